@@ -1,0 +1,20 @@
+import svelte from "eslint-plugin-svelte";
+import ts from "typescript-eslint";
+import svelteConfig from "./svelte.config.js";
+
+export default ts.config(
+  { ignores: ["node_modules", "src/api/schema.d.ts"] },
+  ...ts.configs.strict,
+  ...svelte.configs.recommended,
+  {
+    files: ["**/*.svelte", "**/*.svelte.ts"],
+    languageOptions: { parserOptions: { parser: ts.parser, svelteConfig } },
+  },
+  {
+    rules: {
+      "no-restricted-imports": ["error", { patterns: [{ group: ["bits-ui"], message: "Only kit/ imports Bits UI." }] }],
+      "no-undef": "off",
+    },
+  },
+  { files: ["src/kit/**"], rules: { "no-restricted-imports": "off" } },
+);

@@ -1,0 +1,255 @@
+"""What a technician does to a card: one function an act, one transaction each."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from datetime import datetime
+
+from sqlalchemy.orm import Session
+
+from plimb.actions.views import CardView, card_view, parsed_engine
+from plimb.core.engine import Clearance
+from plimb.core.errors import BadValue, NotReady
+from plimb.core.family import check_shim
+from plimb.core.lengths import Unit, show_mm
+from plimb.core.piece import Piece, parse_piece
+from plimb.core.shim import Aim, Rounding
+from plimb.core.shorthand import Reading, parse_reading
+from plimb.core.survey import Act
+from plimb.store.cards import add_card, done_before, get_card, step
+from plimb.store.database import Database
+from plimb.store.engines import get_shop, newest_revision
+from plimb.store.lines import write_choice, write_gap, write_piece
+from plimb.store.models import CardRow, RoundRow
+
+FAR_KM = 2_000_000
+
+_Apply = Callable[[Session, CardRow, RoundRow], None]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Change:
+    """Who changes which card, on the strength of which version, and when.
+
+    `key` is the sender's own name for this act: sent twice, it is done once.
+    """
+
+    card_id: int
+    version: int
+    key: str
+    now: datetime
+
+
+def open_card(
+    database: Database,
+    *,
+    engine_id: int,
+    opened_by: str,
+    reason: str,
+    distance_km: int | None,
+    now: datetime,
+) -> CardView:
+    """Open a card for an engine, with the shop's own schools.
+
+    Raises:
+        NotFound: No such engine.
+        BadValue: No name, no reason, or a distance that cannot be.
+    """
+    opened_by = _required(opened_by, "opened_by", "Write who does the work.")
+    reason = _required(reason, "reason", "Write why the engine is checked now.")
+    _check_km(distance_km, "distance_km")
+    with database.writing() as session:
+        shop = get_shop(session)
+        card = add_card(
+            session,
+            newest_revision(session, engine_id),
+            opened_by=opened_by,
+            reason=reason,
+            distance_km=distance_km,
+            aim=Aim(shop.aim),
+            rounding=Rounding(shop.rounding),
+            act=Act(shop.act),
+            now=now,
+        )
+        return card_view(card)
+
+
+def understand_gap(database: Database, text: str, unit: Unit) -> Reading:
+    """Return what a typed gap says, without writing it down.
+
+    Raises:
+        BadValue: It cannot be read.
+    """
+    with database.reading() as session:
+        return parse_reading(text, unit, thinnest_nm=get_shop(session).thinnest_blade_nm)
+
+
+def write_down_gap(
+    database: Database, change: Change, *, valve: str, purpose: str, text: str, unit: Unit
+) -> CardView:
+    """Write down a gap (`purpose` found or proof); empty text strikes the standing one out.
+
+    Raises:
+        BadValue: The text cannot be read or the valve is not on the engine.
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+
+    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
+        _known(card, valve)
+        thinnest_nm = get_shop(session).thinnest_blade_nm
+        reading = parse_reading(text, unit, thinnest_nm=thinnest_nm) if text.strip() else None
+        write_gap(
+            session,
+            round_,
+            valve=valve,
+            purpose=purpose,
+            typed=text.strip(),
+            unit=unit,
+            reading=reading,
+            now=change.now,
+        )
+
+    return _changed(database, change, f"{purpose} {valve} {text.strip()}", apply)
+
+
+def write_down_piece(database: Database, change: Change, *, valve: str, text: str) -> CardView:
+    """Write down the shim that came out; empty text strikes the standing one out.
+
+    Raises:
+        BadValue: The text cannot be read or the valve is not on the engine.
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+
+    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
+        _known(card, valve)
+        piece: Piece | None = parse_piece(text) if text.strip() else None
+        write_piece(
+            session,
+            round_,
+            valve=valve,
+            typed=text.strip(),
+            piece=piece,
+            now=change.now,
+        )
+
+    return _changed(database, change, f"piece {valve} {text.strip()}", apply)
+
+
+def choose_piece(
+    database: Database, change: Change, *, valve: str, thickness_nm: int | None
+) -> CardView:
+    """Decide on the thickness for a valve; None takes the decision back.
+
+    Raises:
+        BadValue: No shim is that thick, the family has no such size, or no such valve.
+        NotReady: The shim that is in has not been read.
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+
+    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
+        clearance = _known(card, valve)
+        state = card_view(card).survey.valves[valve]
+        if thickness_nm is not None:
+            check_shim(thickness_nm)
+            if state.sheet.piece is None:
+                raise NotReady(f"Read the shim of {valve} first, then choose.", field="valve")
+            kept = thickness_nm == state.sheet.piece.thickness_nm()
+            if not kept and thickness_nm not in clearance.family.sizes():
+                raise BadValue(
+                    f"shim of {show_mm(thickness_nm)} mm is not made in this family; "
+                    "choose one of its sizes.",
+                    field="thickness_nm",
+                )
+        write_choice(
+            session,
+            round_,
+            valve=valve,
+            typed="" if thickness_nm is None else show_mm(thickness_nm),
+            thickness_nm=thickness_nm,
+            now=change.now,
+        )
+
+    return _changed(database, change, f"choose {valve} {thickness_nm}", apply)
+
+
+def set_school(
+    database: Database, change: Change, *, aim: Aim, rounding: Rounding, act: Act
+) -> CardView:
+    """Set which way this card leans and which valves it sets.
+
+    Raises:
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+
+    def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
+        card.aim, card.rounding, card.act = aim, rounding, act
+
+    return _changed(database, change, f"school {aim} {rounding} {act}", apply)
+
+
+def sign_card(
+    database: Database,
+    change: Change,
+    *,
+    signed_by: str,
+    remarks: str,
+    next_check_km: int | None,
+) -> CardView:
+    """Sign the card; from then on nothing on it changes.
+
+    Raises:
+        BadValue: No name, or a next check that cannot be.
+        NotReady: A valve is left without a reading in spec and no remark says why.
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+    name = _required(signed_by, "signed_by", "Write the name of who signs.")
+    _check_km(next_check_km, "next_check_km")
+
+    def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
+        left = card_view(card).survey.not_in_spec
+        if left and not remarks.strip():
+            raise NotReady(
+                f"{', '.join(left)} {'is' if len(left) == 1 else 'are'} not shown to be in spec. "
+                "Measure again, or write in the remarks why it is signed all the same.",
+                field="remarks",
+            )
+        card.signed_by, card.signed_at = name, change.now
+        card.remarks, card.next_check_km = remarks.strip() or None, next_check_km
+
+    return _changed(database, change, "sign", apply)
+
+
+def _changed(database: Database, change: Change, action: str, apply: _Apply) -> CardView:
+    """Carry out one act in one transaction and return the card as it now stands."""
+    with database.writing() as session:
+        card = get_card(session, change.card_id)
+        if not done_before(session, card, change.key):
+            step(
+                session,
+                card,
+                seen=change.version,
+                key=change.key,
+                action=action,
+                now=change.now,
+            )
+            apply(session, card, card.rounds[-1])
+            session.flush()
+        return card_view(card)
+
+
+def _known(card: CardRow, valve: str) -> Clearance:
+    """Return the clearance of that name on the card's engine."""
+    return parsed_engine(card.revision.document)[1].clearance(valve)
+
+
+def _required(text: str, field: str, sentence: str) -> str:
+    """Return the text without the blanks around it; there must be some."""
+    if not text.strip():
+        raise BadValue(sentence, field=field)
+    return text.strip()
+
+
+def _check_km(km: int | None, field: str) -> None:
+    if km is not None and not 0 <= km <= FAR_KM:
+        raise BadValue(f"A distance lies between 0 and {FAR_KM} km.", field=field)

@@ -1,0 +1,106 @@
+"""Lengths are integer nanometres; text is parsed and written here and nowhere else.
+
+One inch is 25.4 mm exactly (international yard and pound agreement, 1959), so a
+thou is 25 400 nm exactly and no limit ever drifts.
+"""
+
+from __future__ import annotations
+
+import re
+from decimal import ROUND_HALF_EVEN, Decimal
+from enum import StrEnum
+from fractions import Fraction
+
+from plimb.core.errors import BadValue
+
+NM_PER_MM = 1_000_000
+NM_PER_INCH = 25_400_000
+NM_PER_THOU = 25_400
+
+_NUMBER = re.compile(r"(?a:[0-9]{1,9}(?:[.,][0-9]{0,9})?|[.,][0-9]{1,9})")
+
+
+class Unit(StrEnum):
+    """The unit a person reads and types."""
+
+    MM = "mm"
+    INCH = "in"
+
+    @property
+    def nm(self) -> int:
+        """Nanometres in one of this unit."""
+        return NM_PER_MM if self is Unit.MM else NM_PER_INCH
+
+
+def parse_number(text: str, *, field: str) -> Fraction:
+    """Return the plain non-negative decimal number in the text, exactly.
+
+    A comma serves as the decimal point. Signs, exponents and words are refused.
+
+    Raises:
+        BadValue: The text is not such a number.
+    """
+    cleaned = text.strip()
+    if not _NUMBER.fullmatch(cleaned):
+        raise BadValue(f"{field} “{cleaned}” is not a number; write it like 0.15.", field=field)
+    return Fraction(Decimal(cleaned.replace(",", ".")))
+
+
+def parse_length(text: str, unit: Unit, *, field: str) -> int:
+    """Return the length in nanometres, rounded half to even to a whole one.
+
+    Raises:
+        BadValue: The text is not a plain number.
+    """
+    return round(parse_number(text, field=field) * unit.nm)
+
+
+def mm(text: str) -> int:
+    """Return the nanometres in a decimal number of millimetres: `mm("0.15")` is 150 000."""
+    return parse_length(text, Unit.MM, field="length")
+
+
+def to_float(nm: int, unit: Unit) -> float:
+    """Return the nearest float in the unit, for open formats that carry plain numbers."""
+    return float(Fraction(nm, unit.nm))
+
+
+def _fixed(value: Fraction, places: int, least: int) -> str:
+    """Write a fraction with at most `places` decimals, no fewer than `least`."""
+    quantum = Decimal(1).scaleb(-places)
+    exact = Decimal(value.numerator) / Decimal(value.denominator)
+    text = f"{exact.quantize(quantum, rounding=ROUND_HALF_EVEN):f}"
+    if "." in text:
+        whole, decimals = text.split(".")
+        text = f"{whole}.{decimals.rstrip('0').ljust(least, '0')}".rstrip(".")
+    return text.lstrip("-") if not text.strip("-0.") else text
+
+
+def show_mm(nm: int) -> str:
+    """Return millimetres with two decimals, a third or fourth only where it is not zero.
+
+    Rounds half to even at the fourth decimal (a tenth of a micrometre).
+    """
+    return _signed(_fixed(Fraction(nm, NM_PER_MM), 4, 2))
+
+
+def show_thou(nm: int) -> str:
+    """Return thou (thousandths of an inch) to one decimal, none where it is zero.
+
+    Rounds half to even: 0.15 mm is 5.9 thou.
+    """
+    return _signed(_fixed(Fraction(nm, NM_PER_THOU), 1, 0))
+
+
+def show_inch(nm: int) -> str:
+    """Return inches with four decimals, a fifth only where it is not zero."""
+    return _signed(_fixed(Fraction(nm, NM_PER_INCH), 5, 4))
+
+
+def show(nm: int, unit: Unit) -> str:
+    """Return the length as a person reads it, with its unit."""
+    return f"{show_mm(nm)} mm" if unit is Unit.MM else f"{show_thou(nm)} thou"
+
+
+def _signed(text: str) -> str:
+    return text.replace("-", "−")

@@ -1,0 +1,171 @@
+"""Load the Ostrel Hill Climb School: an invented island school with invented machines.
+
+Everything goes through the same actions that a technician's screen uses.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Mapping
+from datetime import datetime, timedelta
+from importlib import resources
+from itertools import count
+from pathlib import Path
+
+from plimb.actions.cards import (
+    Change,
+    choose_piece,
+    open_card,
+    sign_card,
+    write_down_gap,
+    write_down_piece,
+)
+from plimb.actions.shop import register_engine, rename_shop, shop_is_empty
+from plimb.actions.views import CardView
+from plimb.core.lengths import Unit, mm
+from plimb.store.database import Database
+
+SHOP = "Ostrel Hill Climb School"
+ENGINES = (
+    (
+        "No. 3 · Ollerby Trefoil",
+        "Trainer for the upper course; noisy since the autumn",
+        "ollerby-triple",
+    ),
+    ("No. 8 · Tindle Pentad", "Gravel single, five valves; checked each season", "tindle-single"),
+    ("No. 5 · Varrow Quartet", "The instructors' V-four", "varrow-v4"),
+)
+LAST_SEASON = datetime(2025, 10, 18, 9, 30)
+THIS_WEEK = datetime(2026, 11, 20, 8, 40)
+
+
+class _Bench:
+    """Somebody at the bench: each act a few minutes after the one before."""
+
+    def __init__(self, database: Database, card: CardView, start: datetime) -> None:
+        self.database, self.card = database, card
+        self._moments = (start + timedelta(minutes=3 * step) for step in count(1))
+
+    def change(self) -> Change:
+        now = next(self._moments)
+        return Change(
+            card_id=self.card.id, version=self.card.version, key=f"demo-{now:%H%M%S}", now=now
+        )
+
+    def gaps(self, purpose: str, typed: Mapping[str, str]) -> None:
+        for valve, text in typed.items():
+            self.card = write_down_gap(
+                self.database,
+                self.change(),
+                valve=valve,
+                purpose=purpose,
+                text=text,
+                unit=Unit.MM,
+            )
+
+    def pieces(self, typed: Mapping[str, str]) -> None:
+        for valve, text in typed.items():
+            self.card = write_down_piece(self.database, self.change(), valve=valve, text=text)
+
+    def choose(self, chosen: Iterable[tuple[str, str]]) -> None:
+        for valve, thickness in chosen:
+            self.card = choose_piece(
+                self.database, self.change(), valve=valve, thickness_nm=mm(thickness)
+            )
+
+
+def load_demo(path: Path, *, fresh: bool = False) -> None:
+    """Load the school into the record at the path, unless it is there already."""
+    if fresh:
+        for leftover in (path, Path(f"{path}-wal"), Path(f"{path}-shm")):
+            leftover.unlink(missing_ok=True)
+    database = Database(path)
+    if shop_is_empty(database):
+        fill(database)
+    database.close()
+
+
+def fill(database: Database) -> None:
+    """Write the school's engines and cards into an empty record."""
+    rename_shop(database, SHOP)
+    folder = resources.files("plimb.demo") / "engines"
+    triple, single, v_four = (
+        register_engine(
+            database,
+            label=label,
+            note=note,
+            document=(folder / f"{file}.json").read_text("utf-8"),
+            now=LAST_SEASON - timedelta(days=30),
+        )
+        for label, note, file in ENGINES
+    )
+    _signed_last_season(database, single)
+    _just_opened(database, v_four)
+    _half_way(database, triple)
+
+
+def _signed_last_season(database: Database, engine_id: int) -> None:
+    card = open_card(
+        database,
+        engine_id=engine_id,
+        opened_by="Ivo Tarrask",
+        reason="Season's end",
+        distance_km=6120,
+        now=LAST_SEASON,
+    )
+    bench = _Bench(database, card, LAST_SEASON)
+    bench.gaps("found", {"IN L": "12", "IN C": "8", "IN R": "10-13", "EX L": "15-18", "EX R": "20"})
+    bench.gaps("found", {"EX L": "15"})
+    bench.pieces({"IN C": "185 1.848", "EX L": "170"})
+    bench.choose([("IN C", "1.80"), ("EX L", "1.65")])
+    bench.gaps("proof", {"IN C": "13", "EX L": "20"})
+    bench.card = sign_card(
+        database,
+        bench.change(),
+        signed_by="Ivo Tarrask",
+        remarks="Cam caps evenly in three stages. New cover gasket.",
+        next_check_km=9000,
+    )
+
+
+def _just_opened(database: Database, engine_id: int) -> None:
+    card = open_card(
+        database,
+        engine_id=engine_id,
+        opened_by="Merrin Oske",
+        reason="Interval",
+        distance_km=24310,
+        now=THIS_WEEK - timedelta(days=1),
+    )
+    bench = _Bench(database, card, THIS_WEEK - timedelta(days=1))
+    bench.gaps("found", {"1 IN L": "15-18", "1 IN R": "15", "1 EX L": "28", "1 EX R": "25-28"})
+
+
+def _half_way(database: Database, engine_id: int) -> None:
+    card = open_card(
+        database,
+        engine_id=engine_id,
+        opened_by="Sanna Veldrig",
+        reason="Ticking when warm, hard to start cold",
+        distance_km=18540,
+        now=THIS_WEEK,
+    )
+    bench = _Bench(database, card, THIS_WEEK)
+    bench.gaps(
+        "found",
+        {
+            "1 IN L": "15",
+            "1 IN R": "13-15",
+            "1 EX L": "23",
+            "1 EX R": "18-20",
+            "2 IN L": "13",
+            "2 IN R": "8-10",
+            "2 EX L": "25",
+            "2 EX R": "x",
+            "3 IN L": "23",
+            "3 IN R": "15",
+            "3 EX L": "23-25",
+            "3 EX R": "28",
+        },
+    )
+    bench.pieces({"1 EX R": "255 2.548", "2 IN R": "2475 2.472"})
+    bench.choose([("1 EX R", "2.45")])

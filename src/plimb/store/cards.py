@@ -1,0 +1,98 @@
+"""Cards: find, list, open, and change one under its version."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from datetime import datetime
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session, selectinload
+
+from plimb.core.errors import CardSigned, NotFound, StaleVersion
+from plimb.core.shim import Aim, Rounding
+from plimb.core.survey import Act
+from plimb.store.models import CardRow, EngineRevisionRow, EventRow, RoundRow
+
+_WHOLE = (
+    selectinload(CardRow.revision).selectinload(EngineRevisionRow.engine),
+    selectinload(CardRow.rounds).selectinload(RoundRow.gaps),
+    selectinload(CardRow.rounds).selectinload(RoundRow.pieces),
+    selectinload(CardRow.rounds).selectinload(RoundRow.choices),
+)
+
+
+def get_card(session: Session, card_id: int) -> CardRow:
+    """Return the card with everything on it.
+
+    Raises:
+        NotFound: There is none of that number.
+    """
+    card = session.get(CardRow, card_id, options=_WHOLE)
+    if card is None:
+        raise NotFound(f"There is no card number {card_id} in this shop.", field="card")
+    return card
+
+
+def list_cards(session: Session) -> Sequence[CardRow]:
+    """Return all cards, the newest first."""
+    return session.scalars(
+        select(CardRow).options(*_WHOLE).order_by(CardRow.opened_at.desc(), CardRow.id.desc())
+    ).all()
+
+
+def add_card(
+    session: Session,
+    revision: EngineRevisionRow,
+    *,
+    opened_by: str,
+    reason: str,
+    distance_km: int | None,
+    aim: Aim,
+    rounding: Rounding,
+    act: Act,
+    now: datetime,
+) -> CardRow:
+    """Add an open card with its first round."""
+    card = CardRow(
+        revision=revision,
+        version=1,
+        opened_at=now,
+        opened_by=opened_by,
+        reason=reason,
+        distance_km=distance_km,
+        aim=aim,
+        rounding=rounding,
+        act=act,
+        rounds=[RoundRow(number=1)],
+    )
+    session.add(card)
+    session.flush()
+    return card
+
+
+def done_before(session: Session, card: CardRow, key: str) -> bool:
+    """Return whether the action with this key was carried out already."""
+    query = select(EventRow.id).where(EventRow.card_id == card.id, EventRow.key == key)
+    return session.scalar(query) is not None
+
+
+def step(
+    session: Session, card: CardRow, *, seen: int, key: str, action: str, now: datetime
+) -> None:
+    """Move the card to its next version and note which action did so.
+
+    Raises:
+        CardSigned: A signed card does not change.
+        StaleVersion: The card has moved on since `seen`.
+    """
+    if card.signed_at is not None:
+        raise CardSigned(
+            f"Card {card.id} was signed by {card.signed_by}; a signed card does not change.",
+            field="card",
+        )
+    if card.version != seen:
+        raise StaleVersion(seen=seen, current=card.version)
+    card.version += 1
+    session.add(
+        EventRow(card_id=card.id, version=card.version, key=key, action=action, recorded_at=now)
+    )

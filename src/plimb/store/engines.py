@@ -1,0 +1,63 @@
+"""Engines and the shop they belong to."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from datetime import datetime
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session, selectinload
+
+from plimb.core.errors import NotFound
+from plimb.core.lengths import mm
+from plimb.core.shim import Aim, Rounding
+from plimb.core.survey import Act
+from plimb.store.models import EngineRevisionRow, EngineRow, ShopRow
+
+
+def get_shop(session: Session) -> ShopRow:
+    """Return the shop, made with the usual settings where there is none yet."""
+    shop = session.scalar(select(ShopRow))
+    if shop is None:
+        shop = ShopRow(
+            name="My shop",
+            thinnest_blade_nm=mm("0.03"),
+            aim=Aim.LOOSE,
+            rounding=Rounding.NEAREST,
+            act=Act.OUT,
+        )
+        session.add(shop)
+    return shop
+
+
+def list_engines(session: Session) -> Sequence[EngineRow]:
+    """Return all engines by their label."""
+    return session.scalars(
+        select(EngineRow).options(selectinload(EngineRow.revisions)).order_by(EngineRow.label)
+    ).all()
+
+
+def newest_revision(session: Session, engine_id: int) -> EngineRevisionRow:
+    """Return an engine's newest revision.
+
+    Raises:
+        NotFound: There is no engine of that number.
+    """
+    engine = session.get(EngineRow, engine_id)
+    if engine is None:
+        raise NotFound(f"There is no engine number {engine_id} in this shop.", field="engine")
+    return engine.revisions[-1]
+
+
+def add_engine(
+    session: Session, *, label: str, note: str, document: str, now: datetime
+) -> EngineRow:
+    """Add an engine with its first revision."""
+    engine = EngineRow(
+        label=label,
+        note=note,
+        revisions=[EngineRevisionRow(number=1, document=document, recorded_at=now)],
+    )
+    session.add(engine)
+    session.flush()
+    return engine

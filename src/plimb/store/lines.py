@@ -1,0 +1,159 @@
+"""The lines written on a card: add one, strike one out, read the ones that stand."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from datetime import datetime
+from typing import TypeVar
+
+from sqlalchemy.orm import Session
+
+from plimb.core.gap import Feel, Gap
+from plimb.core.lengths import Unit
+from plimb.core.piece import Piece
+from plimb.core.shorthand import Reading
+from plimb.core.survey import Sheet
+from plimb.store.models import ChoiceRow, GapRow, PieceRow, RoundRow
+
+Line = TypeVar("Line", GapRow, PieceRow, ChoiceRow)
+
+
+def _current(lines: Iterable[Line]) -> dict[str, Line]:
+    """Return the standing line of each valve; a line struck out stands for none."""
+    return {line.valve: line for line in lines if line.superseded_at is None and line.typed}
+
+
+def sheets(round_: RoundRow) -> dict[str, Sheet]:
+    """Return what is written for each valve in one round."""
+    found = _current(gap for gap in round_.gaps if gap.purpose == "found")
+    proofs = _current(gap for gap in round_.gaps if gap.purpose == "proof")
+    pieces = _current(round_.pieces)
+    choices = _current(round_.choices)
+    return {
+        valve: Sheet(
+            found=_reading(found[valve]) if valve in found else None,
+            piece=_piece(pieces[valve]) if valve in pieces else None,
+            chosen_nm=choices[valve].thickness_nm if valve in choices else None,
+            proof=_reading(proofs[valve]) if valve in proofs else None,
+        )
+        for valve in {*found, *proofs, *pieces, *choices}
+    }
+
+
+def typed(round_: RoundRow) -> dict[tuple[str, str], str]:
+    """Return what was typed for the lines that stand, by valve and kind of line."""
+    return {
+        **{(gap.valve, gap.purpose): gap.typed for gap in round_.gaps if gap.superseded_at is None},
+        **{(p.valve, "piece"): p.typed for p in round_.pieces if p.superseded_at is None},
+    }
+
+
+def write_gap(
+    session: Session,
+    round_: RoundRow,
+    *,
+    valve: str,
+    purpose: str,
+    typed: str,
+    unit: Unit,
+    reading: Reading | None,
+    now: datetime,
+) -> None:
+    """Add a gap line; without a reading it strikes the standing one out."""
+    earlier = _supersede(
+        session, (gap for gap in round_.gaps if gap.purpose == purpose), valve, now
+    )
+    gap = reading.gap if reading else None
+    round_.gaps.append(
+        GapRow(
+            valve=valve,
+            purpose=purpose,
+            typed=typed if reading else "",
+            unit=unit,
+            goes=list(reading.goes) if reading and reading.goes else None,
+            refuses=list(reading.refuses) if reading and reading.refuses else None,
+            feel=reading.feel if reading else None,
+            low_nm=gap.low_nm if gap else None,
+            high_nm=gap.high_nm if gap else None,
+            open_above=gap.open_above if gap else False,
+            called_nm=gap.called_nm if gap else None,
+            supersedes_id=earlier,
+            recorded_at=now,
+        )
+    )
+
+
+def write_piece(
+    session: Session,
+    round_: RoundRow,
+    *,
+    valve: str,
+    typed: str,
+    piece: Piece | None,
+    now: datetime,
+) -> None:
+    """Add a piece line; without a piece it strikes the standing one out."""
+    earlier = _supersede(session, round_.pieces, valve, now)
+    round_.pieces.append(
+        PieceRow(
+            valve=valve,
+            typed=typed if piece else "",
+            marked=piece.marked if piece else None,
+            marked_nm=piece.marked_nm if piece else None,
+            measured_nm=piece.measured_nm if piece else None,
+            supersedes_id=earlier,
+            recorded_at=now,
+        )
+    )
+
+
+def write_choice(
+    session: Session,
+    round_: RoundRow,
+    *,
+    valve: str,
+    typed: str,
+    thickness_nm: int | None,
+    now: datetime,
+) -> None:
+    """Add a decision; without a thickness it strikes the standing one out."""
+    earlier = _supersede(session, round_.choices, valve, now)
+    round_.choices.append(
+        ChoiceRow(
+            valve=valve,
+            typed=typed,
+            thickness_nm=thickness_nm,
+            supersedes_id=earlier,
+            recorded_at=now,
+        )
+    )
+
+
+def _supersede(session: Session, lines: Iterable[Line], valve: str, now: datetime) -> int | None:
+    """Mark the valve's standing line as superseded and return its id."""
+    for line in lines:
+        if line.valve == valve and line.superseded_at is None:
+            line.superseded_at = now
+            session.flush()  # before the new line comes: just one may stand
+            return line.id
+    return None
+
+
+def _reading(row: GapRow) -> Reading:
+    assert row.high_nm is not None  # a line with something typed has a gap
+    return Reading(
+        goes=None if row.goes is None else tuple(row.goes),
+        refuses=None if row.refuses is None else tuple(row.refuses),
+        feel=None if row.feel is None else Feel(row.feel),
+        called_nm=row.called_nm,
+        gap=Gap(
+            low_nm=row.low_nm,
+            high_nm=row.high_nm,
+            open_above=row.open_above,
+            called_nm=row.called_nm,
+        ),
+    )
+
+
+def _piece(row: PieceRow) -> Piece:
+    return Piece(marked=row.marked, marked_nm=row.marked_nm, measured_nm=row.measured_nm)

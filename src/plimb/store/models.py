@@ -1,0 +1,192 @@
+"""Tables. Lengths are integer nanometres, times naive UTC; readings are never overwritten."""
+
+from __future__ import annotations
+
+from datetime import datetime
+
+from sqlalchemy import (
+    JSON,
+    CheckConstraint,
+    ForeignKey,
+    Index,
+    MetaData,
+    UniqueConstraint,
+    text,
+)
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column, relationship
+
+
+class Base(DeclarativeBase):
+    """All tables, with constraint names that migrations can refer to."""
+
+    metadata = MetaData(
+        naming_convention={
+            "ix": "ix_%(column_0_label)s",
+            "uq": "uq_%(table_name)s_%(column_0_name)s",
+            "ck": "ck_%(table_name)s_%(constraint_name)s",
+            "fk": "fk_%(table_name)s_%(column_0_name)s_%(referred_table_name)s",
+            "pk": "pk_%(table_name)s",
+        }
+    )
+
+
+class ShopRow(Base):
+    """The one shop this record belongs to."""
+
+    __tablename__ = "shop"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    thinnest_blade_nm: Mapped[int]
+    aim: Mapped[str]
+    rounding: Mapped[str]
+    act: Mapped[str]
+
+
+class EngineRow(Base):
+    """An engine in the shop's care; what it is made of stands in its revisions."""
+
+    __tablename__ = "engine"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    label: Mapped[str] = mapped_column(unique=True)
+    note: Mapped[str]
+    revisions: Mapped[list[EngineRevisionRow]] = relationship(
+        order_by="EngineRevisionRow.number", back_populates="engine"
+    )
+
+
+class EngineRevisionRow(Base):
+    """An engine file as it was at one time; a card keeps the one it was opened with."""
+
+    __tablename__ = "engine_revision"
+    __table_args__ = (UniqueConstraint("engine_id", "number"),)
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    engine_id: Mapped[int] = mapped_column(ForeignKey("engine.id"))
+    number: Mapped[int]
+    document: Mapped[str]
+    recorded_at: Mapped[datetime]
+    engine: Mapped[EngineRow] = relationship(back_populates="revisions")
+
+
+class CardRow(Base):
+    """One job on one engine, from opened to signed."""
+
+    __tablename__ = "card"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    engine_revision_id: Mapped[int] = mapped_column(ForeignKey("engine_revision.id"), index=True)
+    version: Mapped[int]
+    opened_at: Mapped[datetime]
+    opened_by: Mapped[str]
+    reason: Mapped[str]
+    distance_km: Mapped[int | None]
+    aim: Mapped[str]
+    rounding: Mapped[str]
+    act: Mapped[str]
+    signed_at: Mapped[datetime | None]
+    signed_by: Mapped[str | None]
+    remarks: Mapped[str | None]
+    next_check_km: Mapped[int | None]
+    revision: Mapped[EngineRevisionRow] = relationship()
+    rounds: Mapped[list[RoundRow]] = relationship(order_by="RoundRow.number")
+
+
+class RoundRow(Base):
+    """One pass of measuring, setting and proving."""
+
+    __tablename__ = "round"
+    __table_args__ = (UniqueConstraint("card_id", "number"),)
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
+    number: Mapped[int]
+    gaps: Mapped[list[GapRow]] = relationship(order_by="GapRow.id")
+    pieces: Mapped[list[PieceRow]] = relationship(order_by="PieceRow.id")
+    choices: Mapped[list[ChoiceRow]] = relationship(order_by="ChoiceRow.id")
+
+
+class _Line:
+    """A line written on a card: it is superseded by a later one, never changed.
+
+    `typed` is kept as it came from the keys; an empty one strikes the earlier line out.
+    """
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    round_id: Mapped[int] = mapped_column(ForeignKey("round.id"))
+    valve: Mapped[str]
+    typed: Mapped[str]
+    recorded_at: Mapped[datetime]
+    superseded_at: Mapped[datetime | None]
+
+
+_CURRENT = text("superseded_at IS NULL")
+
+
+class GapRow(_Line, Base):
+    """A gap as felt: before the work (`found`) or after it (`proof`)."""
+
+    __tablename__ = "gap_reading"
+    __table_args__ = (
+        Index(
+            "uq_gap_reading_current",
+            "round_id",
+            "valve",
+            "purpose",
+            unique=True,
+            sqlite_where=_CURRENT,
+        ),
+        CheckConstraint("purpose IN ('found', 'proof')", name="purpose"),
+    )
+
+    purpose: Mapped[str]
+    unit: Mapped[str]
+    goes: Mapped[list[int] | None] = mapped_column(JSON(none_as_null=True))
+    refuses: Mapped[list[int] | None] = mapped_column(JSON(none_as_null=True))
+    feel: Mapped[str | None]
+    low_nm: Mapped[int | None]
+    high_nm: Mapped[int | None]
+    open_above: Mapped[bool]
+    called_nm: Mapped[int | None]
+    supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("gap_reading.id"))
+
+
+class PieceRow(_Line, Base):
+    """A shim that came out: its marking and its measured thickness."""
+
+    __tablename__ = "piece_reading"
+    __table_args__ = (
+        Index("uq_piece_reading_current", "round_id", "valve", unique=True, sqlite_where=_CURRENT),
+    )
+
+    marked: Mapped[str | None]
+    marked_nm: Mapped[int | None]
+    measured_nm: Mapped[int | None]
+    supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("piece_reading.id"))
+
+
+class ChoiceRow(_Line, Base):
+    """The thickness decided on for a valve."""
+
+    __tablename__ = "choice"
+    __table_args__ = (
+        Index("uq_choice_current", "round_id", "valve", unique=True, sqlite_where=_CURRENT),
+    )
+
+    thickness_nm: Mapped[int | None]
+    supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("choice.id"))
+
+
+class EventRow(Base):
+    """One action on a card, with the key its sender gave it: sent twice, it is done once."""
+
+    __tablename__ = "card_event"
+    __table_args__ = (UniqueConstraint("card_id", "key"), UniqueConstraint("card_id", "version"))
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
+    version: Mapped[int]
+    key: Mapped[str]
+    action: Mapped[str]
+    recorded_at: Mapped[datetime]
