@@ -140,6 +140,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take an engine file into the shop's care. */
+        post: operations["post_api_add_engine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -348,6 +365,18 @@ export interface components {
              * @enum {string}
              */
             crank: "across" | "along";
+        };
+        /**
+         * EngineIn
+         * @description An engine file to take into the shop's care.
+         */
+        EngineIn: {
+            /** Document */
+            document: string;
+            /** Label */
+            label: string;
+            /** Note */
+            note: string;
         };
         /**
          * EngineLineOut
@@ -621,14 +650,6 @@ export interface components {
          * @enum {string}
          */
         Unit: "mm" | "in";
-        ValidationError: {
-            detail?: {
-                "<location>"?: {
-                    "<field_name>"?: string[];
-                };
-            };
-            message?: string;
-        };
         /**
          * ValveOut
          * @description One valve as it stands: each line that its plate carries.
@@ -1165,6 +1186,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WordsOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_api_add_engine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
                 };
             };
             /** @description Refused */

@@ -36,6 +36,8 @@ def register_engine(
     Raises:
         BadValue: The file breaks the format, or the label is taken.
     """
+    if not label.strip():
+        raise BadValue("Write what the shop calls this engine.", field="label")
     parsed_engine(document)
     with database.writing() as session:
         if any(engine.label == label for engine in list_engines(session)):

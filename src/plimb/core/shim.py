@@ -174,7 +174,7 @@ def fit(
     )
 
 
-def rungs(worked: WorkedOut, sizes: Sequence[int], around: int = 3) -> tuple[Fitted, ...]:
+def rungs(worked: WorkedOut, sizes: Sequence[int], around: int = 2) -> tuple[Fitted, ...]:
     """Return the sizes about the ideal, thinnest first: `around` either side, and the pick."""
     thinner = [size for size in sizes if size < worked.ideal_nm][-around:]
     thicker = [size for size in sizes if size > worked.ideal_nm][:around]

@@ -10,6 +10,7 @@ from flask import current_app
 from plimb import __version__
 from plimb.actions import cards
 from plimb.actions.cards import Change
+from plimb.actions.shop import register_engine
 from plimb.actions.views import read_card, read_shop
 from plimb.core.lengths import Unit
 from plimb.core.limits import judge
@@ -21,6 +22,7 @@ from plimb.web.schemas import (
     CardOut,
     ChangeIn,
     ChoiceIn,
+    EngineIn,
     GapIn,
     HealthOut,
     PieceIn,
@@ -48,6 +50,11 @@ def _change(card_id: int, sent: ChangeIn) -> Change:
     return Change(card_id=card_id, version=sent.version, key=sent.key, now=_now())
 
 
+def _shop() -> ShopOut:
+    with _database().reading() as session:
+        return shop_out(read_shop(session))
+
+
 @blueprint.get("/health")
 @blueprint.output(HealthOut)
 def health() -> HealthOut:
@@ -61,8 +68,16 @@ def health() -> HealthOut:
 @blueprint.output(ShopOut)
 def get_shop() -> ShopOut:
     """Return the shop with its engines and its cards, newest first."""
-    with _database().reading() as session:
-        return shop_out(read_shop(session))
+    return _shop()
+
+
+@blueprint.post("/engines")
+@blueprint.input(EngineIn)
+@blueprint.output(ShopOut, status_code=201)
+def add_engine(json_data: EngineIn) -> ShopOut:
+    """Take an engine file into the shop's care."""
+    register_engine(_database(), **json_data.model_dump(), now=_now())
+    return _shop()
 
 
 @blueprint.post("/cards")

@@ -361,3 +361,11 @@ class ShopOut(_Out):
     name: str
     engines: list[EngineLineOut]
     cards: list[CardLineOut]
+
+
+class EngineIn(_In):
+    """An engine file to take into the shop's care."""
+
+    label: Text
+    note: Text
+    document: Annotated[str, Field(max_length=500_000)]

@@ -1,0 +1,160 @@
+<script lang="ts">
+  /** The frame: where one is, how it is read, and the place itself. */
+  import { untrack } from "svelte";
+  import Button from "./kit/Button.svelte";
+  import Dialog from "./kit/Dialog.svelte";
+  import TurnMark from "./kit/TurnMark.svelte";
+  import Pair from "./kit/Pair.svelte";
+  import { keys } from "./kit/keys.svelte";
+  import { preferences } from "./kit/preferences.svelte";
+  import { route } from "./kit/route.svelte";
+  import Bench from "./places/bench/Page.svelte";
+  import { shopState } from "./places/bench/shop.svelte";
+  import CardPage from "./stages/CardPage.svelte";
+  import { isStage } from "./stages/stages";
+
+  const place = $derived.by(() => {
+    const [, first = "", second = "", third = ""] = route.path.split("/");
+    if (first === "") return { name: "bench" as const };
+    if (first === "cards" && /^\d+$/.test(second) && (third === "" || isStage(third)))
+      return {
+        name: "card" as const,
+        id: Number(second),
+        stage: third !== "" && isStage(third) ? third : null,
+      };
+    return { name: "nowhere" as const };
+  });
+  const here = $derived(
+    place.name === "card" ? shopState.shop?.cards.find((card) => card.id === place.id) : undefined,
+  );
+
+  if (untrack(() => place.name) !== "bench") void shopState.load();
+
+  $effect(() =>
+    untrack(() =>
+      keys.register([
+        { key: "?", says: "Show the keys", act: () => (keys.helpOpen = true), inEntry: true },
+        {
+          key: "u",
+          says: "mm or thou",
+          act: () => preferences.setUnit(preferences.unit === "mm" ? "in" : "mm"),
+          inEntry: true,
+        },
+        {
+          key: "v",
+          says: "Day or night",
+          act: () => preferences.setLight(preferences.light === "day" ? "night" : "day"),
+          inEntry: true,
+        },
+        { key: "b", says: "Back to the bench", act: () => route.go("/"), inEntry: true },
+      ]),
+    ),
+  );
+  const entryKeys = [
+    { key: "Enter", says: "Write down what is typed, take the next valve" },
+    { key: "Backspace", says: "In an empty field: bring back what was written, to correct it" },
+    { key: "Escape", says: "Rub out what is being typed" },
+  ];
+  const faces: Record<string, string> = {
+    ArrowUp: "↑",
+    ArrowDown: "↓",
+    ArrowLeft: "←",
+    ArrowRight: "→",
+    PageUp: "Page up",
+    PageDown: "Page down",
+  };
+</script>
+
+<svelte:window onkeydown={(event) => keys.listen(event)} onclick={route.follow} />
+<svelte:head><title>{here ? `${here.label} · Plimb` : "Plimb"}</title></svelte:head>
+
+<div
+  class="flex h-dvh flex-col print:block print:h-auto {place.name === 'card'
+    ? ''
+    : 'overflow-auto'}"
+>
+  <header
+    class="no-print bg-paper border-ink flex min-h-14 shrink-0 items-center gap-3 border-b px-3"
+  >
+    <a
+      href="/"
+      class="flex min-h-11 items-center gap-2 text-xl font-[680]"
+      aria-label="Plimb: to the bench"
+    >
+      <svg viewBox="0 0 22 26" class="h-6" fill="none" stroke="currentColor" aria-hidden="true">
+        <path d="M1 8h20M1 18h20" stroke-width="2" />
+        <path d="M11 0v5M11 21v5" stroke-width="1.5" />
+        <path d="M11 10v6" stroke="var(--now)" stroke-width="3.2" />
+      </svg>
+      <span class="max-sm:sr-only">Plimb</span>
+    </a>
+    {#if here}
+      <span class="border-line min-w-0 truncate border-l pl-3 font-[560]">{here.label}</span>
+    {/if}
+    <div class="ml-auto flex items-center gap-1.5">
+      <Pair
+        label="Gaps in"
+        value={preferences.unit}
+        items={[
+          { value: "mm", label: "mm" },
+          { value: "in", label: "thou" },
+        ]}
+        onchange={(unit) => preferences.setUnit(unit)}
+      />
+      {#if place.name === "card" && place.stage !== "sign"}
+        <Button
+          kind="bare"
+          class="md:hidden"
+          aria-label="Turn the drawing by a quarter"
+          onclick={() => keys.press("r")}
+        >
+          <TurnMark />
+        </Button>
+      {/if}
+      <Button
+        kind="bare"
+        aria-label={preferences.light === "day" ? "Night colours" : "Day colours"}
+        onclick={() => preferences.setLight(preferences.light === "day" ? "night" : "day")}
+      >
+        <svg viewBox="0 0 20 20" class="h-5 w-5" aria-hidden="true">
+          <circle cx="10" cy="10" r="7" fill="none" stroke="currentColor" stroke-width="1.6" />
+          <path d="M10 3a7 7 0 0 1 0 14z" fill="currentColor" />
+        </svg>
+      </Button>
+      <Button
+        kind="bare"
+        aria-label="Keys"
+        onclick={() => (keys.helpOpen = true)}
+        class="max-sm:hidden">?</Button
+      >
+    </div>
+  </header>
+  {#if place.name === "bench"}
+    <Bench />
+  {:else if place.name === "card"}
+    {#key place.id}
+      <CardPage id={place.id} stage={place.stage} shop={shopState.shop?.name ?? ""} />
+    {/key}
+  {:else}
+    <main class="m-auto p-6">
+      <h1 class="text-2xl">There is nothing at this address</h1>
+      <p class="my-3">It may be an old link.</p>
+      <Button kind="now" href="/">To the bench</Button>
+    </main>
+  {/if}
+</div>
+
+<Dialog bind:open={keys.helpOpen} title="Keys">
+  <table class="w-full">
+    <tbody>
+      {#each [...entryKeys, ...keys.acts.filter((act) => act.key !== "Enter")] as act (act.key)}
+        <tr class="border-line border-b">
+          <th scope="row" class="py-1.5 pr-4 text-left font-[620] whitespace-nowrap"
+            >{faces[act.key] ?? act.key}</th
+          >
+          <td>{act.says}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</Dialog>

@@ -1,0 +1,60 @@
+/** The one client of the server, typed from the document that the server writes itself. */
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+type Schemas = components["schemas"];
+export type Card = Schemas["CardOut"];
+export type Valve = Schemas["ValveOut"];
+export type Shop = Schemas["ShopOut"];
+export type CardLine = Schemas["CardLineOut"];
+export type EngineLine = Schemas["EngineLineOut"];
+export type Drawing = Schemas["DrawingOut"];
+export type Length = Schemas["LengthOut"];
+export type Gap = Schemas["GapOut"];
+export type Fitted = Schemas["FittedOut"];
+export type Verdict = Schemas["Verdict"];
+export type Stage = Schemas["Stage"];
+export type Words = Schemas["WordsOut"];
+export type Unit = Schemas["Unit"];
+export type School = Pick<Schemas["SchoolIn"], "aim" | "rounding" | "act">;
+
+/** A refusal as the server words it: a stable code, a sentence, the field at fault. */
+export class Refusal extends Error {
+  constructor(
+    readonly code: string,
+    readonly sentence: string,
+    readonly field: string | null,
+  ) {
+    super(sentence);
+  }
+}
+
+const AWAY = new Refusal(
+  "away",
+  "The server does not answer. What you typed is still here: try again in a moment.",
+  null,
+);
+
+export const api = createClient<paths>({ baseUrl: "/" });
+
+/** Return the answer, or throw what the server refused as a `Refusal`. */
+export async function answer<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  let settled;
+  try {
+    settled = await call;
+  } catch {
+    throw AWAY;
+  }
+  if (settled.data !== undefined) return settled.data;
+  const said = settled.error as Partial<Schemas["RefusalOut"]> | undefined;
+  if (!said?.sentence) throw AWAY;
+  throw new Refusal(said.code ?? "refused", said.sentence, said.field ?? null);
+}
+
+/** Return a name for one act, so that an act sent twice is done once. */
+export function newKey(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(12));
+  return Array.from(bytes, (byte) => byte.toString(16).padStart(2, "0")).join("");
+}

@@ -1,0 +1,47 @@
+/** One register of keys and one listener; what is registered is what `?` shows. */
+
+export interface KeyAct {
+  key: string;
+  says: string;
+  act: () => void;
+  /** Works while the reading field has the focus too. */
+  inEntry?: boolean;
+}
+
+class Keys {
+  acts = $state.raw<readonly KeyAct[]>([]);
+  helpOpen = $state(false);
+
+  /** Add keys; the returned function takes them away again. A key that is taken throws. */
+  register(added: readonly KeyAct[]): () => void {
+    for (const one of added) {
+      if (this.acts.some((act) => act.key === one.key)) {
+        throw new Error(`the key ${one.key} is taken`);
+      }
+    }
+    this.acts = [...this.acts, ...added];
+    return () => {
+      this.acts = this.acts.filter((act) => !added.includes(act));
+    };
+  }
+
+  /** Do what a key does, for a button that stands for it. */
+  press(key: string): void {
+    this.acts.find((act) => act.key === key)?.act();
+  }
+
+  listen(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+    const target = event.target as HTMLElement | null;
+    const inEntry = target?.closest("[data-entry]") !== null;
+    const inText = !!target?.closest("input, textarea, select, [contenteditable]");
+    if (document.querySelector("[role=dialog], [role=listbox]")) return;
+    if (inText && !inEntry) return;
+    const act = this.acts.find((one) => one.key === event.key && (!inEntry || one.inEntry));
+    if (!act) return;
+    event.preventDefault();
+    act.act();
+  }
+}
+
+export const keys = new Keys();

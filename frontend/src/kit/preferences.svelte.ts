@@ -1,0 +1,61 @@
+/** How this screen is read: unit and light. Kept in this browser, not on the card. */
+import type { Unit } from "../api/client";
+
+type Light = "day" | "night";
+
+function kept(name: string): string | null {
+  try {
+    return localStorage.getItem(`plimb.${name}`);
+  } catch {
+    return null;
+  }
+}
+
+function keep(name: string, value: string): void {
+  try {
+    localStorage.setItem(`plimb.${name}`, value);
+  } catch {
+    // a browser that keeps nothing still works until it is closed
+  }
+}
+
+class Preferences {
+  unit = $state<Unit>(kept("unit") === "in" ? "in" : "mm");
+  light = $state<Light>(
+    (kept("light") as Light | null) ??
+      (matchMedia("(prefers-color-scheme: dark)").matches ? "night" : "day"),
+  );
+  name = $state(kept("name") ?? "");
+
+  constructor() {
+    if (kept("light")) document.documentElement.dataset.theme = this.light;
+  }
+
+  setUnit(unit: Unit): void {
+    this.unit = unit;
+    keep("unit", unit);
+  }
+
+  setLight(light: Light): void {
+    this.light = light;
+    keep("light", light);
+    document.documentElement.dataset.theme = light;
+  }
+
+  setName(name: string): void {
+    this.name = name;
+    keep("name", name);
+  }
+
+  /** The name of the unit that gaps are read in. */
+  get unitName(): string {
+    return this.unit === "mm" ? "mm" : "thou";
+  }
+
+  /** A gap in the unit it is read in; the server has written both. */
+  read(length: { mm: string; thou: string }): string {
+    return this.unit === "mm" ? length.mm : length.thou;
+  }
+}
+
+export const preferences = new Preferences();

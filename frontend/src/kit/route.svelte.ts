@@ -1,0 +1,27 @@
+/** The address is the place: `/`, `/cards/3/feel`. */
+
+class Route {
+  path = $state(location.pathname);
+
+  constructor() {
+    addEventListener("popstate", () => (this.path = location.pathname));
+  }
+
+  go(path: string): void {
+    if (path === this.path) return;
+    history.pushState(null, "", path);
+    this.path = path;
+    scrollTo(0, 0);
+  }
+
+  /** Follow a link inside the application without loading the page again. */
+  follow = (event: MouseEvent): void => {
+    const link = (event.target as HTMLElement).closest<HTMLAnchorElement>("a[href^='/']");
+    if (!link || link.target || event.ctrlKey || event.metaKey || event.shiftKey || event.button)
+      return;
+    event.preventDefault();
+    this.go(link.pathname);
+  };
+}
+
+export const route = new Route();

@@ -1,0 +1,9 @@
+import "@fontsource-variable/archivo/wdth.css";
+import "./kit/look.css";
+import { mount } from "svelte";
+import App from "./App.svelte";
+
+const target = document.getElementById("app");
+if (!target) throw new Error("the page has no place for the application");
+
+export default mount(App, { target });

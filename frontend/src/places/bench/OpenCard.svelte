@@ -1,0 +1,69 @@
+<script lang="ts">
+  /** Open a card: which engine, who, why, and how far it has run. */
+  import { Refusal, answer, api, type EngineLine } from "../../api/client";
+  import Button from "../../kit/Button.svelte";
+  import Dialog from "../../kit/Dialog.svelte";
+  import Select from "../../kit/Select.svelte";
+  import { preferences } from "../../kit/preferences.svelte";
+  import { route } from "../../kit/route.svelte";
+
+  let { open = $bindable(false), engines }: { open?: boolean; engines: EngineLine[] } = $props();
+
+  let engine = $state("");
+  let who = $state(preferences.name);
+  let why = $state("Interval");
+  let distance = $state("");
+  let refusal = $state<Refusal | null>(null);
+  const chosen = $derived(engine || String(engines[0]?.id ?? ""));
+
+  async function submit(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    const km = distance.trim() ? Number(distance.replaceAll(/[ .,’']/g, "")) : null;
+    if (km !== null && !Number.isInteger(km)) {
+      refusal = new Refusal("bad", "Write the distance as a whole number of km.", "distance_km");
+      return;
+    }
+    try {
+      const card = await answer(
+        api.POST("/api/cards", {
+          body: { engine_id: Number(chosen), opened_by: who, reason: why, distance_km: km },
+        }),
+      );
+      preferences.setName(who.trim());
+      open = false;
+      route.go(`/cards/${card.id}/feel`);
+    } catch (error) {
+      refusal = error as Refusal;
+    }
+  }
+</script>
+
+<Dialog bind:open title="Open a card" says="Engine cold: four hours without running, if you can.">
+  <form class="flex flex-col gap-3" onsubmit={submit}>
+    <Select
+      label="Engine"
+      value={chosen}
+      items={engines.map((one) => ({ value: String(one.id), label: one.label, note: one.name }))}
+      onchange={(value) => (engine = value)}
+    />
+    <label class="block">
+      <span class="text-soft">Who does the work</span>
+      <input class="field" bind:value={who} aria-invalid={refusal?.field === "opened_by"} />
+    </label>
+    <label class="block">
+      <span class="text-soft">Why now</span>
+      <input class="field" bind:value={why} aria-invalid={refusal?.field === "reason"} />
+    </label>
+    <label class="block">
+      <span class="text-soft">Distance, km (may be left empty)</span>
+      <input
+        class="field figures"
+        inputmode="numeric"
+        bind:value={distance}
+        aria-invalid={refusal?.field === "distance_km"}
+      />
+    </label>
+    {#if refusal}<p class="text-tight font-[560]" role="alert">{refusal.sentence}</p>{/if}
+    <Button kind="now" type="submit" class="min-h-12 text-lg">Open the card</Button>
+  </form>
+</Dialog>

@@ -1,0 +1,18 @@
+/** The shop as the bench shows it. */
+import { Refusal, type Shop, answer, api } from "../../api/client";
+
+class ShopState {
+  shop = $state.raw<Shop | null>(null);
+  refusal = $state.raw<Refusal | null>(null);
+
+  async load(): Promise<void> {
+    try {
+      this.shop = await answer(api.GET("/api/shop"));
+      this.refusal = null;
+    } catch (error) {
+      this.refusal = error as Refusal;
+    }
+  }
+}
+
+export const shopState = new ShopState();

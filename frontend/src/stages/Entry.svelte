@@ -1,0 +1,127 @@
+<script lang="ts">
+  /** The valve in hand and the one field for what the blade or the micrometer says. */
+  import { untrack } from "svelte";
+  import GapMark from "../kit/GapMark.svelte";
+  import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
+  import { preferences } from "../kit/preferences.svelte";
+  import type { CardState } from "./card.svelte";
+  import Keypad from "./Keypad.svelte";
+
+  let { job, what, hint }: { job: CardState; what: string; hint: string } = $props();
+
+  let field = $state<HTMLInputElement>();
+  const reading = $derived(job.stage === "feel" || job.stage === "prove");
+  const unit = $derived(reading ? preferences.unitName : "mm");
+  const written = $derived(job.written(job.valve));
+  const gapKeys = [
+    { face: "–", types: "-", says: "goes, then refuses" },
+    { face: "loose", types: "l", says: "goes loosely" },
+    { face: "tight", types: "t", says: "goes tightly" },
+    { face: "+", types: "+", says: "and a second blade" },
+    { face: "none", types: "x", says: "nothing goes" },
+  ];
+  const pieceKeys = [{ face: "and", types: " ", says: "marking and measured" }];
+
+  /** The field keeps the focus as the valve in hand changes. */
+  $effect(() => {
+    void job.inHand;
+    void job.stage;
+    untrack(() => field?.focus({ preventScroll: true }));
+  });
+  $effect(() => {
+    void preferences.unit;
+    void job.draft;
+    void job.inHand;
+    untrack(() => void job.understand());
+  });
+
+  function press(event: KeyboardEvent): void {
+    if (event.key === "Enter") {
+      event.preventDefault();
+      void job.write();
+    } else if (event.key === "Backspace" && !job.draft && job.correct()) {
+      event.preventDefault();
+      requestAnimationFrame(() => field?.select());
+    } else if (event.key === "Escape") {
+      job.draft = "";
+      job.striking = false;
+    }
+  }
+
+  function type(text: string): void {
+    job.draft = job.draft + text;
+  }
+  function erase(): void {
+    if (!job.draft) job.correct();
+    else job.draft = job.draft.slice(0, -1);
+  }
+</script>
+
+<form
+  data-entry
+  class="flex flex-col gap-1.5"
+  onsubmit={(event) => {
+    event.preventDefault();
+    void job.write();
+  }}
+>
+  <div class="flex items-baseline justify-between gap-3">
+    <label for="entry" class="text-soft">{what}</label>
+    {#if written && !job.draft}
+      <span class="text-soft truncate text-sm"
+        >written: <b class="figures text-ink">{written}</b></span
+      >
+    {/if}
+  </div>
+  <div
+    class="bg-sheet flex items-baseline gap-2 border-2 px-3 {job.refusal
+      ? 'border-tight'
+      : 'border-ink focus-within:border-now'}"
+  >
+    <input
+      id="entry"
+      bind:this={field}
+      bind:value={job.draft}
+      onkeydown={press}
+      inputmode="none"
+      autocomplete="off"
+      autocapitalize="off"
+      spellcheck="false"
+      disabled={job.signed}
+      aria-invalid={job.refusal !== null}
+      aria-describedby="understood"
+      aria-label="{what} of {job.inHand}"
+      placeholder={written || "–"}
+      class="figures placeholder:text-line min-w-0 flex-1 bg-transparent py-0.5 text-[44px] leading-[56px] outline-none max-sm:text-[34px] max-sm:leading-[42px]"
+    />
+    <span class="text-soft">{unit}</span>
+  </div>
+  <div id="understood" class="min-h-11 leading-5" role="status" aria-live="polite">
+    {#if job.refusal}
+      <span class="text-tight font-[560]">{job.refusal.sentence}</span>
+    {:else if job.understood}
+      <span>{job.understood.words}</span>
+      {#if job.understood.verdict}
+        <span
+          class="ml-1 inline-flex items-center gap-1.5 align-middle font-[620] {VERDICT_COLOURS[
+            job.understood.verdict
+          ]}"
+        >
+          <GapMark verdict={job.understood.verdict} size={17} />
+          {VERDICT_WORDS[job.understood.verdict]}
+        </span>
+      {/if}
+    {:else if job.striking && !job.draft}
+      <span>Enter strikes the written line out; it stays on record.</span>
+    {:else}
+      <span class="text-soft">{hint}</span>
+    {/if}
+  </div>
+  <Keypad
+    extra={reading ? gapKeys : pieceKeys}
+    onkey={type}
+    onerase={erase}
+    onenter={() => void job.write()}
+    enter="Write"
+  />
+</form>

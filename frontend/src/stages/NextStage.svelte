@@ -1,0 +1,31 @@
+<script lang="ts">
+  /** What to do when this stage has all it asked for. */
+  import type { Card, Stage } from "../api/client";
+  import Button from "../kit/Button.svelte";
+  import { STAGES } from "./stages";
+
+  let { card, stage }: { card: Card; stage: Stage } = $props();
+
+  const next = $derived(STAGES.find((one) => one.stage === card.at));
+  const waiting = $derived(card.todo.find((item) => item.stage === stage)?.waiting ?? []);
+  const opened = $derived(card.valves.filter((valve) => valve.need === "open").length);
+  const says = $derived(
+    stage === "feel"
+      ? opened === 0
+        ? "Every valve is in spec: nothing to open."
+        : `${opened} of ${card.valves.length} ${opened === 1 ? "is" : "are"} to be opened.`
+      : "All done here.",
+  );
+</script>
+
+{#if next && waiting.length === 0 && next.stage !== stage}
+  <div class="border-now bg-wash flex items-center justify-between gap-3 border-l-4 py-1 pr-1 pl-3">
+    <span>{says}</span>
+    <Button kind="now" href="/cards/{card.id}/{next.stage}" id="next-stage">
+      {next.name}
+      <svg viewBox="0 0 16 12" class="h-3" aria-hidden="true">
+        <path d="M0 6h14M9 1l5 5-5 5" fill="none" stroke="currentColor" stroke-width="1.8" />
+      </svg>
+    </Button>
+  </div>
+{/if}

@@ -1,0 +1,99 @@
+<script lang="ts">
+  /** A valve's plate: each stage adds its line, as pencil lines add up on a sheet. */
+  import type { Stage, Valve } from "../api/client";
+  import GapMark from "../kit/GapMark.svelte";
+  import { preferences } from "../kit/preferences.svelte";
+  import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
+
+  let {
+    valve,
+    size,
+    stage,
+    draft,
+  }: {
+    valve: Valve;
+    size: { width: number; height: number };
+    stage: Stage;
+    draft: string;
+  } = $props();
+
+  interface Line {
+    name: string;
+    value: string;
+    /** Which stage wrote it. */
+    by: Stage;
+  }
+
+  const lines = $derived.by((): Line[] => {
+    const all: Line[] = [];
+    const read = (gap: { mm: string; thou: string }) => preferences.read(gap);
+    if (valve.found) all.push({ name: "found", value: read(valve.found.gap), by: "feel" });
+    if (valve.piece) all.push({ name: "out", value: valve.piece.thickness.mm, by: "read" });
+    if (valve.chosen && valve.piece)
+      all.push({ name: valve.touched ? "in" : "keep", value: valve.chosen.mm, by: "choose" });
+    // what to expect stays hidden while proving, so that nobody reads what they expect
+    if (valve.predicted && valve.touched && (stage !== "prove" || valve.proof))
+      all.push({ name: "expect", value: read(valve.predicted), by: "choose" });
+    if (valve.proof) all.push({ name: "proved", value: read(valve.proof.gap), by: "prove" });
+    return all;
+  });
+  const verdict = $derived(
+    stage === "prove" || stage === "sign" ? (valve.proof_verdict ?? valve.verdict) : valve.verdict,
+  );
+  /** A tall plate shows this stage's own figure large. */
+  const tall = $derived(size.height >= 84 && size.width >= 104);
+  const room = $derived(Math.max(1, Math.floor((size.height - (tall ? 38 : 25)) / 17)));
+  const wide = $derived(size.width >= 104);
+  /** What fits, the line of this stage first of all. */
+  const shown = $derived.by(() => {
+    if (lines.length <= room) return lines;
+    const own = lines.filter((line) => line.by === stage);
+    const last = own.length ? own : lines.slice(-1);
+    const rest = lines.filter((line) => !last.includes(line)).slice(-(room - last.length) || 99);
+    return lines.filter((line) => last.includes(line) || rest.includes(line)).slice(-room);
+  });
+</script>
+
+<span class="flex h-full flex-col px-1.5 py-0.5 {wide ? 'sm:px-2' : ''}">
+  <span class="flex items-center justify-between gap-1">
+    <span
+      class="truncate text-[13.5px] leading-5 font-[680] tracking-normal whitespace-nowrap [word-spacing:0.12em]"
+      style:font-stretch="80%">{valve.valve}</span
+    >
+    <span class={verdict ? VERDICT_COLOURS[verdict] : "text-rule"}>
+      <GapMark {verdict} size={16} />
+      <span class="sr-only">{verdict ? VERDICT_WORDS[verdict] : "not measured"}</span>
+    </span>
+  </span>
+  {#if draft}
+    <span class="text-now figures flex items-baseline justify-between text-[15px] leading-[17px]">
+      {#if wide}<span class="text-[12px]">typed</span>{/if}<span class="ml-auto">{draft}…</span>
+    </span>
+  {:else}
+    {#each shown as line (line.name)}
+      <span class="flex items-baseline justify-between gap-1 leading-[17px]">
+        {#if wide}<span class="text-soft text-[12.5px]">{line.name}</span>{/if}
+        <span
+          class="figures {line.by !== stage
+            ? 'text-[15px]'
+            : tall
+              ? 'text-[25px] leading-[29px]'
+              : 'text-[17px]'} {wide ? '' : 'ml-auto'} {line.name === 'found' && valve.chosen
+            ? 'text-soft'
+            : ''}">{line.value}</span
+        >
+      </span>
+    {/each}
+    {#if lines.length === 0 && wide}
+      <span class="text-soft flex items-baseline justify-between gap-1 leading-[17px]">
+        <span class="text-[12.5px]">spec</span>
+        <span class="figures text-[14px]"
+          >{preferences.read(valve.spec.low)}–{preferences.read(valve.spec.high)}</span
+        >
+      </span>
+    {/if}
+    {#if stage === "read" && valve.need === "open" && !valve.piece && room > lines.length}
+      <span class="text-soft text-[12.5px] leading-[17px]">{wide ? "read the shim" : "shim?"}</span>
+    {/if}
+  {/if}
+</span>

@@ -1,0 +1,50 @@
+<script lang="ts">
+  /** The card's way as a rule: a long tick a stage, a short one a valve, inked when done. */
+  import type { Card, Stage } from "../api/client";
+  import { STAGES, progress } from "./stages";
+
+  let { card, stage }: { card: Card; stage: Stage } = $props();
+</script>
+
+<nav aria-label="Stages" class="no-print border-ink bg-sheet flex border-b">
+  {#each STAGES as one (one.stage)}
+    {@const { asked, done } = progress(card, one.stage)}
+    {@const here = one.stage === stage}
+    {@const now = one.stage === card.at && !card.signed_at}
+    <a
+      href="/cards/{card.id}/{one.stage}"
+      aria-current={here ? "step" : undefined}
+      class="relative flex min-h-14 min-w-0 flex-1 flex-col justify-between border-l border-ink px-2 pt-1.5 first:border-l-0 sm:px-3 {here
+        ? 'bg-ink text-paper'
+        : 'hover:bg-paper'}"
+    >
+      <span class="flex items-baseline justify-between gap-2">
+        <span class="truncate text-[17px] font-[620]">{one.name}</span>
+        {#if asked}
+          <span class="figures hidden text-sm sm:inline {here ? '' : 'text-soft'}"
+            >{done}/{asked}</span
+          >
+        {:else}
+          <span class="hidden truncate text-sm lg:inline {here ? '' : 'text-soft'}"
+            >{card.at === "sign" && one.stage !== "sign" ? "not needed" : ""}</span
+          >
+        {/if}
+      </span>
+      <span class="flex h-3 items-end gap-px" aria-hidden="true">
+        {#each Array.from({ length: asked }, (_, n) => n) as n (n)}
+          <span
+            class="flex-1 border-l {n < done
+              ? 'h-3 border-l-2 border-current'
+              : 'h-1.5 border-current opacity-55'}"
+          ></span>
+        {/each}
+      </span>
+      {#if now}
+        <span
+          class="bg-now absolute inset-x-0 -bottom-[3px] h-[5px]"
+          title="The next thing to do is here"
+        ></span>
+      {/if}
+    </a>
+  {/each}
+</nav>

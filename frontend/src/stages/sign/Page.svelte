@@ -1,0 +1,94 @@
+<script lang="ts">
+  /** Sign: the sheet as it will be printed, and the name under it. */
+  import Button from "../../kit/Button.svelte";
+  import { preferences } from "../../kit/preferences.svelte";
+  import type { CardState } from "../card.svelte";
+  import Sheet from "./Sheet.svelte";
+
+  let { job: card, shop }: { job: CardState; shop: string } = $props();
+
+  let name = $state(preferences.name);
+  let remarks = $state("");
+  let next = $state("");
+  const left = $derived(card.card?.not_in_spec ?? []);
+  const km = $derived(next.trim() ? Number(next.replaceAll(/[ .,’']/g, "")) : null);
+  const nextWrong = $derived(km !== null && !Number.isInteger(km));
+
+  async function sign(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    if (nextWrong) return;
+    preferences.setName(name.trim());
+    await card.sign(name, remarks, km);
+  }
+</script>
+
+{#if card.card}
+  <div class="flex min-h-0 flex-1 max-lg:flex-col print:block">
+    <div
+      class="min-h-0 flex-1 overflow-auto p-4 max-lg:overflow-visible max-sm:p-0 print:overflow-visible print:p-0"
+    >
+      <Sheet card={card.card} {shop} />
+    </div>
+    <aside
+      class="no-print border-ink flex w-[384px] shrink-0 flex-col gap-3 overflow-auto border-l p-4 max-lg:w-full max-lg:border-t max-lg:border-l-0"
+    >
+      {#if card.signed}
+        <h2 class="text-2xl font-[640]">Signed</h2>
+        <p>
+          {card.card.signed_by} signed this card. Nothing on it changes any more.
+        </p>
+        <Button onclick={() => print()}>Print the sheet</Button>
+        <Button href="/" kind="bare">Back to the bench</Button>
+      {:else}
+        <h2 class="text-2xl font-[640]">Sign the sheet</h2>
+        {#if left.length}
+          <p class="border-tight border-l-4 pl-3">
+            <b class="text-tight">Not shown to be in spec:</b>
+            {left.join(", ")}. Measure again, or write below why you sign all the same.
+          </p>
+        {:else}
+          <p>Every valve is in spec as left.</p>
+        {/if}
+        <form class="flex flex-col gap-3" onsubmit={sign}>
+          <label class="block">
+            <span class="text-soft">Name</span>
+            <input
+              class="field"
+              bind:value={name}
+              autocomplete="name"
+              aria-invalid={card.refusal?.field === "signed_by"}
+            />
+          </label>
+          <label class="block">
+            <span class="text-soft">Remarks</span>
+            <textarea
+              class="field min-h-24"
+              bind:value={remarks}
+              aria-invalid={card.refusal?.field === "remarks"}></textarea>
+          </label>
+          <label class="block">
+            <span class="text-soft">Next check at, km</span>
+            <input
+              class="field figures"
+              inputmode="numeric"
+              bind:value={next}
+              aria-invalid={nextWrong}
+            />
+          </label>
+          {#if nextWrong}<p class="text-tight">
+              Write the next check as a whole number of km.
+            </p>{/if}
+          {#if card.refusal}
+            <p class="text-tight font-[560]" role="alert">{card.refusal.sentence}</p>
+          {/if}
+          <p class="text-soft text-[15px] leading-5">
+            Before the engine is started: cover torqued to the maker’s figure, tensioner released,
+            nothing left inside, two full turns by hand without a stop.
+          </p>
+          <Button kind="now" type="submit" class="min-h-12 text-lg">Sign</Button>
+        </form>
+        <Button onclick={() => print()} kind="bare">Print as it stands</Button>
+      {/if}
+    </aside>
+  </div>
+{/if}

@@ -1,0 +1,59 @@
+"""Take the pictures in docs/screenshots from the demo, in Debian's Chromium."""
+
+import sys
+import tempfile
+from contextlib import contextmanager
+from pathlib import Path
+from threading import Thread
+
+from playwright.sync_api import sync_playwright
+from waitress.server import create_server
+
+from plimb.demo.load import fill
+from plimb.store.database import Database
+from plimb.web.application import create_app
+
+FOLDER = Path(__file__).parent.parent / "docs" / "screenshots"
+WIDE, PHONE = (1280, 800), (390, 844)
+SHOTS = {
+    "bench": ("/", WIDE, "light"),
+    "feel": ("/cards/2/feel", WIDE, "light"),
+    "choose": ("/cards/3/choose", WIDE, "light"),
+    "sign": ("/cards/1/sign", WIDE, "light"),
+    "feel-phone": ("/cards/2/feel", PHONE, "light"),
+    "read-night": ("/cards/3/read", WIDE, "dark"),
+}
+
+
+@contextmanager
+def served():
+    """Serve a fresh demo on a free port and give its address."""
+    with tempfile.TemporaryDirectory() as folder:
+        database = Database(Path(folder) / "demo.sqlite3")
+        fill(database)
+        server = create_server(create_app(database), host="127.0.0.1", port=0)
+        Thread(target=server.run, daemon=True).start()
+        yield f"http://127.0.0.1:{server.effective_port}"
+        server.close()
+        database.close()
+
+
+def take(folder: Path, shots: dict) -> None:
+    """Write one PNG a shot into the folder."""
+    folder.mkdir(parents=True, exist_ok=True)
+    with served() as address, sync_playwright() as play:
+        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=["--no-sandbox"])
+        for name, (path, (width, height), scheme) in shots.items():
+            page = browser.new_page(
+                viewport={"width": width, "height": height}, color_scheme=scheme
+            )
+            page.goto(address + path)
+            page.wait_for_load_state("networkidle")
+            page.evaluate("document.fonts.ready")
+            page.screenshot(path=folder / f"{name}.png")
+            page.close()
+        browser.close()
+
+
+if __name__ == "__main__":
+    take(Path(sys.argv[1]) if len(sys.argv) > 1 else FOLDER, SHOTS)
