@@ -31,24 +31,22 @@
   if (untrack(() => place.name) !== "bench") void shopState.load();
 
   $effect(() =>
-    untrack(() =>
-      keys.register([
-        { key: "?", says: "Show the keys", act: () => (keys.helpOpen = true), inEntry: true },
-        {
-          key: "u",
-          says: "mm or thou",
-          act: () => preferences.setUnit(preferences.unit === "mm" ? "in" : "mm"),
-          inEntry: true,
-        },
-        {
-          key: "v",
-          says: "Day or night",
-          act: () => preferences.setLight(preferences.light === "day" ? "night" : "day"),
-          inEntry: true,
-        },
-        { key: "b", says: "Back to the bench", act: () => route.go("/"), inEntry: true },
-      ]),
-    ),
+    keys.register([
+      { key: "?", says: "Show the keys", act: () => (keys.helpOpen = true), inEntry: true },
+      {
+        key: "u",
+        says: "mm or thou",
+        act: () => preferences.setUnit(preferences.unit === "mm" ? "in" : "mm"),
+        inEntry: true,
+      },
+      {
+        key: "v",
+        says: "Day or night",
+        act: () => preferences.setLight(preferences.light === "day" ? "night" : "day"),
+        inEntry: true,
+      },
+      { key: "b", says: "Back to the bench", act: () => route.go("/"), inEntry: true },
+    ]),
   );
   const entryKeys = [
     { key: "Enter", says: "Write down what is typed, take the next valve" },
@@ -74,7 +72,7 @@
     : 'overflow-auto'}"
 >
   <header
-    class="no-print bg-paper border-ink flex min-h-14 shrink-0 items-center gap-3 border-b px-3"
+    class="no-print bg-paper border-ink flex min-h-14 shrink-0 max-sm:min-h-12 items-center gap-3 border-b px-3"
   >
     <a
       href="/"

@@ -35,12 +35,12 @@
   }
 
   const fronts = {
-    up: "top-1.5 left-1/2 -translate-x-1/2",
-    down: "bottom-1.5 left-1/2 -translate-x-1/2",
-    left: "left-1.5 top-1/2 -translate-y-1/2 [writing-mode:vertical-rl] rotate-180",
-    right: "right-1.5 top-1/2 -translate-y-1/2 [writing-mode:vertical-rl]",
+    up: "top-0 left-1/2 -translate-x-1/2",
+    down: "bottom-0 left-1/2 -translate-x-1/2",
+    left: "left-0 top-1/2 -translate-y-1/2 [writing-mode:vertical-rl] rotate-180",
+    right: "right-0 top-1/2 -translate-y-1/2 [writing-mode:vertical-rl]",
   };
-  const heads = { up: "▲", down: "▼", left: "▲", right: "▲" };
+  const heads = { up: "▲", down: "▼", left: "▶", right: "▶" };
 
   /** Bring the plate in hand into view where the drawing is taller than its place. */
   let scroller = $state<HTMLElement>();
@@ -81,6 +81,14 @@
           {/each}
           <Head arranged={laid} {valves} {inHand} />
         </svg>
+        <div
+          class="text-soft pointer-events-none absolute flex items-center gap-1.5 text-[13px] {fronts[
+            laid.front
+          ]}"
+          aria-hidden="true"
+        >
+          <span class="text-[9px]">{heads[laid.front]}</span>front
+        </div>
         {#each laid.valves as one (one.valve)}
           {@const state = valves.get(one.valve)}
           {#if state}
@@ -105,14 +113,4 @@
       </div>
     {/if}
   </div>
-  {#if laid}
-    <div
-      class="text-soft pointer-events-none absolute flex items-center gap-1.5 text-[13px] {fronts[
-        laid.front
-      ]}"
-      aria-hidden="true"
-    >
-      <span class="text-[9px]">{heads[laid.front]}</span>front
-    </div>
-  {/if}
 </div>

@@ -35,7 +35,7 @@ const GAP = 6;
 const PLATE_ALONG_MAX = 168;
 const MARGIN = 8;
 /** Room for the word that says where the front is. */
-const FRONT = 24;
+const FRONT = 20;
 /** What a finger needs. */
 export const TOUCH = 44;
 
@@ -67,7 +67,7 @@ function needs(drawing: Drawing): Needs {
 export function bestTurn(drawing: Drawing, width: number, height: number): Turn {
   const need = needs(drawing);
   const across = (width - 2 * MARGIN) / need.pitches / need.abreast;
-  return across >= 62 && width >= height * 0.8 ? 0 : 1;
+  return across >= 88 && width >= height * 0.8 ? 0 : 1;
 }
 
 function facing(drawing: Drawing, turn: Turn): Arranged["front"] {
@@ -94,18 +94,17 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
     Math.max((perBank - stripWanted) / 2 - GAP, upright ? 56 : TOUCH),
     upright ? 150 : 132,
   );
-  const strip = Math.min(pitch, Math.max(perBank - 2 * (plateAcross + GAP), 52), 230);
+  const strip = Math.min(pitch, Math.max(perBank - 2 * (plateAcross + GAP), 46), 230);
   const bankDepth = strip + 2 * (plateAcross + GAP);
   const scale = Math.min(pitch, strip) * 0.96;
 
   const alongSize = need.pitches * pitch;
   const acrossSize = bankDepth * need.rows;
-  const canvas = upright
-    ? { width, height: Math.max(height, alongSize + 2 * alongMargin) }
-    : {
-        width: Math.max(width, alongSize + 2 * alongMargin),
-        height: Math.max(height, acrossSize + 2 * acrossMargin),
-      };
+  const wanted = { along: alongSize + 2 * alongMargin, across: acrossSize + 2 * acrossMargin };
+  const canvas = {
+    width: Math.max(width, upright ? wanted.across : wanted.along),
+    height: Math.max(height, upright ? wanted.along : wanted.across),
+  };
   const alongStart = ((upright ? canvas.height : canvas.width) - alongSize) / 2;
   const acrossStart = ((upright ? canvas.width : canvas.height) - acrossSize) / 2;
 

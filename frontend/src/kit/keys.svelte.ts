@@ -1,5 +1,7 @@
 /** One register of keys and one listener; what is registered is what `?` shows. */
 
+import { untrack } from "svelte";
+
 export interface KeyAct {
   key: string;
   says: string;
@@ -14,15 +16,19 @@ class Keys {
 
   /** Add keys; the returned function takes them away again. A key that is taken throws. */
   register(added: readonly KeyAct[]): () => void {
+    untrack(() => this.add(added));
+    return () => {
+      this.acts = this.acts.filter((act) => !added.includes(act));
+    };
+  }
+
+  private add(added: readonly KeyAct[]): void {
     for (const one of added) {
       if (this.acts.some((act) => act.key === one.key)) {
         throw new Error(`the key ${one.key} is taken`);
       }
     }
     this.acts = [...this.acts, ...added];
-    return () => {
-      this.acts = this.acts.filter((act) => !added.includes(act));
-    };
   }
 
   /** Do what a key does, for a button that stands for it. */

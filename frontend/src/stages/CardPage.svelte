@@ -41,32 +41,30 @@
   }
 
   $effect(() =>
-    untrack(() =>
-      keys.register([
-        { key: "ArrowUp", says: "The valve above", act: () => card.move("up"), inEntry: true },
-        {
-          key: "ArrowRight",
-          says: "The valve to the right",
-          act: () => card.move("right"),
-          inEntry: true,
-        },
-        { key: "ArrowDown", says: "The valve below", act: () => card.move("down"), inEntry: true },
-        {
-          key: "ArrowLeft",
-          says: "The valve to the left",
-          act: () => card.move("left"),
-          inEntry: true,
-        },
-        { key: "PageDown", says: "The next stage", act: () => turnStage(1), inEntry: true },
-        { key: "PageUp", says: "The stage before", act: () => turnStage(-1), inEntry: true },
-        {
-          key: "r",
-          says: "Turn the drawing by a quarter",
-          act: () => drawing?.turnOn(),
-          inEntry: true,
-        },
-      ]),
-    ),
+    keys.register([
+      { key: "ArrowUp", says: "The valve above", act: () => card.move("up"), inEntry: true },
+      {
+        key: "ArrowRight",
+        says: "The valve to the right",
+        act: () => card.move("right"),
+        inEntry: true,
+      },
+      { key: "ArrowDown", says: "The valve below", act: () => card.move("down"), inEntry: true },
+      {
+        key: "ArrowLeft",
+        says: "The valve to the left",
+        act: () => card.move("left"),
+        inEntry: true,
+      },
+      { key: "PageDown", says: "The next stage", act: () => turnStage(1), inEntry: true },
+      { key: "PageUp", says: "The stage before", act: () => turnStage(-1), inEntry: true },
+      {
+        key: "r",
+        says: "Turn the drawing by a quarter",
+        act: () => drawing?.turnOn(),
+        inEntry: true,
+      },
+    ]),
   );
 </script>
 
@@ -132,7 +130,7 @@
         </button>
       </div>
       <aside
-        class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[64%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:p-2.5"
+        class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[66%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:gap-1.5 max-md:p-2"
         aria-label="The valve in hand"
       >
         {#if card.signed}

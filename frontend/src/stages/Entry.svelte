@@ -15,10 +15,10 @@
   const written = $derived(job.written(job.valve));
   const gapKeys = [
     { face: "–", types: "-", says: "goes, then refuses" },
-    { face: "loose", types: "l", says: "goes loosely" },
-    { face: "tight", types: "t", says: "goes tightly" },
+    { face: "loose", types: "l", says: "loose: it goes loosely" },
+    { face: "tight", types: "t", says: "tight: it goes tightly" },
     { face: "+", types: "+", says: "and a second blade" },
-    { face: "none", types: "x", says: "nothing goes" },
+    { face: "none", types: "x", says: "none: nothing goes" },
   ];
   const pieceKeys = [{ face: "and", types: " ", says: "marking and measured" }];
 
@@ -117,11 +117,13 @@
       <span class="text-soft">{hint}</span>
     {/if}
   </div>
-  <Keypad
-    extra={reading ? gapKeys : pieceKeys}
-    onkey={type}
-    onerase={erase}
-    onenter={() => void job.write()}
-    enter="Write"
-  />
+  {#if !job.signed}
+    <Keypad
+      extra={reading ? gapKeys : pieceKeys}
+      onkey={type}
+      onerase={erase}
+      onenter={() => void job.write()}
+      enter="Write"
+    />
+  {/if}
 </form>

@@ -18,7 +18,7 @@
   );
 </script>
 
-{#if next && waiting.length === 0 && next.stage !== stage}
+{#if next && !card.signed_at && waiting.length === 0 && next.stage !== stage}
   <div class="border-now bg-wash flex items-center justify-between gap-3 border-l-4 py-1 pr-1 pl-3">
     <span>{says}</span>
     <Button kind="now" href="/cards/{card.id}/{next.stage}" id="next-stage">

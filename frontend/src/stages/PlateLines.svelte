@@ -22,6 +22,8 @@
     value: string;
     /** Which stage wrote it. */
     by: Stage;
+    /** This stage's own figure. */
+    large?: boolean;
   }
 
   const lines = $derived.by((): Line[] => {
@@ -35,6 +37,8 @@
     if (valve.predicted && valve.touched && (stage !== "prove" || valve.proof))
       all.push({ name: "expect", value: read(valve.predicted), by: "choose" });
     if (valve.proof) all.push({ name: "proved", value: read(valve.proof.gap), by: "prove" });
+    const own = all.find((line) => line.by === stage);
+    if (own) own.large = true;
     return all;
   });
   const verdict = $derived(
@@ -74,10 +78,12 @@
       <span class="flex items-baseline justify-between gap-1 leading-[17px]">
         {#if wide}<span class="text-soft text-[12.5px]">{line.name}</span>{/if}
         <span
-          class="figures {line.by !== stage
+          class="figures whitespace-nowrap {!line.large
             ? 'text-[15px]'
             : tall
-              ? 'text-[25px] leading-[29px]'
+              ? line.value.length > 6
+                ? 'text-[20px] leading-[29px]'
+                : 'text-[25px] leading-[29px]'
               : 'text-[17px]'} {wide ? '' : 'ml-auto'} {line.name === 'found' && valve.chosen
             ? 'text-soft'
             : ''}">{line.value}</span

@@ -14,7 +14,7 @@
     <a
       href="/cards/{card.id}/{one.stage}"
       aria-current={here ? "step" : undefined}
-      class="relative flex min-h-14 min-w-0 flex-1 flex-col justify-between border-l border-ink px-2 pt-1.5 first:border-l-0 sm:px-3 {here
+      class="relative flex min-h-14 max-sm:min-h-12 min-w-0 flex-1 flex-col justify-between border-l border-ink px-2 pt-1.5 first:border-l-0 sm:px-3 {here
         ? 'bg-ink text-paper'
         : 'hover:bg-paper'}"
     >

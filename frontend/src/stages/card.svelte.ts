@@ -42,8 +42,8 @@ export class CardState {
   constructor(readonly id: number) {}
 
   // made anew with each card and never changed in between
-  // eslint-disable-next-line svelte/prefer-svelte-reactivity
   valves: ReadonlyMap<string, Valve> = $derived(
+    // eslint-disable-next-line svelte/prefer-svelte-reactivity
     new Map(this.card?.valves.map((valve) => [valve.valve, valve])),
   );
   valve = $derived(this.inHand ? (this.valves.get(this.inHand) ?? null) : null);

@@ -19,6 +19,7 @@ def init_app(app: APIFlask) -> None:
 def _mend(document: Any) -> Any:
     """Require bodies, name the one refusal shape, and fold nested models into one each."""
     schemas = document["components"]["schemas"]
+    document.pop("servers", None)  # the same document wherever it is served
     schemas.pop("ValidationError", None)
     schemas["RefusalOut"] = RefusalOut.model_json_schema()
     refusal = {"$ref": "#/components/schemas/RefusalOut"}

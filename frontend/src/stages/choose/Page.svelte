@@ -1,6 +1,5 @@
 <script lang="ts">
   /** Choose: for each valve to set, the sizes either side of the ideal and the one to take. */
-  import { untrack } from "svelte";
   import type { Fitted, School } from "../../api/client";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
@@ -39,13 +38,11 @@
   }
 
   $effect(() =>
-    untrack(() =>
-      keys.register([
-        { key: "Enter", says: "Choose: take the size shown, go to the next valve", act: take },
-        { key: "+", says: "Choose: look at the next thicker size", act: () => step(1) },
-        { key: "-", says: "Choose: look at the next thinner size", act: () => step(-1) },
-      ]),
-    ),
+    keys.register([
+      { key: "Enter", says: "Choose: take the size shown, go to the next valve", act: take },
+      { key: "+", says: "Choose: look at the next thicker size", act: () => step(1) },
+      { key: "-", says: "Choose: look at the next thinner size", act: () => step(-1) },
+    ]),
   );
 
   const aims = [

@@ -88,7 +88,9 @@
       >{laid.front === "up" ? "front" : ""}</text
     >
   </svg>
-  <div class="overflow-x-auto" tabindex="-1">
+  <!-- a table wider than a phone scrolls, by keyboard too -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Every valve">
     <table class="figures w-full text-[15px]" style:font-stretch="84%">
       <caption class="text-soft pb-1 text-left text-sm">
         Gaps in {preferences.unitName}, shims in mm, valves in measuring order

@@ -1,0 +1,89 @@
+# One door to everything. `make help` lists what there is.
+.DEFAULT_GOAL := help
+.SUFFIXES:
+SHELL := /bin/sh
+PORT := $(or $(PLIMB_PORT),8017)
+BIN := .venv/bin
+export UV_COMPILE_BYTECODE = 1
+export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD = 1
+
+FRONT := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts -type f 2>/dev/null)
+APP := src/plimb/web/app/index.html
+
+.PHONY: help
+help: ## List the targets
+	@grep -E '^[a-z-]+:.*## ' $(MAKEFILE_LIST) | sed 's/:.*## /\t/' | expand -t 14
+
+.PHONY: demo
+demo: .venv/.run $(APP) ## Set everything up and serve the made-up shop at 127.0.0.1:8017
+	@echo "plimb: serving the demo at http://127.0.0.1:$(PORT)"
+	@PLIMB_PORT=$(PORT) $(BIN)/plimb demo
+
+.PHONY: serve
+serve: .venv/.run $(APP) ## The same with the shop's own record, empty at first
+	@PLIMB_PORT=$(PORT) $(BIN)/plimb serve
+
+.PHONY: test
+test: .venv/.dev $(APP) chromium ## Set up what the tests need and run them all
+	@echo "plimb: testing the front end's parts"
+	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent test
+	@echo "plimb: testing core, record, API, command line and the interface in a browser"
+	@$(BIN)/python -m pytest
+
+.PHONY: check
+check: .venv/.dev frontend/node_modules/.done ## Lint, types, layers, generated files
+	@$(BIN)/ruff check src tests scripts
+	@$(BIN)/ruff format --check src tests scripts
+	@$(BIN)/mypy
+	@$(BIN)/lint-imports
+	@$(BIN)/python scripts/openapi.py --check
+	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent check
+
+.PHONY: fmt
+fmt: .venv/.dev frontend/node_modules/.done ## Write everything in the house's format
+	@$(BIN)/ruff check --fix -q src tests scripts; $(BIN)/ruff format -q src tests scripts
+	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent fmt
+
+.PHONY: types
+types: .venv/.dev frontend/node_modules/.done ## Write the OpenAPI document and the front end's types
+	@$(BIN)/python scripts/openapi.py
+	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent types
+
+.PHONY: screenshots
+screenshots: .venv/.dev $(APP) chromium ## Take the pictures in docs/screenshots anew
+	@$(BIN)/python scripts/shots.py
+
+.PHONY: ratio
+ratio: ## Lines of test code against lines of product code
+	@sh scripts/ratio.sh
+
+.PHONY: lock
+lock: .venv/.dev ## Write the locked requirements after changing a dependency
+	@scripts/lock.sh
+
+.PHONY: chromium
+chromium:
+	@sh scripts/chromium.sh
+
+.venv/bin/uv:
+	@sh scripts/venv.sh
+
+.venv/.run: requirements/run.txt pyproject.toml | .venv/bin/uv
+	@echo "plimb: installing what the application needs"
+	@sh scripts/install.sh requirements/run.txt
+	@touch $@
+
+.venv/.dev: requirements/dev.txt pyproject.toml | .venv/bin/uv
+	@echo "plimb: installing what the application and its tests need"
+	@sh scripts/install.sh requirements/dev.txt
+	@touch $@ .venv/.run
+
+frontend/node_modules/.done: frontend/package-lock.json | .venv/.run
+	@echo "plimb: installing the front end's parts (Node comes with the Python wheel)"
+	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm ci --loglevel=error || \
+		{ echo "plimb: the front end's parts could not be installed; check that the npm registry can be reached." >&2; exit 1; }
+	@touch $@
+
+$(APP): frontend/node_modules/.done $(FRONT)
+	@echo "plimb: building the front end"
+	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent build -- --logLevel error

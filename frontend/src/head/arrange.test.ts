@@ -1,0 +1,118 @@
+/** The arrangement of the head, on the very answers that the server gives. */
+import { describe, expect, it } from "vitest";
+import single from "../api/answers/card-1.json";
+import vfour from "../api/answers/card-2.json";
+import triple from "../api/answers/card-3.json";
+import type { Card, Drawing } from "../api/client";
+import { progress } from "../stages/stages";
+import { type Box, TOUCH, type Turn, arrange, bestTurn, neighbour } from "./arrange";
+
+const cards = { single, vfour, triple } as unknown as Record<string, Card>;
+const sizes: [string, number, number][] = [
+  ["bench", 896, 688],
+  ["phone", 390, 330],
+  ["small", 320, 300],
+];
+const turns: Turn[] = [0, 1, 2, 3];
+
+function overlap(a: Box, b: Box): boolean {
+  return (
+    a.x < b.x + b.width - 0.5 &&
+    b.x < a.x + a.width - 0.5 &&
+    a.y < b.y + b.height - 0.5 &&
+    b.y < a.y + a.height - 0.5
+  );
+}
+
+/** A straight six with four valves a cylinder, made from the triple's own drawing. */
+function six(): Drawing {
+  const bank = cards.triple!.drawing.banks[0]!;
+  const twice = <T extends { u: number }>(all: T[], rename: (one: T) => T): T[] => [
+    ...all,
+    ...all.map((one) => ({ ...rename(one), u: one.u + 3 })),
+  ];
+  return {
+    ...cards.triple!.drawing,
+    banks: [
+      {
+        ...bank,
+        length: 6,
+        bores: twice(bank.bores, (bore) => ({ ...bore, cylinder: bore.cylinder + 3 })),
+        valves: twice(bank.valves, (spot) => ({ ...spot, valve: `+${spot.valve}` })),
+      },
+    ],
+  };
+}
+
+describe.each(sizes)("at %s size", (_name, width, height) => {
+  const drawings = {
+    ...Object.fromEntries(Object.entries(cards).map(([n, c]) => [n, c.drawing])),
+    six: six(),
+  };
+  it.each(Object.entries(drawings))(
+    "the %s has a plate a finger can hit for every valve",
+    (_n, drawing) => {
+      for (const turn of turns) {
+        const laid = arrange(drawing, width, height, turn);
+        expect(laid.valves).toHaveLength(drawing.banks.flatMap((bank) => bank.valves).length);
+        for (const one of laid.valves) {
+          expect(Math.min(one.plate.width, one.plate.height)).toBeGreaterThanOrEqual(TOUCH);
+          expect(one.plate.x).toBeGreaterThanOrEqual(0);
+          expect(one.plate.x + one.plate.width).toBeLessThanOrEqual(laid.width + 0.5);
+          expect(one.plate.y + one.plate.height).toBeLessThanOrEqual(laid.height + 0.5);
+          for (const other of laid.valves)
+            expect(one !== other && overlap(one.plate, other.plate)).toBe(false);
+        }
+      }
+    },
+  );
+});
+
+describe("turning", () => {
+  it("carries the front round with the drawing", () => {
+    const fronts = turns.map((turn) => arrange(cards.triple!.drawing, 896, 688, turn).front);
+    expect(fronts).toEqual(["up", "right", "down", "left"]);
+  });
+  it("keeps left and right as the rider sits, with the front up", () => {
+    const at = Object.fromEntries(
+      arrange(cards.triple!.drawing, 896, 688, 0).valves.map((one) => [one.valve, one.at]),
+    );
+    expect(at["1 IN L"]!.x).toBeLessThan(at["1 IN R"]!.x);
+    expect(at["1 IN R"]!.x).toBeLessThan(at["2 IN L"]!.x);
+    expect(at["1 EX L"]!.y).toBeLessThan(at["1 IN L"]!.y);
+  });
+  it("stands a long head upright where there is little width", () => {
+    expect(bestTurn(cards.triple!.drawing, 896, 688)).toBe(0);
+    expect(bestTurn(cards.triple!.drawing, 390, 330)).toBe(1);
+  });
+});
+
+describe("arrows", () => {
+  it("walk along a row, across the head, and stop at its edge", () => {
+    const laid = arrange(cards.triple!.drawing, 896, 688, 0);
+    expect(neighbour(laid, "1 IN L", "right")).toBe("1 IN R");
+    expect(neighbour(laid, "1 IN R", "right")).toBe("2 IN L");
+    expect(neighbour(laid, "1 IN L", "up")).toBe("1 EX L");
+    expect(neighbour(laid, "1 IN L", "left")).toBeNull();
+    expect(neighbour(laid, "nobody", "left")).toBeNull();
+  });
+  it("reach every valve of the V-four from any other", () => {
+    const laid = arrange(cards.vfour!.drawing, 896, 688, 0);
+    const reached = new Set(["1 IN L"]);
+    for (const valve of reached)
+      for (const heading of ["up", "right", "down", "left"] as const) {
+        const next = neighbour(laid, valve, heading);
+        if (next) reached.add(next);
+      }
+    expect(reached.size).toBe(16);
+  });
+});
+
+describe("progress", () => {
+  it("counts what each stage has asked for and got", () => {
+    expect(progress(cards.triple!, "feel")).toEqual({ asked: 12, done: 12 });
+    expect(progress(cards.triple!, "read")).toEqual({ asked: 4, done: 2 });
+    expect(progress(cards.vfour!, "feel")).toEqual({ asked: 16, done: 4 });
+    expect(progress(cards.single!, "sign")).toEqual({ asked: 0, done: 0 });
+  });
+});

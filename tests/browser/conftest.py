@@ -1,0 +1,76 @@
+"""The real interface in Debian's Chromium against a served copy of the demo."""
+
+from pathlib import Path
+from threading import Thread
+
+import pytest
+from playwright.sync_api import Page, sync_playwright
+from plimb.web.application import create_app
+from waitress.server import create_server
+
+AXE = Path(__file__).parents[2] / "frontend" / "node_modules" / "axe-core" / "axe.min.js"
+BENCH, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}
+
+
+@pytest.fixture(scope="session")
+def chromium():
+    with sync_playwright() as play:
+        browser = play.chromium.launch(
+            executable_path="/usr/bin/chromium",
+            args=["--no-sandbox", "--disable-background-networking", "--disable-component-update"],
+        )
+        yield browser
+        browser.close()
+
+
+@pytest.fixture
+def address(school):
+    server = create_server(create_app(school), host="127.0.0.1", port=0, threads=4)
+    thread = Thread(target=server.run, daemon=True)
+    thread.start()
+    yield f"http://127.0.0.1:{server.effective_port}"
+    server.task_dispatcher.shutdown()
+    server.close()
+    server.asyncore.close_all(server._map)
+    thread.join(timeout=5)
+
+
+@pytest.fixture
+def open_page(chromium, address):
+    """Return a function that opens a place; faults on the page fail the test."""
+    contexts, faults = [], []
+
+    def opened(path: str = "/", *, phone: bool = False, **more) -> Page:
+        size = PHONE if phone else BENCH
+        context = chromium.new_context(
+            base_url=address, viewport=size, has_touch=phone, is_mobile=phone, **more
+        )
+        contexts.append(context)
+        page = context.new_page()
+        page.set_default_timeout(8000)
+        page.on("pageerror", lambda error: faults.append(str(error)))
+        page.goto(path)
+        return page
+
+    yield opened
+    for context in contexts:
+        context.close()
+    assert faults == []
+
+
+@pytest.fixture
+def no_barriers():
+    """Return a check that axe-core finds nothing serious on the page as it stands."""
+    source = AXE.read_text("utf-8")
+
+    def check(page: Page, where: str) -> None:
+        page.evaluate(source)
+        found = page.evaluate("() => axe.run()")["violations"]
+        serious = [
+            f"{one['id']}: {one['nodes'][0]['html'][:200]} {one['nodes'][0]['failureSummary']}"
+            for one in found
+            if one["impact"] in ("serious", "critical")
+        ]
+        assert serious == [], where
+
+    return check

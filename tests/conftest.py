@@ -1,0 +1,53 @@
+"""A fresh record, an application on it, and the school that ships as the demo."""
+
+from datetime import datetime, timedelta
+from pathlib import Path
+
+import pytest
+
+from plimb.actions.cards import Change
+from plimb.demo.load import fill
+from plimb.store.database import Database
+from plimb.web.application import create_app
+
+NOON = datetime(2026, 11, 24, 12, 0)
+
+
+@pytest.fixture
+def database(tmp_path: Path):
+    opened = Database(tmp_path / "shop.sqlite3")
+    yield opened
+    opened.close()
+
+
+@pytest.fixture
+def school(database: Database) -> Database:
+    """Return a record with the demo's engines and cards in it."""
+    fill(database)
+    return database
+
+
+@pytest.fixture
+def client(school: Database):
+    return create_app(school, clock=lambda: NOON).test_client()
+
+
+class Hand:
+    """Somebody changing one card, each act with a key and a minute of its own."""
+
+    def __init__(self, card_id: int, version: int) -> None:
+        self.card_id, self.version, self.acts = card_id, version, 0
+
+    def change(self) -> Change:
+        self.acts += 1
+        return Change(
+            card_id=self.card_id,
+            version=self.version,
+            key=f"act-{self.card_id}-{self.acts:06}",
+            now=NOON + timedelta(minutes=self.acts),
+        )
+
+
+@pytest.fixture
+def hand():
+    return Hand

@@ -1,0 +1,58 @@
+"""Lengths are read exactly and written as people read them."""
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from plimb.core.errors import BadValue
+from plimb.core.lengths import Unit, mm, parse_length, show, show_inch, show_mm, show_thou
+
+
+@pytest.mark.parametrize(
+    ("text", "unit", "nm"),
+    [
+        ("0.15", Unit.MM, 150_000),
+        (".127", Unit.MM, 127_000),
+        ("0,15", Unit.MM, 150_000),
+        ("3", Unit.MM, 3_000_000),
+        ("0.006", Unit.INCH, 152_400),
+        ("0.0001", Unit.INCH, 2_540),
+    ],
+)
+def test_a_decimal_number_is_read_exactly(text, unit, nm):
+    assert parse_length(text, unit, field="gap") == nm
+
+
+@pytest.mark.parametrize(
+    "text", ["abc", "", "-1", "1e3", "nan", "inf", "1.2.3", "٣", "1 2", "9" * 30]
+)
+def test_what_is_no_plain_number_is_refused_by_name(text):
+    with pytest.raises(BadValue, match="gap") as refusal:
+        parse_length(text, Unit.MM, field="gap")
+    assert refusal.value.field == "gap"
+
+
+@pytest.mark.parametrize(
+    ("nm", "in_mm", "in_thou", "in_inch"),
+    [
+        (150_000, "0.15", "5.9", "0.0059"),
+        (152_400, "0.1524", "6", "0.0060"),
+        (0, "0.00", "0", "0.0000"),
+        (-40_000, "−0.04", "−1.6", "−0.00157"),
+        (2_897_000, "2.897", "114.1", "0.11406"),
+        (3_000_000, "3.00", "118.1", "0.11811"),
+    ],
+)
+def test_a_length_is_written_in_each_unit(nm, in_mm, in_thou, in_inch):
+    written = (show_mm(nm), show_thou(nm), show_inch(nm)[: len(in_inch)])
+    assert written == (in_mm, in_thou, in_inch)
+
+
+def test_a_length_too_small_to_show_has_no_sign():
+    assert show(-1, Unit.MM) == "0.00 mm"
+
+
+@given(st.integers(min_value=0, max_value=150_000))
+def test_writing_and_reading_a_tenth_of_a_micrometre_changes_nothing(tenths):
+    nm = tenths * 100
+    assert mm(show_mm(nm)) == nm

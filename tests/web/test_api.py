@@ -1,0 +1,209 @@
+"""The JSON interface: its answers, its refusals, and the document that describes it."""
+
+import inspect
+import json
+from pathlib import Path
+
+import pytest
+
+from plimb.core import errors as facts
+from plimb.web import page
+from plimb.web.application import create_app
+from plimb.web.errors import STATUS
+
+FRONT = Path(__file__).parents[2] / "frontend" / "src" / "api"
+
+
+def gap(**changed):
+    body = {
+        "version": 1,
+        "key": "a-key-of-its-own",
+        "valve": "3 IN L",
+        "purpose": "found",
+        "text": "15",
+        "unit": "mm",
+    }
+    return {**body, **changed}
+
+
+def version(client, card=2):
+    return client.get(f"/api/cards/{card}").json["version"]
+
+
+def test_health(client):
+    answer = client.get("/api/health")
+    assert (answer.status_code, answer.json["status"]) == (200, "ok")
+
+
+def test_a_reading_comes_back_judged_on_the_card(client):
+    seen = version(client)
+    answer = client.post("/api/cards/2/gaps", json=gap(version=seen, text="15-18"))
+    assert answer.status_code == 200
+    assert answer.json["version"] == seen + 1
+    valve = next(v for v in answer.json["valves"] if v["valve"] == "3 IN L")
+    assert valve["verdict"] == "in"
+    assert valve["found"]["mm"] == "0.15 mm goes, 0.18 mm refuses"
+    assert valve["found"]["gap"]["low"] == {"nm": 150_000, "mm": "0.15", "thou": "5.9"}
+
+
+def test_the_same_key_is_done_once(client):
+    body = gap(version=version(client))
+    first, again = (client.post("/api/cards/2/gaps", json=body) for _ in range(2))
+    assert first.json == again.json
+
+
+def test_the_whole_of_one_valve_over_the_wire(client):
+    card = client.post(
+        "/api/cards",
+        json={"engine_id": 2, "opened_by": "Ada", "reason": "Noise", "distance_km": 12},
+    ).json
+    place = f"/api/cards/{card['id']}"
+
+    def send(method, where, **body):
+        nonlocal card
+        key = f"{where}-{card['version']:08}"
+        answer = getattr(client, method)(
+            f"{place}/{where}", json={"version": card["version"], "key": key, **body}
+        )
+        assert answer.status_code == 200, answer.json
+        card = answer.json
+        return next(v for v in card["valves"] if v["valve"] == "IN C")
+
+    found = {"purpose": "found", "unit": "mm"}
+    for valve, typed in {"IN L": "12", "IN R": "12", "EX L": "20", "EX R": "20"}.items():
+        send("post", "gaps", valve=valve, text=typed, **found)
+    assert send("post", "gaps", valve="IN C", text="8", **found)["need"] == "open"
+    assert card["at"] == "read"
+    valve = send("post", "pieces", valve="IN C", text="185 1.848")
+    assert valve["worked"]["pick"]["thickness"]["mm"] == "1.80"
+    assert [r["thickness"]["mm"] for r in valve["worked"]["rungs"]] == [
+        "1.70", "1.75", "1.80", "1.85",
+    ]  # fmt: skip
+    valve = send("post", "choices", valve="IN C", thickness_nm=1_800_000)
+    assert valve["predicted"]["mm"] == "0.128"
+    send("put", "school", aim="middle", rounding="nearest", act="out")
+    valve = send("post", "gaps", valve="IN C", purpose="proof", text="13", unit="mm")
+    assert (valve["left"], valve["residual"]["mm"], card["at"]) == ("in", "0.002", "sign")
+    send("post", "signature", signed_by="Ada", remarks="", next_check_km=4000)
+    refused = client.post(
+        f"{place}/gaps", json=gap(version=card["version"], valve="IN C", key="one-more-key")
+    )
+    assert (refused.status_code, refused.json["code"]) == (409, "card_signed")
+
+
+ENGINE = {"label": "x", "note": "", "document": "{"}
+REFUSED = [
+    ("post", "/api/cards/2/gaps", gap(version=0), 409, "conflict", "version"),
+    ("post", "/api/cards/2/gaps", gap(text="abc"), 422, "bad_value", "gap"),
+    ("post", "/api/cards/2/gaps", gap(valve="9 XX"), 422, "bad_value", "valve"),
+    ("post", "/api/cards/2/gaps", gap(version="1"), 422, "bad_request", "version"),
+    ("post", "/api/cards/2/gaps", gap(version=True), 422, "bad_request", "version"),
+    ("post", "/api/cards/2/gaps", gap(unit="furlong"), 422, "bad_request", "unit"),
+    ("post", "/api/cards/2/gaps", gap(extra=1), 422, "bad_request", "extra"),
+    ("post", "/api/cards/2/gaps", gap(key="short"), 422, "bad_request", "key"),
+    ("post", "/api/cards/2/gaps", gap(text="1" * 201), 422, "bad_request", "text"),
+    ("post", "/api/cards/99/gaps", gap(), 404, "not_found", "card"),
+    ("get", "/api/cards/99", None, 404, "not_found", "card"),
+    ("get", "/api/nowhere", None, 404, "not_found", None),
+    ("delete", "/api/cards/2", None, 405, "method_not_allowed", None),
+    ("post", "/api/engines", ENGINE | {"label": ""}, 422, "bad_value", "label"),
+    ("post", "/api/engines", ENGINE, 422, "bad_value", "$"),
+]  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    ("method", "path", "body", "status", "code", "field"),
+    REFUSED,
+    ids=[f"{code}-{n}" for n, (*_, code, _field) in enumerate(REFUSED)],
+)
+def test_every_refusal_has_one_shape(client, method, path, body, status, code, field):
+    if body and body.get("version") == 1 and body["version"] is not True:
+        body = {**body, "version": version(client)}
+    answer = getattr(client, method)(path, **({"json": body} if body is not None else {}))
+    assert answer.status_code == status
+    assert set(answer.json) == {"code", "sentence", "field"}
+    assert (answer.json["code"], answer.json["field"]) == (code, field)
+    assert answer.json["sentence"].endswith(".")
+
+
+@pytest.mark.parametrize(
+    ("data", "kind", "status"),
+    [("{", "application/json", 400), ("{}", "text/plain", 415), ("a=1", None, 415)],
+)
+def test_what_is_no_json_is_refused_in_the_same_shape(client, data, kind, status):
+    answer = client.post("/api/cards/2/gaps", data=data, content_type=kind)
+    assert answer.status_code == status
+    assert set(answer.json) == {"code", "sentence", "field"}
+
+
+def test_a_fault_of_our_own_is_told_without_its_insides(school, monkeypatch):
+    monkeypatch.setattr("plimb.web.api.read_shop", lambda _session: 1 / 0)
+    answer = create_app(school).test_client().get("/api/shop")
+    assert (answer.status_code, answer.json["code"]) == (500, "fault")
+    assert "division" not in answer.json["sentence"]
+
+
+def test_every_refusal_of_the_core_has_a_status():
+    classes = {
+        one
+        for _name, one in inspect.getmembers(facts, inspect.isclass)
+        if issubclass(one, facts.PlimbError) and one is not facts.PlimbError
+    }
+    assert classes == set(STATUS)
+
+
+def test_what_is_typed_is_read_back_without_being_written(client):
+    seen = version(client)
+    body = {"kind": "gap", "valve": "3 IN L", "text": "5-6", "unit": "in"}
+    answer = client.post("/api/cards/2/understand", json=body).json
+    assert answer == {"words": "5 thou goes, 6 thou refuses", "verdict": "unsettled"}
+    assert version(client) == seen
+
+
+def test_an_engine_file_is_taken_in_once(client):
+    document = json.dumps(
+        {
+            "format": "plimb-engine",
+            "version": 1,
+            "engine": {
+                "name": "One lung",
+                "follower": "bucket-over",
+                "crank": {"cylinders": [{"number": 1, "fires_at": 0}]},
+                "camshafts": [{"id": "CAM"}],
+                "valves": [{"id": "IN", "cylinder": 1, "side": "intake", "camshaft": "CAM"}],
+                "spec": {"intake": {"min": 0.1, "max": 0.2}, "exhaust": {"min": 0.1, "max": 0.2}},
+                "family": {"runs": [{"from": 2, "to": 3, "step": 0.05}]},
+            },
+        }
+    )
+    body = {"label": "No. 1", "note": "", "document": document}
+    added = client.post("/api/engines", json=body)
+    assert added.status_code == 201
+    assert [e["valves"] for e in added.json["engines"] if e["label"] == "No. 1"] == [1]
+    assert client.post("/api/engines", json=body).json["field"] == "label"
+
+
+def test_the_page_is_sent_for_every_place_and_its_files_for_ever(client, tmp_path, monkeypatch):
+    (tmp_path / "assets").mkdir()
+    (tmp_path / "index.html").write_text("<title>Plimb</title>")
+    (tmp_path / "assets" / "app-1.js").write_text("1")
+    monkeypatch.setattr(page, "APP", tmp_path)
+    for place in ("/", "/cards/3/feel"):
+        with client.get(place) as answer:
+            assert b"Plimb" in answer.data
+            assert "no-cache" in answer.headers["Cache-Control"]
+            assert "default-src 'self'" in answer.headers["Content-Security-Policy"]
+    with client.get("/assets/app-1.js") as asset:
+        assert "immutable" in asset.headers["Cache-Control"]
+
+
+def test_the_document_kept_for_the_front_end_is_the_one_the_server_writes(client):
+    kept = json.loads((FRONT / "openapi.json").read_text("utf-8"))
+    assert client.get("/api/openapi.json").json == kept
+
+
+@pytest.mark.parametrize("card", [1, 2, 3])
+def test_the_answers_kept_for_the_front_ends_tests_are_the_ones_the_server_gives(client, card):
+    """To write them anew: `python scripts/answers.py`."""
+    kept = json.loads((FRONT / "answers" / f"card-{card}.json").read_text("utf-8"))
+    assert client.get(f"/api/cards/{card}").json == kept
