@@ -22,8 +22,6 @@ SHOTS = {
     "sign": ("/cards/1/sign", WIDE, "light"),
     "feel-phone": ("/cards/2/feel", PHONE, "light"),
     "choose-phone": ("/cards/3/choose", PHONE, "light"),
-    "feel-3": ("/cards/3/feel", PHONE, "dark"),
-    "feel-1": ("/cards/1/prove", PHONE, "dark"),
     "read-night": ("/cards/3/read", WIDE, "dark"),
 }
 

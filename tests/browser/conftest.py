@@ -5,8 +5,9 @@ from threading import Thread
 
 import pytest
 from playwright.sync_api import Page, sync_playwright
-from plimb.web.application import create_app
 from waitress.server import create_server
+
+from plimb.web.application import create_app
 
 AXE = Path(__file__).parents[2] / "frontend" / "node_modules" / "axe-core" / "axe.min.js"
 BENCH, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}

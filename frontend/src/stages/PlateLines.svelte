@@ -45,7 +45,7 @@
     stage === "prove" || stage === "sign" ? (valve.proof_verdict ?? valve.verdict) : valve.verdict,
   );
   /** A tall plate shows this stage's own figure large. */
-  const tall = $derived(size.height >= 84 && size.width >= 104);
+  const tall = $derived(size.height >= 70 && size.width >= 104);
   const room = $derived(Math.max(1, Math.floor((size.height - (tall ? 38 : 25)) / 17)));
   const wide = $derived(size.width >= 104);
   /** What fits, the line of this stage first of all. */

@@ -167,7 +167,7 @@
     </p>
   </footer>
   <p class="text-soft pt-3 text-sm">
-    The maker’s manual and the law of the place come before anything on this sheet. Measured with
-    the engine cold.
+    The maker’s manual and the law of the place come before anything on this sheet. The spec is for
+    a cold engine.
   </p>
 </article>
