@@ -135,32 +135,35 @@ _port = click.option(
     "--port", type=click.IntRange(1, 65535), envvar="PLIMB_PORT", default=DEFAULT_PORT
 )
 _host = click.option("--host", default="127.0.0.1")
+_json = click.option("--json", "as_json", is_flag=True, help="Say where it serves as JSON.")
 
 
 @main.command()
 @_database
 @_host
 @_port
-def serve(database: Path | None, host: str, port: int) -> None:
+@_json
+def serve(database: Path | None, host: str, port: int, as_json: bool) -> None:
     """Serve the shop's own record."""
     from plimb.web.serving import run_server, shop_database
 
-    run_server(database or shop_database("shop"), host=host, port=port)
+    run_server(database or shop_database("shop"), host=host, port=port, as_json=as_json)
 
 
 @main.command()
 @_database
 @_host
 @_port
+@_json
 @click.option("--fresh", is_flag=True, help="Throw the demo's record away and load it anew.")
-def demo(database: Path | None, host: str, port: int, fresh: bool) -> None:
+def demo(database: Path | None, host: str, port: int, as_json: bool, fresh: bool) -> None:
     """Serve the Ostrel Hill Climb School, a made-up shop to try things on."""
     from plimb.demo.load import load_demo
     from plimb.web.serving import run_server, shop_database
 
     path = database or shop_database("demo")
     load_demo(path, fresh=fresh)
-    run_server(path, host=host, port=port)
+    run_server(path, host=host, port=port, as_json=as_json)
 
 
 if __name__ == "__main__":

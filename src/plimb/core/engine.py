@@ -27,6 +27,13 @@ class Follower(StrEnum):
     OPENER_CLOSER = "opener-closer"
 
 
+class Action(StrEnum):
+    """What a clearance's shim does in an engine that closes its valves itself."""
+
+    OPEN = "open"
+    CLOSE = "close"
+
+
 POSITIONS = ("left", "front", "centre", "rear", "right")
 """Places of a valve among its twins, in the order they lie along the camshaft."""
 
@@ -58,6 +65,8 @@ class Clearance:
     camshaft: str
     spec: Spec
     family: Family
+    action: Action = Action.OPEN
+    camshaft_out: bool = True
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -73,6 +82,14 @@ class Bank:
     intake: str
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CrankMark:
+    """A mark that can be seen on the crank, at this many degrees of its turn."""
+
+    name: str
+    degrees: int
+
+
 @dataclass(frozen=True, kw_only=True)
 class Engine:
     """A whole engine, checked: every name known, none twice."""
@@ -84,6 +101,8 @@ class Engine:
     clearances: tuple[Clearance, ...]
     banks: tuple[Bank, ...]
     crank: str = "across"
+    rotation: str = "clockwise"
+    marks: tuple[CrankMark, ...] = ()
 
     def __post_init__(self) -> None:
         numbers = [cylinder.number for cylinder in self.cylinders]
@@ -108,6 +127,20 @@ class Engine:
                 )
         if set(banked) != set(numbers):
             raise BadValue("every cylinder must lie in one bank.", field="layout")
+        for number in numbers:
+            for side in Side:
+                self._check_twins(number, side)
+
+    def _check_twins(self, number: int, side: Side) -> None:
+        """Refuse more than three valves a side, or a closer without its opener."""
+        actions = [one.action for one in self.along(number, side)]
+        openers, closers = actions.count(Action.OPEN), actions.count(Action.CLOSE)
+        if openers > 3 or closers > openers:
+            raise BadValue(
+                f"cylinder {number} has {openers} opening and {closers} closing {side} "
+                "clearances; one to three valves a side, a closer only with its opener.",
+                field="engine",
+            )
 
     @cached_property
     def by_id(self) -> dict[str, Clearance]:
@@ -133,7 +166,10 @@ class Engine:
             if clearance.cylinder == cylinder and clearance.side is side
         ]
         return tuple(
-            sorted(found, key=lambda clearance: POSITIONS.index(clearance.position or "centre"))
+            sorted(
+                found,
+                key=lambda one: (POSITIONS.index(one.position or "centre"), one.action is Action.CLOSE),
+            )
         )
 
 

@@ -10,7 +10,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from plimb.core.engine import Bank, Engine, Side
+from plimb.core.engine import Action, Bank, Engine, Side
 
 BORE_RADIUS = 0.44
 _SPREAD = {1: (0.0,), 2: (-0.19, 0.19), 3: (-0.27, 0.0, 0.27)}
@@ -36,13 +36,18 @@ class Bore:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class ValveSpot:
-    """A valve head: place, radius, and the side of the bank its plate hangs on (−1 or 1)."""
+    """A valve head: place, radius, and the side of the bank its plate hangs on (−1 or 1).
+
+    A valve with two shims has two plates: the opener's by the head (`rank` 0), the closer's
+    behind it.
+    """
 
     valve: str
     u: float
     v: float
     radius: float
     plate: int
+    rank: int
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -88,20 +93,20 @@ def _draw_bank(engine: Engine, bank: Bank) -> BankDrawing:
     for place, number in enumerate(bank.cylinders):
         for side in Side:
             sign = intake_sign if side is Side.INTAKE else -intake_sign
-            twins = engine.along(number, side)
-            for clearance, spread, offset in zip(
-                twins,
-                _SPREAD[len(twins)] if twins else (),
-                _OFFSET.get(len(twins), ()),
-                strict=True,
-            ):
+            clearances = engine.along(number, side)
+            valves = sum(one.action is Action.OPEN for one in clearances)
+            for clearance in clearances:
+                rank = 0 if clearance.action is Action.OPEN else 1
+                alike = [one for one in clearances if one.action is clearance.action]
+                nth = alike.index(clearance)
                 spots.append(
                     ValveSpot(
                         valve=clearance.id,
-                        u=place + 0.5 + spread,
-                        v=sign * offset,
-                        radius=_RADIUS[side, len(twins)],
+                        u=place + 0.5 + _SPREAD[valves][nth],
+                        v=sign * _OFFSET[valves][nth],
+                        radius=_RADIUS[side, valves],
                         plate=sign,
+                        rank=rank,
                     )
                 )
                 shaft = next(s for s in engine.camshafts if s.id == clearance.camshaft)

@@ -120,7 +120,7 @@ def survey(engine: Engine, sheets: Mapping[str, Sheet], school: School, act: Act
     shafts_out = {
         engine.clearance(valve).camshaft
         for valve, sheet in found.items()
-        if _must_open(engine.clearance(valve), sheet, Act.NEAR if act is Act.ALL else act)
+        if _must_open(engine.clearance(valve), sheet, act)
     }
     valves = {
         valve: _state(engine.clearance(valve), sheet, school, act, shafts_out)

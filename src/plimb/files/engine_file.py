@@ -11,11 +11,22 @@ from typing import Annotated, Any, Literal, NoReturn
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
-from plimb.core.engine import Bank, Camshaft, Clearance, Cylinder, Engine, Follower, Side
+from plimb.core.engine import (
+    Action,
+    Bank,
+    Camshaft,
+    Clearance,
+    CrankMark,
+    Cylinder,
+    Engine,
+    Follower,
+    Side,
+)
 from plimb.core.errors import BadValue
 from plimb.core.family import Family, Run
 from plimb.core.lengths import Unit
 from plimb.core.limits import Limits, Spec
+from plimb.core.turning import USUAL_EVENTS, Events
 
 Length = Annotated[Decimal, Field(ge=0, le=1000, allow_inf_nan=False)]
 Name = Annotated[str, Field(min_length=1, max_length=40)]
@@ -32,11 +43,19 @@ class CylinderPart(_Part):
     fires_at: Annotated[int, Field(ge=0, lt=720)]
 
 
+class MarkPart(_Part):
+    """A mark on the crank, in degrees of one turn from cylinder firing at 0."""
+
+    name: Name
+    degrees: Annotated[int, Field(ge=0, lt=360)]
+
+
 class CrankPart(_Part):
     """The crankshaft: which way it turns and what hangs on it."""
 
     rotation: Literal["clockwise", "anticlockwise"] = "clockwise"
     cylinders: Annotated[list[CylinderPart], Field(min_length=1, max_length=24)]
+    marks: Annotated[list[MarkPart], Field(max_length=24)] = []
 
 
 class CamshaftPart(_Part):
@@ -54,6 +73,10 @@ class ValvePart(_Part):
     side: Side
     position: Literal["left", "right", "centre", "front", "rear"] | None = None
     camshaft: Name
+    action: Action = Action.OPEN
+    spec: SpecPart | None = None
+    family: FamilyPart | None = None
+    camshaft_out: bool | None = None
 
 
 class SpecPart(_Part):
@@ -79,6 +102,14 @@ class SpecPart(_Part):
 
 class SpecsPart(_Part):
     """Specs by side."""
+
+    intake: SpecPart
+    exhaust: SpecPart
+    closer: ClosersPart | None = None
+
+
+class ClosersPart(_Part):
+    """Specs of the closing shims by side, where an engine closes its valves itself."""
 
     intake: SpecPart
     exhaust: SpecPart
@@ -130,6 +161,41 @@ class LayoutPart(_Part):
     banks: Annotated[list[BankPart], Field(min_length=1, max_length=4)]
 
 
+Degrees = Annotated[int, Field(ge=-180, le=360)]
+
+
+class IntakeEvents(_Part):
+    """When the intake valve opens and closes."""
+
+    opens_btdc: Degrees = 20
+    closes_abdc: Degrees = 60
+
+
+class ExhaustEvents(_Part):
+    """When the exhaust valve opens and closes."""
+
+    opens_bbdc: Degrees = 60
+    closes_atdc: Degrees = 20
+
+
+class EventsPart(_Part):
+    """Cam timing in crank degrees, and how far the ramps reach beyond it."""
+
+    intake: IntakeEvents = IntakeEvents()
+    exhaust: ExhaustEvents = ExhaustEvents()
+    ramp: Annotated[int, Field(ge=0, le=90)] = 20
+
+    def to_core(self) -> Events:
+        """Return the timing as core values."""
+        return Events(
+            intake_opens_btdc=self.intake.opens_btdc,
+            intake_closes_abdc=self.intake.closes_abdc,
+            exhaust_opens_bbdc=self.exhaust.opens_bbdc,
+            exhaust_closes_atdc=self.exhaust.closes_atdc,
+            ramp=self.ramp,
+        )
+
+
 class EnginePart(_Part):
     """The `engine` object of the card and engine files."""
 
@@ -140,17 +206,27 @@ class EnginePart(_Part):
     valves: Annotated[list[ValvePart], Field(min_length=1, max_length=48)]
     spec: SpecsPart
     family: FamilyPart
+    closer_family: FamilyPart | None = None
+    camshaft_out: bool = True
     layout: LayoutPart | None = None
-    source: str | None = None
+    events: EventsPart | None = None
+    source: Annotated[str, Field(max_length=200)] | None = None
+    page: Annotated[str, Field(max_length=40)] | None = None
 
 
 class EngineFile(_Part):
     """A whole engine file."""
 
-    format: Literal["plimb-engine"]
+    format: Literal["plimb-engine", "plimb-card"]
     version: Literal[1]
     unit: Unit = Unit.MM
     engine: EnginePart
+    events: EventsPart | None = None
+
+    def timing(self) -> Events:
+        """Return the cam timing, the usual one where the file gives none."""
+        part = self.events or self.engine.events
+        return part.to_core() if part else USUAL_EVENTS
 
     def to_core(self) -> Engine:
         """Return the engine as core values.
@@ -159,11 +235,17 @@ class EngineFile(_Part):
             BadValue: Names clash or point nowhere, or a length cannot be.
         """
         part, unit = self.engine, self.unit
+        closers = part.spec.closer or part.spec
         specs = {
-            Side.INTAKE: part.spec.intake.to_core(unit),
-            Side.EXHAUST: part.spec.exhaust.to_core(unit),
+            (Action.OPEN, Side.INTAKE): part.spec.intake,
+            (Action.OPEN, Side.EXHAUST): part.spec.exhaust,
+            (Action.CLOSE, Side.INTAKE): closers.intake,
+            (Action.CLOSE, Side.EXHAUST): closers.exhaust,
         }
-        family = part.family.to_core(unit)
+        families = {
+            Action.OPEN: part.family,
+            Action.CLOSE: part.closer_family or part.family,
+        }
         cylinders = tuple(
             Cylinder(number=c.number, fires_at=c.fires_at) for c in part.crank.cylinders
         )
@@ -182,8 +264,12 @@ class EngineFile(_Part):
                     side=valve.side,
                     position=valve.position,
                     camshaft=valve.camshaft,
-                    spec=specs[valve.side],
-                    family=family,
+                    spec=(valve.spec or specs[valve.action, valve.side]).to_core(unit),
+                    family=(valve.family or families[valve.action]).to_core(unit),
+                    action=valve.action,
+                    camshaft_out=part.camshaft_out
+                    if valve.camshaft_out is None
+                    else valve.camshaft_out,
                 )
                 for valve in part.valves
             ),
@@ -192,6 +278,8 @@ class EngineFile(_Part):
                 for bank in layout.banks
             ),
             crank=layout.crank,
+            rotation=part.crank.rotation,
+            marks=tuple(CrankMark(name=m.name, degrees=m.degrees) for m in part.crank.marks),
         )
 
 

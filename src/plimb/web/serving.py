@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import gc
+import json
 import socket
 from pathlib import Path
 
@@ -19,7 +20,7 @@ def shop_database(name: str) -> Path:
     return user_data_path("plimb", appauthor=False) / f"{name}.sqlite3"
 
 
-def run_server(path: Path, *, host: str, port: int) -> None:
+def run_server(path: Path, *, host: str, port: int, as_json: bool = False) -> None:
     """Serve the record until stopped.
 
     Raises:
@@ -36,6 +37,8 @@ def run_server(path: Path, *, host: str, port: int) -> None:
                 field="port",
             ) from None
     app = create_app(Database(path))
-    print(f"Plimb is ready at http://{host}:{port} (record: {path.name}). Stop with Ctrl-C.")
+    place = f"http://{host}:{port}"
+    ready = f"Plimb is ready at {place} (record: {path.name}). Stop with Ctrl-C."
+    print(json.dumps({"url": place, "record": str(path)}) if as_json else ready, flush=True)
     gc.freeze()
     waitress.serve(app, host=host, port=port, threads=8, _quiet=True)

@@ -1,0 +1,193 @@
+"""An engine to start from: the file of a common layout, to be corrected by hand."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+from typing import Any
+
+from plimb.core.engine import Follower, Side
+from plimb.core.errors import BadValue
+
+
+class Layout(StrEnum):
+    """The layouts an engine editor starts from."""
+
+    SINGLE = "single"
+    PARALLEL_TWIN = "parallel-twin"
+    V_TWIN = "v-twin"
+    L_TWIN = "l-twin"
+    TRIPLE = "triple"
+    INLINE_FOUR = "inline-four"
+    V_FOUR = "v-four"
+    FLAT_FOUR = "flat-four"
+    STRAIGHT_SIX = "straight-six"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Start:
+    """What an engine is, in a few words. `angle` is the crank offset of a parallel twin, or
+    the angle between the cylinders of a V or L."""
+
+    layout: Layout
+    valves: int = 4
+    camshafts: int = 2
+    follower: Follower = Follower.BUCKET_UNDER
+    angle: int | None = None
+    reversed_head: bool = False
+    crank_along: bool = False
+
+
+_ANGLES = {
+    Layout.PARALLEL_TWIN: (270, (180, 270, 360)),
+    Layout.V_TWIN: (90, (60, 75, 90)),
+    Layout.L_TWIN: (90, (90,)),
+}
+_POSITIONS = {1: ("",), 2: ("left", "right"), 3: ("left", "centre", "right")}
+_ENDWISE = {"left": "front", "right": "rear"}
+_LETTERS = {"left": "L", "right": "R", "centre": "C", "front": "F", "rear": "R", "": ""}
+_SIDES = {2: (1, 1), 3: (2, 1), 4: (2, 2), 5: (3, 2)}
+
+
+def starting_point(start: Start) -> dict[str, Any]:
+    """Return an engine file for the layout, with a spec and sizes still to be corrected.
+
+    Firing angles are the usual ones of each layout (common practice).
+
+    Raises:
+        BadValue: The layout is not met with so many valves, camshafts or that angle.
+    """
+    if start.valves not in _SIDES:
+        raise BadValue("valves a cylinder: 2, 3, 4 or 5.", field="valves")
+    if start.camshafts not in (1, 2):
+        raise BadValue("camshafts a bank: 1 or 2.", field="camshafts")
+    usual, allowed = _ANGLES.get(start.layout, (0, (0,)))
+    angle = usual if start.angle is None else start.angle
+    if start.layout in _ANGLES and angle not in allowed:
+        raise BadValue(
+            f"angle of a {start.layout}: {', '.join(map(str, allowed))} degrees.", field="angle"
+        )
+    fires = _firing(start.layout, angle)
+    along = start.crank_along or start.layout is Layout.FLAT_FOUR
+    banks = _banks(start.layout, list(fires), along)
+    if start.reversed_head:
+        flipped = {"front": "rear", "rear": "front", "left": "right", "right": "left"}
+        banks = [{**bank, "intake": flipped[bank["intake"]]} for bank in banks]
+    return {
+        "format": "plimb-engine",
+        "version": 1,
+        "unit": "mm",
+        "engine": {
+            "name": f"New {start.layout.replace('-', ' ')}",
+            "source": "",
+            "page": "",
+            "follower": start.follower.value,
+            "camshaft_out": start.follower not in (Follower.BUCKET_OVER, Follower.FINGER),
+            "crank": {
+                "rotation": "clockwise",
+                "cylinders": [{"number": n, "fires_at": fires[n]} for n in sorted(fires)],
+                "marks": [],
+            },
+            "camshafts": _camshafts(banks, start.camshafts),
+            "valves": _valves(start, banks, along),
+            "spec": {
+                "intake": {"min": 0.15, "max": 0.20},
+                "exhaust": {"min": 0.20, "max": 0.25},
+            },
+            "family": {"diameter": 9, "runs": [{"from": 1.2, "to": 3.5, "step": 0.05}]},
+            "layout": {"crank": "along" if along else "across", "banks": banks},
+            "events": {
+                "intake": {"opens_btdc": 20, "closes_abdc": 60},
+                "exhaust": {"opens_bbdc": 60, "closes_atdc": 20},
+                "ramp": 20,
+            },
+        },
+    }
+
+
+def _firing(layout: Layout, angle: int) -> dict[int, int]:
+    """Return the firing angle of each cylinder."""
+    order: dict[Layout, tuple[int, ...]] = {
+        Layout.SINGLE: (1,),
+        Layout.TRIPLE: (1, 2, 3),
+        Layout.INLINE_FOUR: (1, 3, 4, 2),
+        Layout.FLAT_FOUR: (1, 3, 2, 4),
+        Layout.STRAIGHT_SIX: (1, 5, 3, 6, 2, 4),
+    }
+    if layout is Layout.PARALLEL_TWIN:
+        return {1: 0, 2: angle}
+    if layout in (Layout.V_TWIN, Layout.L_TWIN):
+        return {1: 0, 2: 360 - angle}
+    if layout is Layout.V_FOUR:
+        return {1: 0, 3: 180, 2: 450, 4: 630}
+    even = order[layout]
+    return {number: place * 720 // len(even) for place, number in enumerate(even)}
+
+
+def _banks(layout: Layout, numbers: list[int], along: bool) -> list[dict[str, Any]]:
+    """Return the banks, the foremost (or leftmost) first."""
+    if layout is Layout.FLAT_FOUR:
+        return [
+            {"id": "left", "cylinders": [2, 4], "intake": "right"},
+            {"id": "right", "cylinders": [1, 3], "intake": "left"},
+        ]
+    if layout is Layout.V_FOUR:
+        pairs = (("front", [2, 4]), ("rear", [1, 3]))
+    elif layout in (Layout.V_TWIN, Layout.L_TWIN):
+        names = ("front", "rear") if layout is Layout.V_TWIN else ("horizontal", "vertical")
+        pairs = ((names[0], [1]), (names[1], [2]))
+    else:
+        side = "right" if along else "rear"
+        return [{"id": "head", "cylinders": sorted(numbers), "intake": side}]
+    near, far = ("right", "left") if along else ("rear", "front")
+    return [
+        {"id": name, "cylinders": cylinders, "intake": intake}
+        for (name, cylinders), intake in zip(pairs, (near, far), strict=True)
+    ]
+
+
+def _camshafts(banks: list[dict[str, Any]], count: int) -> list[dict[str, Any]]:
+    several = len(banks) > 1
+    shafts: list[dict[str, Any]] = []
+    for bank in banks:
+        prefix = f"{bank['id']} " if several else ""
+        if count == 1:
+            shafts.append({"id": f"{prefix}CAM"})
+        else:
+            shafts += [
+                {"id": f"{prefix}IN", "side": "intake"},
+                {"id": f"{prefix}EX", "side": "exhaust"},
+            ]
+    return shafts
+
+
+def _valves(start: Start, banks: list[dict[str, Any]], along: bool) -> list[dict[str, Any]]:
+    many = sum(len(bank["cylinders"]) for bank in banks) > 1
+    prefix = {c: f"{bank['id']} " for bank in banks for c in bank["cylinders"]}
+    twice = start.follower is Follower.OPENER_CLOSER
+    valves: list[dict[str, Any]] = []
+    for number in sorted(prefix):
+        for side, count in zip(Side, _SIDES[start.valves], strict=True):
+            letters = "IN" if side is Side.INTAKE else "EX"
+            for across in _POSITIONS[count]:
+                position = _ENDWISE.get(across, across) if along else across
+                name = " ".join(
+                    part
+                    for part in (str(number) if many else "", letters, _LETTERS[position])
+                    if part
+                )
+                shaft = letters if start.camshafts == 2 else "CAM"
+                valve = {
+                    "id": name,
+                    "cylinder": number,
+                    "side": side.value,
+                    "camshaft": (prefix[number] if len(banks) > 1 else "") + shaft,
+                }
+                if position:
+                    valve["position"] = position
+                if twice:
+                    valves.append({**valve, "id": f"{name} op", "action": "open"})
+                    valves.append({**valve, "id": f"{name} cl", "action": "close"})
+                else:
+                    valves.append(valve)
+    return valves
