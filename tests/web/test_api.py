@@ -156,7 +156,11 @@ def test_what_is_typed_is_read_back_without_being_written(client):
     seen = version(client)
     body = {"kind": "gap", "valve": "3 IN L", "text": "5-6", "unit": "in"}
     answer = client.post("/api/cards/2/understand", json=body).json
-    assert answer == {"words": "5 thou goes, 6 thou refuses", "verdict": "unsettled"}
+    assert answer == {
+        "words": "5 thou goes, 6 thou refuses",
+        "verdict": "unsettled",
+        "next_blade": None,
+    }
     assert version(client) == seen
 
 

@@ -4,6 +4,40 @@
  */
 
 export interface paths {
+    "/api/blade-sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a feeler set to the shop. */
+        post: operations["post_measuring_add_blade_set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blade-sets/{set_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a feeler set as it now is: blades added, measured, bent or broken. */
+        put: operations["put_measuring_change_blade_set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards": {
         parameters: {
             query?: never;
@@ -55,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/conditions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note how cold the engine is. */
+        put: operations["put_measuring_note_conditions"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/gaps": {
         parameters: {
             query?: never;
@@ -72,6 +123,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Answer what was asked about a reading: it is so. */
+        post: operations["post_measuring_keep_reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/method": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Choose how the engine is turned and which feeler set is used. */
+        put: operations["put_measuring_set_method"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/next-blade": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say which blade to try next on a valve, and the verdict once it is settled. */
+        post: operations["post_measuring_ask_next_blade"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/pieces": {
         parameters: {
             query?: never;
@@ -83,6 +185,23 @@ export interface paths {
         put?: never;
         /** Write down the shim that came out of a valve. */
         post: operations["post_api_write_piece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/safety": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Tick one line of the safety list, or take the tick back. */
+        put: operations["put_measuring_see_to"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -123,6 +242,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/tray": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note what came off, in order, and where each fastener lies. */
+        put: operations["put_measuring_lay_out_tray"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/understand": {
         parameters: {
             query?: never;
@@ -150,7 +286,59 @@ export interface paths {
         get?: never;
         put?: never;
         /** Take an engine file into the shop's care. */
-        post: operations["post_api_add_engine"];
+        post: operations["post_engines_add_engine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Draw and turn an engine file that is being edited; nothing is saved. */
+        post: operations["post_engines_draw_draft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Return an engine to start from, drawn and turned; nothing is saved. */
+        post: operations["post_engines_start_engine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{engine_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return an engine with its file. */
+        get: operations["get_engines_get_engine"];
+        /** Correct what an engine is; cards keep the revision they were opened with. */
+        put: operations["put_engines_change_engine"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -182,7 +370,7 @@ export interface paths {
             cookie?: never;
         };
         /** Return the shop with its engines and its cards, newest first. */
-        get: operations["get_api_get_shop"];
+        get: operations["get_api_getshop_as_it_stands"];
         put?: never;
         post?: never;
         delete?: never;
@@ -202,11 +390,27 @@ export interface components {
          */
         Act: "out" | "near" | "all";
         /**
+         * Action
+         * @description What a clearance's shim does in an engine that closes its valves itself.
+         * @enum {string}
+         */
+        Action: "open" | "close";
+        /**
          * Aim
          * @description Where in the range a changed valve should end (schools of the trade).
          * @enum {string}
          */
         Aim: "loose" | "middle" | "tight" | "maker" | "least";
+        /**
+         * AskedOut
+         * @description What to try next on a valve, and the verdict if that is settled.
+         */
+        AskedOut: {
+            next_blade: components["schemas"]["TryOut"] | null;
+            /** Reading */
+            reading: string | null;
+            verdict: components["schemas"]["Verdict"] | null;
+        };
         /**
          * BankOut
          * @description One bank of the drawing, in bore pitches.
@@ -238,6 +442,62 @@ export interface components {
             v: number;
         };
         /**
+         * BladeOut
+         * @description One blade of a set; `typed` is how it is written in a reading.
+         */
+        BladeOut: {
+            marked: components["schemas"]["LengthOut"];
+            measured: components["schemas"]["LengthOut"] | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "sound" | "bent" | "broken";
+            /** Typed */
+            typed: string;
+        };
+        /**
+         * BladePart
+         * @description One blade of a set, as typed in millimetres.
+         */
+        BladePart: {
+            /** Marked */
+            marked: string;
+            /** Measured */
+            measured: string | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "sound" | "bent" | "broken";
+        };
+        /**
+         * BladeSetIn
+         * @description A feeler set.
+         */
+        BladeSetIn: {
+            /** Blades */
+            blades: components["schemas"]["BladePart"][];
+            /** Name */
+            name: string;
+            /** Stacking */
+            stacking: boolean;
+        };
+        /**
+         * BladeSetOut
+         * @description A feeler set of the shop.
+         */
+        BladeSetOut: {
+            /** Blades */
+            blades: components["schemas"]["BladeOut"][];
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Stacking */
+            stacking: boolean;
+        };
+        /**
          * BoreOut
          * @description A cylinder bore on the drawing.
          */
@@ -256,6 +516,11 @@ export interface components {
             distance_km: number | null;
             /** Engine Id */
             engine_id: number;
+            /**
+             * Hours
+             * @default null
+             */
+            hours: number | null;
             /** Opened By */
             opened_by: string;
             /** Reason */
@@ -302,11 +567,15 @@ export interface components {
             act: components["schemas"]["Act"];
             aim: components["schemas"]["Aim"];
             at: components["schemas"]["Stage"];
+            blade_set: components["schemas"]["BladeSetOut"] | null;
+            conditions: components["schemas"]["ConditionsOut"];
             /** Distance Km */
             distance_km: number | null;
             drawing: components["schemas"]["DrawingOut"];
             /** Engine */
             engine: string;
+            /** Hours */
+            hours: number | null;
             /** Id */
             id: number;
             /** Label */
@@ -324,6 +593,8 @@ export interface components {
             /** Remarks */
             remarks: string | null;
             rounding: components["schemas"]["Rounding"];
+            /** Safety */
+            safety: components["schemas"]["SafetyOut"][];
             /** Signed At */
             signed_at: string | null;
             /** Signed By */
@@ -332,6 +603,9 @@ export interface components {
             source: string | null;
             /** Todo */
             todo: components["schemas"]["TodoOut"][];
+            /** Tray */
+            tray: components["schemas"]["PartOut"][];
+            turning: components["schemas"]["TurnOut"];
             /** Valves */
             valves: components["schemas"]["ValveOut"][];
             /** Version */
@@ -352,6 +626,58 @@ export interface components {
             version: number;
         };
         /**
+         * ConditionsIn
+         * @description How cold the engine is: hours since the last run, degrees Celsius, and why if warm.
+         */
+        ConditionsIn: {
+            /** Key */
+            key: string;
+            /** Reason */
+            reason: string;
+            /** Rested Hours */
+            rested_hours: string | null;
+            /** Temperature C */
+            temperature_c: string | null;
+            /** Version */
+            version: number;
+        };
+        /**
+         * ConditionsOut
+         * @description How cold the engine is, and why that is not cold enough.
+         */
+        ConditionsOut: {
+            /** Reason */
+            reason: string;
+            /** Rested Hours */
+            rested_hours: string | null;
+            /** Temperature C */
+            temperature_c: string | null;
+            /** Warm */
+            warm: boolean;
+            /** Warnings */
+            warnings: string[];
+        };
+        /**
+         * DraftIn
+         * @description An engine file that is being edited.
+         */
+        DraftIn: {
+            /** Document */
+            document: string;
+        };
+        /**
+         * DraftOut
+         * @description An engine file being edited, drawn and turned.
+         */
+        DraftOut: {
+            /** Document */
+            document: string;
+            drawing: components["schemas"]["DrawingOut"];
+            turning: components["schemas"]["TurnOut"];
+            /** Valves */
+            valves: string[];
+        };
+        /**
          * DrawingOut
          * @description The head from above; `crank` lies across or along the machine.
          */
@@ -365,6 +691,20 @@ export interface components {
              * @enum {string}
              */
             crank: "across" | "along";
+        };
+        /**
+         * EngineChangeIn
+         * @description An engine as corrected; `revision` is the one the sender saw.
+         */
+        EngineChangeIn: {
+            /** Document */
+            document: string;
+            /** Label */
+            label: string;
+            /** Note */
+            note: string;
+            /** Revision */
+            revision: number;
         };
         /**
          * EngineIn
@@ -394,8 +734,28 @@ export interface components {
             name: string;
             /** Note */
             note: string;
+            /** Revision */
+            revision: number;
             /** Valves */
             valves: number;
+        };
+        /**
+         * EngineOut
+         * @description An engine with its file, to look at and to correct.
+         */
+        EngineOut: {
+            /** Document */
+            document: string;
+            drawing: components["schemas"]["DrawingOut"];
+            /** Id */
+            id: number;
+            /** Label */
+            label: string;
+            /** Note */
+            note: string;
+            /** Revision */
+            revision: number;
+            turning: components["schemas"]["TurnOut"];
         };
         /**
          * FittedOut
@@ -410,6 +770,12 @@ export interface components {
             thickness: components["schemas"]["LengthOut"];
         };
         /**
+         * Follower
+         * @description Where the shim sits.
+         * @enum {string}
+         */
+        Follower: "bucket-under" | "bucket-over" | "finger" | "opener-closer";
+        /**
          * GapIn
          * @description A gap as typed; empty text strikes the standing one out.
          */
@@ -421,6 +787,11 @@ export interface components {
              * @enum {string}
              */
             purpose: "found" | "proof";
+            /**
+             * Repeats
+             * @default false
+             */
+            repeats: boolean;
             /** Text */
             text: string;
             unit: components["schemas"]["Unit"];
@@ -460,6 +831,54 @@ export interface components {
             version: string;
         };
         /**
+         * KeptIn
+         * @description What was asked about a reading is answered: it is so.
+         */
+        KeptIn: {
+            /** Key */
+            key: string;
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "found" | "proof";
+            /** Slips */
+            slips: string[];
+            /** Valve */
+            valve: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * LaneOut
+         * @description One cylinder's one side over the cycle: when its valves are lifted, in crank degrees.
+         */
+        LaneOut: {
+            /** Closes */
+            closes: number;
+            /** Cylinder */
+            cylinder: number;
+            /** Fires At */
+            fires_at: number;
+            /** Lift From */
+            lift_from: number;
+            /** Lift To */
+            lift_to: number;
+            /** Opens */
+            opens: number;
+            /** Peak */
+            peak: number;
+            side: components["schemas"]["Side"];
+            /** Valves */
+            valves: string[];
+        };
+        /**
+         * Layout
+         * @description The layouts an engine editor starts from.
+         * @enum {string}
+         */
+        Layout: "single" | "parallel-twin" | "v-twin" | "l-twin" | "triple" | "inline-four" | "v-four" | "flat-four" | "straight-six";
+        /**
          * LengthOut
          * @description A length: integer nanometres, and as read in mm and in thou.
          */
@@ -472,11 +891,78 @@ export interface components {
             thou: string;
         };
         /**
+         * LobeOut
+         * @description Where a valve's lobe points at a stop, in cam degrees past its follower.
+         */
+        LobeOut: {
+            /** Degrees */
+            degrees: number;
+            /** Valve */
+            valve: string;
+        };
+        /**
+         * Method
+         * @description The two schools: by the crank's marks, or lobe by lobe.
+         * @enum {string}
+         */
+        Method: "marks" | "lobe";
+        /**
+         * MethodIn
+         * @description How the engine is turned, and which feeler set is used.
+         */
+        MethodIn: {
+            /** Blade Set Id */
+            blade_set_id: number | null;
+            /** Key */
+            key: string;
+            method: components["schemas"]["Method"];
+            /** Version */
+            version: number;
+        };
+        /**
          * Need
          * @description What a valve asks for next.
          * @enum {string}
          */
         Need: "measure" | "finer" | "leave" | "open";
+        /**
+         * NextBladeIn
+         * @description What trying blades on a valve has told so far.
+         */
+        NextBladeIn: {
+            /** Fine */
+            fine: boolean;
+            /** Goes Nm */
+            goes_nm: number | null;
+            /** Refuses Nm */
+            refuses_nm: number | null;
+            /** Valve */
+            valve: string;
+        };
+        /**
+         * PartOut
+         * @description Something taken off.
+         */
+        PartOut: {
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Pockets */
+            pockets: components["schemas"]["PocketOut"][];
+        };
+        /**
+         * PartPart
+         * @description Something taken off, with its fasteners.
+         */
+        PartPart: {
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Pockets */
+            pockets: components["schemas"]["PocketPart"][];
+        };
         /**
          * PieceIn
          * @description The shim that came out, as typed; empty text strikes the standing one out.
@@ -506,6 +992,50 @@ export interface components {
             typed: string;
             /** Words */
             words: string;
+        };
+        /**
+         * PocketOut
+         * @description One fastener's place.
+         */
+        PocketOut: {
+            /** Count */
+            count: number;
+            /** Length */
+            length: string;
+            /** Note */
+            note: string;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+        };
+        /**
+         * PocketPart
+         * @description One fastener's place on a part's outline, 0 to 1 across and down.
+         */
+        PocketPart: {
+            /** Count */
+            count: number;
+            /** Length */
+            length: string;
+            /** Note */
+            note: string;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+        };
+        /**
+         * QuestionOut
+         * @description A reading that is asked about, and what was likely meant.
+         */
+        QuestionOut: {
+            /** Sentence */
+            sentence: string;
+            slip: components["schemas"]["Slip"];
+            suggested: components["schemas"]["LengthOut"] | null;
+            /** Suggestion */
+            suggestion: string | null;
         };
         /**
          * ReadingOut
@@ -539,6 +1069,34 @@ export interface components {
          */
         Rounding: "nearest" | "thinner" | "thicker" | "chance";
         /**
+         * SafetyIn
+         * @description One line of the safety list, ticked or not.
+         */
+        SafetyIn: {
+            /** Done */
+            done: boolean;
+            /** Item */
+            item: string;
+            /** Key */
+            key: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * SafetyOut
+         * @description One line of the safety list.
+         */
+        SafetyOut: {
+            /** Caution */
+            caution: string;
+            /** Does */
+            does: string;
+            /** Done */
+            done: boolean;
+            /** Id */
+            id: string;
+        };
+        /**
          * SchoolIn
          * @description Which way this card leans and which valves it sets.
          */
@@ -556,6 +1114,8 @@ export interface components {
          * @description The shop, its engines and its cards.
          */
         ShopOut: {
+            /** Blade Sets */
+            blade_sets: components["schemas"]["BladeSetOut"][];
             /** Cards */
             cards: components["schemas"]["CardLineOut"][];
             /** Engines */
@@ -586,6 +1146,12 @@ export interface components {
             version: number;
         };
         /**
+         * Slip
+         * @description What may have gone wrong.
+         * @enum {string}
+         */
+        Slip: "tenfold" | "unit" | "other_side" | "overlap" | "twins" | "stuck" | "loosened" | "jump" | "warm";
+        /**
          * SpecOut
          * @description The maker's ranges of one valve.
          */
@@ -604,6 +1170,8 @@ export interface components {
             plate: number;
             /** Radius */
             radius: number;
+            /** Rank */
+            rank: number;
             /** U */
             u: number;
             /** V */
@@ -616,7 +1184,43 @@ export interface components {
          * @description The stages of a card, in the order of work.
          * @enum {string}
          */
-        Stage: "feel" | "read" | "choose" | "prove" | "sign";
+        Stage: "ready" | "turn" | "feel" | "read" | "choose" | "prove" | "sign";
+        /**
+         * StartIn
+         * @description A layout to start an engine from.
+         */
+        StartIn: {
+            /** Angle */
+            angle: number | null;
+            /** Camshafts */
+            camshafts: number;
+            /** Crank Along */
+            crank_along: boolean;
+            follower: components["schemas"]["Follower"];
+            layout: components["schemas"]["Layout"];
+            /** Reversed Head */
+            reversed_head: boolean;
+            /** Valves */
+            valves: number;
+        };
+        /**
+         * StopOut
+         * @description One angle to turn to, and what is measured there.
+         */
+        StopOut: {
+            /** Degrees */
+            degrees: number;
+            /** Lobes */
+            lobes: components["schemas"]["LobeOut"][];
+            /** Margin */
+            margin: number;
+            /** Mark */
+            mark: string | null;
+            /** Narrow */
+            narrow: boolean;
+            /** Valves */
+            valves: string[];
+        };
         /**
          * TodoOut
          * @description What one stage still waits for.
@@ -627,6 +1231,44 @@ export interface components {
             stage: components["schemas"]["Stage"];
             /** Waiting */
             waiting: string[];
+        };
+        /**
+         * TrayIn
+         * @description What came off, in order.
+         */
+        TrayIn: {
+            /** Key */
+            key: string;
+            /** Parts */
+            parts: components["schemas"]["PartPart"][];
+            /** Version */
+            version: number;
+        };
+        /**
+         * TryOut
+         * @description A blade, or two together, to try: how it is typed, and its thickness.
+         */
+        TryOut: {
+            /** Blades */
+            blades: components["schemas"]["LengthOut"][];
+            thickness: components["schemas"]["LengthOut"];
+            /** Typed */
+            typed: string;
+        };
+        /**
+         * TurnOut
+         * @description Where to turn to, and the whole cycle to see why.
+         */
+        TurnOut: {
+            /** Lanes */
+            lanes: components["schemas"]["LaneOut"][];
+            method: components["schemas"]["Method"];
+            /** Rotation */
+            rotation: string;
+            /** Stops */
+            stops: components["schemas"]["StopOut"][];
+            /** Turning */
+            turning: number;
         };
         /**
          * UnderstandIn
@@ -655,6 +1297,7 @@ export interface components {
          * @description One valve as it stands: each line that its plate carries.
          */
         ValveOut: {
+            action: components["schemas"]["Action"];
             as_left: components["schemas"]["GapOut"] | null;
             /** Camshaft */
             camshaft: string;
@@ -666,6 +1309,8 @@ export interface components {
             /** Near Edge */
             near_edge: boolean;
             need: components["schemas"]["Need"];
+            next_blade: components["schemas"]["TryOut"] | null;
+            next_finer: components["schemas"]["TryOut"] | null;
             piece: components["schemas"]["PieceOut"] | null;
             /** Position */
             position: string | null;
@@ -675,11 +1320,18 @@ export interface components {
             predicted_verdict: components["schemas"]["Verdict"] | null;
             proof: components["schemas"]["ReadingOut"] | null;
             proof_verdict: components["schemas"]["Verdict"] | null;
+            /** Questions */
+            questions: components["schemas"]["QuestionOut"][];
             /** Reason */
             reason: string;
+            /** Repeats */
+            repeats: components["schemas"]["GapOut"][];
             residual: components["schemas"]["LengthOut"] | null;
             side: components["schemas"]["Side"];
             spec: components["schemas"]["SpecOut"];
+            spread: components["schemas"]["LengthOut"] | null;
+            /** Stop */
+            stop: number;
             /** Touched */
             touched: boolean;
             /** Valve */
@@ -699,6 +1351,7 @@ export interface components {
          * @description What was understood, in words, and what it would say of the valve.
          */
         WordsOut: {
+            next_blade: components["schemas"]["TryOut"] | null;
             verdict: components["schemas"]["Verdict"] | null;
             /** Words */
             words: string;
@@ -736,6 +1389,128 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    post_measuring_add_blade_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BladeSetIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_measuring_change_blade_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BladeSetIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_api_open_card: {
         parameters: {
             query?: never;
@@ -916,6 +1691,68 @@ export interface operations {
             };
         };
     };
+    put_measuring_note_conditions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConditionsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_api_write_gap: {
         parameters: {
             query?: never;
@@ -978,6 +1815,192 @@ export interface operations {
             };
         };
     };
+    post_measuring_keep_reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_measuring_set_method: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MethodIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_measuring_ask_next_blade: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NextBladeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskedOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_api_write_piece: {
         parameters: {
             query?: never;
@@ -990,6 +2013,68 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PieceIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_measuring_see_to: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SafetyIn"];
             };
         };
         responses: {
@@ -1164,6 +2249,68 @@ export interface operations {
             };
         };
     };
+    put_measuring_lay_out_tray: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_api_understand: {
         parameters: {
             query?: never;
@@ -1226,7 +2373,7 @@ export interface operations {
             };
         };
     };
-    post_api_add_engine: {
+    post_engines_add_engine: {
         parameters: {
             query?: never;
             header?: never;
@@ -1246,6 +2393,246 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_engines_draw_draft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_engines_start_engine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_engines_get_engine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_engines_change_engine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineChangeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineOut"];
                 };
             };
             /** @description Refused */
@@ -1342,7 +2729,7 @@ export interface operations {
             };
         };
     };
-    get_api_get_shop: {
+    get_api_getshop_as_it_stands: {
         parameters: {
             query?: never;
             header?: never;

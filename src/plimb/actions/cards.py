@@ -8,15 +8,18 @@ from datetime import datetime
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.views import CardView, card_view, parsed_engine
+from plimb.actions.views import CardView, card_view, conditions_of, parsed_engine
+from plimb.core.blades import Try, known_from, next_blade
 from plimb.core.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.family import check_shim
 from plimb.core.lengths import Unit, show_mm
+from plimb.core.limits import Verdict, judge
 from plimb.core.piece import Piece, parse_piece
 from plimb.core.shim import Aim, Rounding
 from plimb.core.shorthand import Reading, parse_reading
 from plimb.core.survey import Act
+from plimb.store.blades import core_set, list_blade_sets
 from plimb.store.cards import add_card, done_before, get_card, step
 from plimb.store.database import Database
 from plimb.store.engines import get_shop, newest_revision
@@ -49,6 +52,7 @@ def open_card(
     reason: str,
     distance_km: int | None,
     now: datetime,
+    hours: int | None = None,
 ) -> CardView:
     """Open a card for an engine, with the shop's own schools.
 
@@ -59,36 +63,66 @@ def open_card(
     opened_by = _required(opened_by, "opened_by", "Write who does the work.")
     reason = _required(reason, "reason", "Write why the engine is checked now.")
     _check_km(distance_km, "distance_km")
+    _check_km(hours, "hours", "A run lies between 0 and {} hours.")
     with database.writing() as session:
         shop = get_shop(session)
+        sets = list_blade_sets(session)
         card = add_card(
             session,
             newest_revision(session, engine_id),
             opened_by=opened_by,
             reason=reason,
             distance_km=distance_km,
+            hours=hours,
+            blade_set=sets[0] if sets else None,
             aim=Aim(shop.aim),
             rounding=Rounding(shop.rounding),
             act=Act(shop.act),
             now=now,
         )
-        return card_view(card)
+        return card_view(session, card)
 
 
-def understand_gap(database: Database, text: str, unit: Unit) -> Reading:
-    """Return what a typed gap says, without writing it down.
+def understand_gap(
+    database: Database, card_id: int, valve: str, text: str, unit: Unit
+) -> tuple[Reading, Verdict, Try | None]:
+    """Return what a typed gap says, its verdict, and the blade that would settle it.
+
+    Nothing is written down.
 
     Raises:
         BadValue: It cannot be read.
+        NotFound: There is no such card.
     """
     with database.reading() as session:
-        return parse_reading(text, unit, thinnest_nm=get_shop(session).thinnest_blade_nm)
+        card = get_card(session, card_id)
+        limits = known_valve(card, valve).spec.check
+        reading = parse_reading(text, unit, thinnest_nm=thinnest_blade(session, card))
+        blades = core_set(card.blade_set) if card.blade_set else None
+    following = next_blade(known_from(reading.gap), limits, blades) if blades else None
+    return reading, judge(reading.gap, limits), following
+
+
+def thinnest_blade(session: Session, card: CardRow) -> int:
+    """Return the thinnest blade at hand, in nanometres: what `x` says refuses."""
+    if card.blade_set:
+        return core_set(card.blade_set).usable[0].thickness_nm
+    return get_shop(session).thinnest_blade_nm
 
 
 def write_down_gap(
-    database: Database, change: Change, *, valve: str, purpose: str, text: str, unit: Unit
+    database: Database,
+    change: Change,
+    *,
+    valve: str,
+    purpose: str,
+    text: str,
+    unit: Unit,
+    repeats: bool = False,
 ) -> CardView:
     """Write down a gap (`purpose` found or proof); empty text strikes the standing one out.
+
+    A reading that `repeats` leaves the one before it standing beside it.
 
     Raises:
         BadValue: The text cannot be read or the valve is not on the engine.
@@ -96,8 +130,8 @@ def write_down_gap(
     """
 
     def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
-        _known(card, valve)
-        thinnest_nm = get_shop(session).thinnest_blade_nm
+        known_valve(card, valve)
+        thinnest_nm = thinnest_blade(session, card)
         reading = parse_reading(text, unit, thinnest_nm=thinnest_nm) if text.strip() else None
         write_gap(
             session,
@@ -107,10 +141,12 @@ def write_down_gap(
             typed=text.strip(),
             unit=unit,
             reading=reading,
+            repeats=repeats,
+            warm=conditions_of(card).warm,
             now=change.now,
         )
 
-    return _changed(database, change, f"{purpose} {valve} {text.strip()}", apply)
+    return changed(database, change, f"{purpose} {valve} {text.strip()}", apply)
 
 
 def write_down_piece(database: Database, change: Change, *, valve: str, text: str) -> CardView:
@@ -122,7 +158,7 @@ def write_down_piece(database: Database, change: Change, *, valve: str, text: st
     """
 
     def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
-        _known(card, valve)
+        known_valve(card, valve)
         piece: Piece | None = parse_piece(text) if text.strip() else None
         write_piece(
             session,
@@ -133,7 +169,7 @@ def write_down_piece(database: Database, change: Change, *, valve: str, text: st
             now=change.now,
         )
 
-    return _changed(database, change, f"piece {valve} {text.strip()}", apply)
+    return changed(database, change, f"piece {valve} {text.strip()}", apply)
 
 
 def choose_piece(
@@ -148,8 +184,8 @@ def choose_piece(
     """
 
     def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
-        clearance = _known(card, valve)
-        state = card_view(card).survey.valves[valve]
+        clearance = known_valve(card, valve)
+        state = card_view(session, card).survey.valves[valve]
         if thickness_nm is not None:
             check_shim(thickness_nm)
             if state.sheet.piece is None:
@@ -170,7 +206,7 @@ def choose_piece(
             now=change.now,
         )
 
-    return _changed(database, change, f"choose {valve} {thickness_nm}", apply)
+    return changed(database, change, f"choose {valve} {thickness_nm}", apply)
 
 
 def set_school(
@@ -185,7 +221,7 @@ def set_school(
     def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
         card.aim, card.rounding, card.act = aim, rounding, act
 
-    return _changed(database, change, f"school {aim} {rounding} {act}", apply)
+    return changed(database, change, f"school {aim} {rounding} {act}", apply)
 
 
 def sign_card(
@@ -206,8 +242,8 @@ def sign_card(
     name = _required(signed_by, "signed_by", "Write the name of who signs.")
     _check_km(next_check_km, "next_check_km")
 
-    def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
-        left = card_view(card).survey.not_in_spec
+    def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
+        left = card_view(session, card).survey.not_in_spec
         if left and not remarks.strip():
             raise NotReady(
                 f"{', '.join(left)} {'is' if len(left) == 1 else 'are'} not shown to be in spec. "
@@ -217,10 +253,10 @@ def sign_card(
         card.signed_by, card.signed_at = name, change.now
         card.remarks, card.next_check_km = remarks.strip() or None, next_check_km
 
-    return _changed(database, change, "sign", apply)
+    return changed(database, change, "sign", apply)
 
 
-def _changed(database: Database, change: Change, action: str, apply: _Apply) -> CardView:
+def changed(database: Database, change: Change, action: str, apply: _Apply) -> CardView:
     """Carry out one act in one transaction and return the card as it now stands."""
     with database.writing() as session:
         card = get_card(session, change.card_id)
@@ -235,10 +271,10 @@ def _changed(database: Database, change: Change, action: str, apply: _Apply) -> 
             )
             apply(session, card, card.rounds[-1])
             session.flush()
-        return card_view(card)
+        return card_view(session, card)
 
 
-def _known(card: CardRow, valve: str) -> Clearance:
+def known_valve(card: CardRow, valve: str) -> Clearance:
     """Return the clearance of that name on the card's engine."""
     return parsed_engine(card.revision.document)[1].clearance(valve)
 
@@ -250,6 +286,8 @@ def _required(text: str, field: str, sentence: str) -> str:
     return text.strip()
 
 
-def _check_km(km: int | None, field: str) -> None:
+def _check_km(
+    km: int | None, field: str, sentence: str = "A distance lies between 0 and {} km."
+) -> None:
     if km is not None and not 0 <= km <= FAR_KM:
-        raise BadValue(f"A distance lies between 0 and {FAR_KM} km.", field=field)
+        raise BadValue(sentence.format(FAR_KM), field=field)

@@ -4,10 +4,13 @@ from __future__ import annotations
 
 from datetime import datetime
 
-from plimb.actions.views import parsed_engine
+from sqlalchemy.orm import Session
+
+from plimb.actions.views import turning_of
 from plimb.core.errors import BadValue
+from plimb.core.turning import Method
 from plimb.store.database import Database
-from plimb.store.engines import add_engine, get_shop, list_engines
+from plimb.store.engines import add_engine, get_shop, list_engines, revise_engine
 
 
 def shop_is_empty(database: Database) -> bool:
@@ -36,10 +39,57 @@ def register_engine(
     Raises:
         BadValue: The file breaks the format, or the label is taken.
     """
+    check_engine(document, label)
+    with database.writing() as session:
+        _free_label(session, label)
+        added = add_engine(
+            session, label=label.strip(), note=note.strip(), document=document, now=now
+        )
+        return added.id
+
+
+def revise(
+    database: Database,
+    *,
+    engine_id: int,
+    seen: int,
+    label: str,
+    note: str,
+    document: str,
+    now: datetime,
+) -> None:
+    """Correct what an engine is; open and signed cards keep the revision they were opened with.
+
+    Raises:
+        BadValue: The file breaks the format, no valve can be reached, or the label is taken.
+        NotFound: There is no such engine.
+        StaleVersion: It was revised since.
+    """
+    check_engine(document, label)
+    with database.writing() as session:
+        _free_label(session, label, besides=engine_id)
+        revise_engine(
+            session,
+            engine_id,
+            seen=seen,
+            label=label.strip(),
+            note=note.strip(),
+            document=document,
+            now=now,
+        )
+
+
+def check_engine(document: str, label: str) -> None:
+    """Refuse an engine file that cannot be read or turned, or that has no label.
+
+    Raises:
+        BadValue: It is so.
+    """
     if not label.strip():
         raise BadValue("Write what the shop calls this engine.", field="label")
-    parsed_engine(document)
-    with database.writing() as session:
-        if any(engine.label == label for engine in list_engines(session)):
-            raise BadValue(f"There is an engine “{label}” already.", field="label")
-        return add_engine(session, label=label, note=note, document=document, now=now).id
+    turning_of(document, Method.MARKS)
+
+
+def _free_label(session: Session, label: str, besides: int | None = None) -> None:
+    if any(one.label == label.strip() and one.id != besides for one in list_engines(session)):
+        raise BadValue(f"There is an engine “{label.strip()}” already.", field="label")

@@ -4,18 +4,27 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from datetime import datetime
+from decimal import Decimal
 from functools import lru_cache
+from typing import Any
 
 from sqlalchemy.orm import Session
 
+from plimb.core.blades import BladeSet
 from plimb.core.engine import Engine
+from plimb.core.lengths import Unit
+from plimb.core.ready import Conditions, SafetyItem, safety_list
 from plimb.core.shim import Aim, Rounding, School
-from plimb.core.survey import Act, Survey, survey
+from plimb.core.shorthand import Reading
+from plimb.core.slips import Before, Question, questions
+from plimb.core.survey import Act, Stage, Survey, survey
+from plimb.core.turning import Events, Method, TurnPlan, order_by_plan, plan_turning
 from plimb.files.engine_file import EngineFile, read_engine
-from plimb.store.cards import get_card, list_cards
-from plimb.store.engines import get_shop, list_engines
-from plimb.store.lines import sheets, typed
-from plimb.store.models import CardRow
+from plimb.store.blades import core_set, list_blade_sets
+from plimb.store.cards import card_before, get_card, list_cards
+from plimb.store.engines import get_shop, list_engines, newest_revision
+from plimb.store.lines import kept_slips, repeated, sheets, typed
+from plimb.store.models import CardRow, EngineRow
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -25,8 +34,11 @@ class EngineLine:
     id: int
     label: str
     note: str
+    revision: int
+    document: str
     engine: Engine
-    follower: str
+    events: Events
+    turning: TurnPlan
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -42,6 +54,15 @@ class CardView:
     opened_by: str
     reason: str
     distance_km: int | None
+    hours: int | None
+    conditions: Conditions
+    method: Method
+    events: Events
+    turning: TurnPlan
+    safety: tuple[tuple[SafetyItem, bool], ...]
+    tray: tuple[dict[str, Any], ...]
+    blade_set_id: int | None
+    blades: BladeSet | None
     aim: Aim
     rounding: Rounding
     act: Act
@@ -51,6 +72,24 @@ class CardView:
     next_check_km: int | None
     survey: Survey
     typed: dict[tuple[str, str], str]
+    repeats: dict[tuple[str, str], tuple[Reading, ...]]
+    questions: dict[str, tuple[Question, ...]]
+
+    @property
+    def stage_now(self) -> Stage:
+        """The stage to work at: Ready until something is noted or measured."""
+        started = any(state.sheet.found for state in self.survey.valves.values())
+        noted = self.conditions.noted or any(done for _item, done in self.safety)
+        return self.survey.at if started or noted else Stage.READY
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BladeSetLine:
+    """One feeler set, with each blade's state."""
+
+    id: int
+    blades: BladeSet
+    states: dict[int, str]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -60,6 +99,7 @@ class ShopView:
     name: str
     engines: tuple[EngineLine, ...]
     cards: tuple[CardView, ...]
+    blade_sets: tuple[BladeSetLine, ...]
 
 
 @lru_cache(maxsize=256)
@@ -69,21 +109,51 @@ def parsed_engine(document: str) -> tuple[EngineFile, Engine]:
     return file, file.to_core()
 
 
-def card_view(card: CardRow) -> CardView:
+@lru_cache(maxsize=256)
+def turning_of(document: str, method: Method) -> TurnPlan:
+    """Return where to turn a stored engine to."""
+    file, engine = parsed_engine(document)
+    return plan_turning(engine, file.timing(), method)
+
+
+def conditions_of(card: CardRow) -> Conditions:
+    """Return how cold the engine was, as noted on the card."""
+    return Conditions(
+        rested_hours=None if card.rested_hours is None else Decimal(card.rested_hours),
+        temperature_c=None if card.temperature_c is None else Decimal(card.temperature_c),
+        reason=card.warm_reason,
+    )
+
+
+def card_view(session: Session, card: CardRow) -> CardView:
     """Return the card as it now stands."""
-    file, engine = parsed_engine(card.revision.document)
+    document = card.revision.document
+    file, engine = parsed_engine(document)
     round_ = card.rounds[-1]
     school = School(aim=Aim(card.aim), rounding=Rounding(card.rounding))
+    method = Method(card.method)
+    turning = turning_of(document, method)
+    blades = core_set(card.blade_set) if card.blade_set else None
+    seen = survey(engine, sheets(round_), school, Act(card.act), order_by_plan(engine, turning))
     return CardView(
         id=card.id,
         version=card.version,
         label=card.revision.engine.label,
         engine=engine,
-        source=file.engine.source,
+        source=" ".join(filter(None, (file.engine.source, file.engine.page))) or None,
+        events=file.timing(),
         opened_at=card.opened_at,
         opened_by=card.opened_by,
         reason=card.reason,
         distance_km=card.distance_km,
+        hours=card.hours,
+        conditions=conditions_of(card),
+        method=method,
+        turning=turning,
+        safety=tuple((item, item.id in card.seen_to) for item in safety_list(engine, method)),
+        tray=tuple(card.trays[-1].document) if card.trays else (),
+        blade_set_id=card.blade_set_id,
+        blades=blades,
         aim=Aim(card.aim),
         rounding=Rounding(card.rounding),
         act=Act(card.act),
@@ -91,9 +161,54 @@ def card_view(card: CardRow) -> CardView:
         signed_by=card.signed_by,
         remarks=card.remarks,
         next_check_km=card.next_check_km,
-        survey=survey(engine, sheets(round_), school, Act(card.act)),
+        survey=seen,
         typed=typed(round_),
+        repeats={
+            (valve, purpose): chain
+            for purpose in ("found", "proof")
+            for valve, chain in repeated(round_, purpose).items()
+        },
+        questions=_questions(session, card, engine, seen, blades),
     )
+
+
+def _questions(
+    session: Session, card: CardRow, engine: Engine, seen: Survey, blades: BladeSet | None
+) -> dict[str, tuple[Question, ...]]:
+    """Return what is worth asking about each reading as found and was not answered yet."""
+    if card.signed_at:
+        return {}
+    round_ = card.rounds[-1]
+    readings = {
+        valve: state.sheet.found for valve, state in seen.valves.items() if state.sheet.found
+    }
+    kept = kept_slips(round_, "found")
+    earlier = card_before(session, card)
+    before = _left_before(session, earlier) if earlier else {}
+    units = {gap.valve: Unit(gap.unit) for gap in round_.gaps if gap.superseded_at is None}
+    thin = [blade.thickness_nm for blade in blades.usable] if blades else []
+    asked = {}
+    for valve in readings:
+        found = questions(
+            engine,
+            valve,
+            readings,
+            unit=units.get(valve, Unit.MM),
+            before=before,
+            thin_blades_nm=thin,
+        )
+        asked[valve] = tuple(one for one in found if one.slip not in kept.get(valve, ()))
+    return asked
+
+
+def _left_before(session: Session, earlier: CardRow) -> dict[str, Before]:
+    """Return the gaps that the check before left, by valve."""
+    seen = card_view(session, earlier).survey
+    return {
+        valve: Before(gap=state.as_left.gap)
+        for valve, state in seen.valves.items()
+        if state.as_left and not state.as_left.gap.none_found
+    }
 
 
 def read_card(session: Session, card_id: int) -> CardView:
@@ -102,22 +217,46 @@ def read_card(session: Session, card_id: int) -> CardView:
     Raises:
         NotFound: There is none.
     """
-    return card_view(get_card(session, card_id))
+    return card_view(session, get_card(session, card_id))
 
 
 def read_shop(session: Session) -> ShopView:
     """Return the shop with its engines by label and its cards, newest first."""
     return ShopView(
         name=get_shop(session).name,
-        engines=tuple(
-            EngineLine(
+        engines=tuple(engine_line(row) for row in list_engines(session)),
+        cards=tuple(card_view(session, card) for card in list_cards(session)),
+        blade_sets=tuple(
+            BladeSetLine(
                 id=row.id,
-                label=row.label,
-                note=row.note,
-                engine=(engine := parsed_engine(row.revisions[-1].document)[1]),
-                follower=engine.follower,
+                blades=core_set(row),
+                states={blade.nominal_nm: blade.state for blade in row.blades},
             )
-            for row in list_engines(session)
+            for row in list_blade_sets(session)
         ),
-        cards=tuple(card_view(card) for card in list_cards(session)),
     )
+
+
+def engine_line(row: EngineRow) -> EngineLine:
+    """Return an engine as its newest revision has it."""
+    newest = row.revisions[-1]
+    file, engine = parsed_engine(newest.document)
+    return EngineLine(
+        id=row.id,
+        label=row.label,
+        note=row.note,
+        revision=newest.number,
+        document=newest.document,
+        engine=engine,
+        events=file.timing(),
+        turning=turning_of(newest.document, Method.MARKS),
+    )
+
+
+def read_engine_line(session: Session, engine_id: int) -> EngineLine:
+    """Return the engine of that number.
+
+    Raises:
+        NotFound: There is none.
+    """
+    return engine_line(newest_revision(session, engine_id).engine)

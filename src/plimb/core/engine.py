@@ -168,7 +168,10 @@ class Engine:
         return tuple(
             sorted(
                 found,
-                key=lambda one: (POSITIONS.index(one.position or "centre"), one.action is Action.CLOSE),
+                key=lambda one: (
+                    POSITIONS.index(one.position or "centre"),
+                    one.action is Action.CLOSE,
+                ),
             )
         )
 

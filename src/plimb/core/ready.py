@@ -41,6 +41,11 @@ class Conditions:
         return tuple(said)
 
     @property
+    def noted(self) -> bool:
+        """Whether anybody noted how cold the engine is."""
+        return self.rested_hours is not None or self.temperature_c is not None
+
+    @property
     def warm(self) -> bool:
         """Whether readings are to be marked as warm."""
         return bool(self.warnings)

@@ -35,6 +35,8 @@ class Need(StrEnum):
 class Stage(StrEnum):
     """The stages of a card, in the order of work."""
 
+    READY = "ready"
+    TURN = "turn"
     FEEL = "feel"
     READ = "read"
     CHOOSE = "choose"
@@ -113,9 +115,18 @@ class Survey:
     not_in_spec: tuple[str, ...]
 
 
-def survey(engine: Engine, sheets: Mapping[str, Sheet], school: School, act: Act) -> Survey:
-    """Return what every valve says and what each stage still waits for."""
-    order = measuring_order(engine)
+def survey(
+    engine: Engine,
+    sheets: Mapping[str, Sheet],
+    school: School,
+    act: Act,
+    order: tuple[str, ...] | None = None,
+) -> Survey:
+    """Return what every valve says and what each stage still waits for.
+
+    `order` is the order of measuring; without one, cylinders come as they fire.
+    """
+    order = order or measuring_order(engine)
     found = {valve: sheets.get(valve, Sheet()) for valve in order}
     shafts_out = {
         engine.clearance(valve).camshaft

@@ -7,6 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
 from datetime import datetime, timedelta
+from decimal import Decimal
 from importlib import resources
 from itertools import count
 from pathlib import Path
@@ -19,9 +20,11 @@ from plimb.actions.cards import (
     write_down_gap,
     write_down_piece,
 )
+from plimb.actions.measuring import note_conditions, save_blade_set, see_to
 from plimb.actions.shop import register_engine, rename_shop, shop_is_empty
 from plimb.actions.views import CardView
 from plimb.core.lengths import Unit, mm
+from plimb.core.ready import Conditions
 from plimb.store.database import Database
 
 SHOP = "Ostrel Hill Climb School"
@@ -33,7 +36,13 @@ ENGINES = (
     ),
     ("No. 8 · Tindle Pentad", "Gravel single, five valves; checked each season", "tindle-single"),
     ("No. 5 · Varrow Quartet", "The instructors' V-four", "varrow-v4"),
+    ("No. 11 · Corrie Offbeat", "Parallel twin, 270 degrees, for the road class", "corrie-twin"),
+    ("No. 2 · Halvern Six outfit", "Straight six with the observers' sidecar", "halvern-six"),
+    ("No. 9 · Sandrelle Elle", "L-twin that closes its own valves", "sandrelle-l-twin"),
 )
+BLADES = (3, 4, 5, 6, 7, 8, 9, 10, 13, 15, 18, 20, 23, 25, 28, 30, 33, 35, 38, 40, 45, 50)
+"""The bench set in hundredths of a millimetre; the 0.04 is bent."""
+
 LAST_SEASON = datetime(2025, 10, 18, 9, 30)
 THIS_WEEK = datetime(2026, 11, 20, 8, 40)
 
@@ -50,6 +59,13 @@ class _Bench:
         return Change(
             card_id=self.card.id, version=self.card.version, key=f"demo-{now:%H%M%S}", now=now
         )
+
+    def cold(self, rested: str, temperature: str) -> None:
+        """Note the conditions and see to the whole safety list."""
+        conditions = Conditions(rested_hours=Decimal(rested), temperature_c=Decimal(temperature))
+        self.card = note_conditions(self.database, self.change(), conditions)
+        for item, _done in self.card.safety:
+            self.card = see_to(self.database, self.change(), item=item.id, done=True)
 
     def gaps(self, purpose: str, typed: Mapping[str, str]) -> None:
         for valve, text in typed.items():
@@ -88,7 +104,14 @@ def fill(database: Database) -> None:
     """Write the school's engines and cards into an empty record."""
     rename_shop(database, SHOP)
     folder = resources.files("plimb.demo") / "engines"
-    triple, single, v_four = (
+    save_blade_set(
+        database,
+        set_id=None,
+        name="Bench set",
+        stacking=True,
+        blades={n * mm("0.01"): (None, "bent" if n == 4 else "sound") for n in BLADES},
+    )
+    triple, single, v_four, *_others = (
         register_engine(
             database,
             label=label,
@@ -137,6 +160,7 @@ def _just_opened(database: Database, engine_id: int) -> None:
         now=THIS_WEEK - timedelta(days=1),
     )
     bench = _Bench(database, card, THIS_WEEK - timedelta(days=1))
+    bench.cold("14", "9")
     bench.gaps("found", {"1 IN L": "15-18", "1 IN R": "15", "1 EX L": "28", "1 EX R": "25-28"})
 
 
@@ -150,6 +174,7 @@ def _half_way(database: Database, engine_id: int) -> None:
         now=THIS_WEEK,
     )
     bench = _Bench(database, card, THIS_WEEK)
+    bench.cold("16", "7.5")
     bench.gaps(
         "found",
         {

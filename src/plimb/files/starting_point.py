@@ -27,7 +27,8 @@ class Layout(StrEnum):
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Start:
     """What an engine is, in a few words. `angle` is the crank offset of a parallel twin, or
-    the angle between the cylinders of a V or L."""
+    the angle between the cylinders of a V or L.
+    """
 
     layout: Layout
     valves: int = 4
@@ -38,6 +39,7 @@ class Start:
     crank_along: bool = False
 
 
+MOST_CLEARANCES = 48
 _ANGLES = {
     Layout.PARALLEL_TWIN: (270, (180, 270, 360)),
     Layout.V_TWIN: (90, (60, 75, 90)),
@@ -73,6 +75,12 @@ def starting_point(start: Start) -> dict[str, Any]:
     if start.reversed_head:
         flipped = {"front": "rear", "rear": "front", "left": "right", "right": "left"}
         banks = [{**bank, "intake": flipped[bank["intake"]]} for bank in banks]
+    valves = _valves(start, banks, along)
+    if len(valves) > MOST_CLEARANCES:
+        raise BadValue(
+            f"That makes {len(valves)} clearances; an engine has at most {MOST_CLEARANCES}.",
+            field="valves",
+        )
     return {
         "format": "plimb-engine",
         "version": 1,
@@ -89,7 +97,7 @@ def starting_point(start: Start) -> dict[str, Any]:
                 "marks": [],
             },
             "camshafts": _camshafts(banks, start.camshafts),
-            "valves": _valves(start, banks, along),
+            "valves": valves,
             "spec": {
                 "intake": {"min": 0.15, "max": 0.20},
                 "exhaust": {"min": 0.20, "max": 0.25},

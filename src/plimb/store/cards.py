@@ -11,13 +11,21 @@ from sqlalchemy.orm import Session, selectinload
 from plimb.core.errors import CardSigned, NotFound, StaleVersion
 from plimb.core.shim import Aim, Rounding
 from plimb.core.survey import Act
-from plimb.store.models import CardRow, EngineRevisionRow, EventRow, RoundRow
+from plimb.store.models import (
+    BladeSetRow,
+    CardRow,
+    EngineRevisionRow,
+    EventRow,
+    RoundRow,
+)
 
 _WHOLE = (
     selectinload(CardRow.revision).selectinload(EngineRevisionRow.engine),
     selectinload(CardRow.rounds).selectinload(RoundRow.gaps),
     selectinload(CardRow.rounds).selectinload(RoundRow.pieces),
     selectinload(CardRow.rounds).selectinload(RoundRow.choices),
+    selectinload(CardRow.trays),
+    selectinload(CardRow.blade_set).selectinload(BladeSetRow.blades),
 )
 
 
@@ -40,6 +48,22 @@ def list_cards(session: Session) -> Sequence[CardRow]:
     ).all()
 
 
+def card_before(session: Session, card: CardRow) -> CardRow | None:
+    """Return the same engine's last card that was signed before this one was opened."""
+    query = (
+        select(CardRow)
+        .join(CardRow.revision)
+        .where(
+            EngineRevisionRow.engine_id == card.revision.engine_id,
+            CardRow.id != card.id,
+            CardRow.signed_at <= card.opened_at,
+        )
+        .options(*_WHOLE)
+        .order_by(CardRow.signed_at.desc())
+    )
+    return session.scalars(query).first()
+
+
 def add_card(
     session: Session,
     revision: EngineRevisionRow,
@@ -51,6 +75,8 @@ def add_card(
     rounding: Rounding,
     act: Act,
     now: datetime,
+    hours: int | None = None,
+    blade_set: BladeSetRow | None = None,
 ) -> CardRow:
     """Add an open card with its first round."""
     card = CardRow(
@@ -63,6 +89,11 @@ def add_card(
         aim=aim,
         rounding=rounding,
         act=act,
+        hours=hours,
+        warm_reason="",
+        method="marks",
+        seen_to=[],
+        blade_set=blade_set,
         rounds=[RoundRow(number=1)],
     )
     session.add(card)

@@ -8,7 +8,7 @@ from datetime import datetime
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from plimb.core.errors import NotFound
+from plimb.core.errors import NotFound, StaleVersion
 from plimb.core.lengths import mm
 from plimb.core.shim import Aim, Rounding
 from plimb.core.survey import Act
@@ -47,6 +47,35 @@ def newest_revision(session: Session, engine_id: int) -> EngineRevisionRow:
     if engine is None:
         raise NotFound(f"There is no engine number {engine_id} in this shop.", field="engine")
     return engine.revisions[-1]
+
+
+def revise_engine(
+    session: Session,
+    engine_id: int,
+    *,
+    seen: int,
+    label: str,
+    note: str,
+    document: str,
+    now: datetime,
+) -> EngineRow:
+    """Give an engine a new revision; cards that are open or signed keep theirs.
+
+    Raises:
+        NotFound: There is no engine of that number.
+        StaleVersion: It was revised since revision `seen`.
+    """
+    newest = newest_revision(session, engine_id)
+    if newest.number != seen:
+        raise StaleVersion(seen=seen, current=newest.number)
+    engine = newest.engine
+    engine.label, engine.note = label, note
+    if document != newest.document:
+        engine.revisions.append(
+            EngineRevisionRow(number=newest.number + 1, document=document, recorded_at=now)
+        )
+    session.flush()
+    return engine
 
 
 def add_engine(

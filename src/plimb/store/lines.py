@@ -57,9 +57,14 @@ def write_gap(
     typed: str,
     unit: Unit,
     reading: Reading | None,
+    repeats: bool = False,
+    warm: bool = False,
     now: datetime,
 ) -> None:
-    """Add a gap line; without a reading it strikes the standing one out."""
+    """Add a gap line; without a reading it strikes the standing one out.
+
+    One that `repeats` leaves the line before it as a reading of the same gap.
+    """
     earlier = _supersede(
         session, (gap for gap in round_.gaps if gap.purpose == purpose), valve, now
     )
@@ -77,10 +82,42 @@ def write_gap(
             high_nm=gap.high_nm if gap else None,
             open_above=gap.open_above if gap else False,
             called_nm=gap.called_nm if gap else None,
+            repeats=repeats and earlier is not None,
+            kept=[],
+            warm=warm,
             supersedes_id=earlier,
             recorded_at=now,
         )
     )
+
+
+def repeated(round_: RoundRow, purpose: str) -> dict[str, tuple[Reading, ...]]:
+    """Return for each valve all readings of the gap that stands, the newest first."""
+    lines = {gap.id: gap for gap in round_.gaps if gap.purpose == purpose}
+    chains: dict[str, tuple[Reading, ...]] = {}
+    for valve, standing in _current(lines.values()).items():
+        line, chain = standing, [_reading(standing)]
+        while line.repeats and line.supersedes_id in lines:
+            line = lines[line.supersedes_id]
+            if not line.typed:
+                break
+            chain.append(_reading(line))
+        chains[valve] = tuple(chain)
+    return chains
+
+
+def kept_slips(round_: RoundRow, purpose: str) -> dict[str, frozenset[str]]:
+    """Return for each valve the slips that were asked about and answered "it is so"."""
+    standing = _current(gap for gap in round_.gaps if gap.purpose == purpose)
+    return {valve: frozenset(line.kept) for valve, line in standing.items()}
+
+
+def keep_reading(round_: RoundRow, valve: str, purpose: str, slips: Iterable[str]) -> None:
+    """Note on the standing line which slips were asked about and answered."""
+    standing = _current(gap for gap in round_.gaps if gap.purpose == purpose)
+    if valve in standing:
+        line = standing[valve]
+        line.kept = sorted({*line.kept, *slips})
 
 
 def write_piece(

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from datetime import datetime
+from typing import Any
 
 from sqlalchemy import (
     JSON,
@@ -87,10 +88,59 @@ class CardRow(Base):
     act: Mapped[str]
     signed_at: Mapped[datetime | None]
     signed_by: Mapped[str | None]
+    hours: Mapped[int | None]
+    rested_hours: Mapped[str | None]
+    temperature_c: Mapped[str | None]
+    warm_reason: Mapped[str] = mapped_column(server_default="")
+    method: Mapped[str] = mapped_column(server_default="marks")
+    seen_to: Mapped[list[str]] = mapped_column(JSON, server_default="[]")
+    blade_set_id: Mapped[int | None] = mapped_column(ForeignKey("blade_set.id"))
     remarks: Mapped[str | None]
     next_check_km: Mapped[int | None]
     revision: Mapped[EngineRevisionRow] = relationship()
     rounds: Mapped[list[RoundRow]] = relationship(order_by="RoundRow.number")
+    trays: Mapped[list[StripTrayRow]] = relationship(order_by="StripTrayRow.id")
+    blade_set: Mapped[BladeSetRow | None] = relationship()
+
+
+class BladeSetRow(Base):
+    """A feeler set of the shop."""
+
+    __tablename__ = "blade_set"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str] = mapped_column(unique=True)
+    stacking: Mapped[bool]
+    blades: Mapped[list[BladeRow]] = relationship(
+        order_by="BladeRow.nominal_nm", cascade="all, delete-orphan"
+    )
+
+
+class BladeRow(Base):
+    """One blade: its marking, its own thickness if measured, and whether it is fit for use."""
+
+    __tablename__ = "blade"
+    __table_args__ = (
+        UniqueConstraint("blade_set_id", "nominal_nm"),
+        CheckConstraint("state IN ('sound', 'bent', 'broken')", name="state"),
+    )
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    blade_set_id: Mapped[int] = mapped_column(ForeignKey("blade_set.id"))
+    nominal_nm: Mapped[int]
+    measured_nm: Mapped[int | None]
+    state: Mapped[str]
+
+
+class StripTrayRow(Base):
+    """What came off, in order, and where its fasteners lie; the newest line stands."""
+
+    __tablename__ = "strip_tray"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
+    document: Mapped[list[dict[str, Any]]] = mapped_column(JSON)
+    recorded_at: Mapped[datetime]
 
 
 class RoundRow(Base):
@@ -125,7 +175,11 @@ _CURRENT = text("superseded_at IS NULL")
 
 
 class GapRow(_Line, Base):
-    """A gap as felt: before the work (`found`) or after it (`proof`)."""
+    """A gap as felt: before the work (`found`) or after it (`proof`).
+
+    A line that `repeats` the one it supersedes does not correct it: both are readings of
+    the same gap. `kept` names the slips that were asked about and answered "it is so".
+    """
 
     __tablename__ = "gap_reading"
     __table_args__ = (
@@ -149,6 +203,9 @@ class GapRow(_Line, Base):
     high_nm: Mapped[int | None]
     open_above: Mapped[bool]
     called_nm: Mapped[int | None]
+    repeats: Mapped[bool] = mapped_column(server_default=text("0"))
+    kept: Mapped[list[str]] = mapped_column(JSON, server_default="[]")
+    warm: Mapped[bool] = mapped_column(server_default=text("0"))
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("gap_reading.id"))
 
 

@@ -3,35 +3,52 @@
 from __future__ import annotations
 
 from datetime import datetime
+from decimal import Decimal
 
-from plimb.actions.views import CardView, ShopView
+from plimb.actions.views import CardView, EngineLine, ShopView
+from plimb.core.blades import BladeSet, Known, Try, known_from, next_blade, next_finer
+from plimb.core.engine import Engine, Side
 from plimb.core.layout import BORE_RADIUS, HeadDrawing, draw_head
-from plimb.core.lengths import Unit
+from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.piece import DISAGREES_OVER_NM, Piece
 from plimb.core.shim import Fitted, rungs
 from plimb.core.shorthand import Reading
-from plimb.core.survey import Need, ValveState
+from plimb.core.survey import Need, Stage, ValveState
+from plimb.core.turning import COMFORT, Events, Method, TurnPlan, lobe_points
 from plimb.core.working import conclusion, working
 from plimb.web.schemas import (
     BankOut,
     BarOut,
+    BladeSetOut,
     BoreOut,
     CardLineOut,
     CardOut,
+    ConditionsOut,
     DrawingOut,
     EngineLineOut,
+    EngineOut,
     FittedOut,
     GapOut,
+    LaneOut,
     LengthOut,
+    LobeOut,
+    PartOut,
     PieceOut,
+    QuestionOut,
     ReadingOut,
+    SafetyOut,
     ShopOut,
     SpecOut,
     SpotOut,
+    StopOut,
     TodoOut,
+    TryOut,
+    TurnOut,
     ValveOut,
     WorkedOutOut,
 )
+
+HUNDREDTH_NM = mm("0.01")
 
 
 def card_out(card: CardView) -> CardOut:
@@ -47,6 +64,21 @@ def card_out(card: CardView) -> CardOut:
         opened_by=card.opened_by,
         reason=card.reason,
         distance_km=card.distance_km,
+        hours=card.hours,
+        conditions=ConditionsOut(
+            rested_hours=_number(card.conditions.rested_hours),
+            temperature_c=_number(card.conditions.temperature_c),
+            reason=card.conditions.reason,
+            warm=card.conditions.warm,
+            warnings=list(card.conditions.warnings),
+        ),
+        safety=[
+            SafetyOut(id=item.id, does=item.does, caution=item.caution, done=done)
+            for item, done in card.safety
+        ],
+        tray=[PartOut.model_validate(part) for part in card.tray],
+        turning=turn_out(card.engine, card.events, card.method, card.turning),
+        blade_set=blade_set_out(card.blade_set_id or 0, card.blades) if card.blades else None,
         aim=card.aim,
         rounding=card.rounding,
         act=card.act,
@@ -57,10 +89,18 @@ def card_out(card: CardView) -> CardOut:
         drawing=drawing_out(draw_head(card.engine)),
         valves=[valve_out(seen.valves[valve], card) for valve in seen.order],
         todo=[
-            TodoOut(stage=todo.stage, applies=todo.applies, waiting=list(todo.waiting))
-            for todo in seen.todo
+            TodoOut(
+                stage=Stage.READY,
+                applies=True,
+                waiting=[item.id for item, done in card.safety if not done],
+            ),
+            TodoOut(stage=Stage.TURN, applies=True, waiting=[]),
+            *(
+                TodoOut(stage=todo.stage, applies=todo.applies, waiting=list(todo.waiting))
+                for todo in seen.todo
+            ),
         ],
-        at=seen.at,
+        at=card.stage_now,
         not_in_spec=list(seen.not_in_spec),
     )
 
@@ -68,7 +108,10 @@ def card_out(card: CardView) -> CardOut:
 def valve_out(state: ValveState, card: CardView) -> ValveOut:
     """Return one valve with every line its plate carries."""
     clearance, sheet = state.clearance, state.sheet
-    spec = clearance.spec
+    spec, blades = clearance.spec, card.blades
+    repeats = card.repeats.get((clearance.id, "found"), ())
+    best = [one.gap.best_nm for one in repeats]
+    known = known_from(sheet.found.gap) if sheet.found else Known()
 
     def reading(kind: str, value: Reading | None) -> ReadingOut | None:
         if value is None:
@@ -110,6 +153,126 @@ def valve_out(state: ValveState, card: CardView) -> ValveOut:
         was=_length(state.was_nm),
         as_left=GapOut.of(state.as_left.gap) if state.as_left else None,
         left=state.left,
+        action=clearance.action,
+        questions=[
+            QuestionOut(
+                slip=one.slip,
+                sentence=one.sentence,
+                suggestion=one.suggestion,
+                suggested=_length(one.suggested_nm),
+            )
+            for one in card.questions.get(clearance.id, ())
+        ],
+        repeats=[GapOut.of(one.gap) for one in repeats],
+        spread=_length(max(best) - min(best)) if len(best) > 1 else None,
+        next_blade=try_out(next_blade(known, spec.check, blades)) if blades else None,
+        next_finer=try_out(next_finer(known, spec.check, blades)) if blades else None,
+        stop=next(
+            place for place, stop in enumerate(card.turning.stops) if clearance.id in stop.valves
+        ),
+    )
+
+
+def try_out(one: Try | None) -> TryOut | None:
+    """Return a blade or stack to try, as it is typed in millimetres."""
+    if one is None:
+        return None
+    return TryOut(
+        typed="+".join(typed_blade(blade) for blade in one.blades),
+        blades=[LengthOut.of(blade) for blade in one.blades],
+        thickness=LengthOut.of(one.thickness_nm),
+    )
+
+
+def typed_blade(nm: int) -> str:
+    """Return how a blade is typed in millimetres: hundredths where it is whole ones."""
+    hundredths, rest = divmod(nm, HUNDREDTH_NM)
+    return show_mm(nm) if rest else str(hundredths)
+
+
+def blade_set_out(
+    set_id: int, blades: BladeSet, states: dict[int, str] | None = None
+) -> BladeSetOut:
+    """Return a feeler set; without states the blades out of use are only said to be bent."""
+    known = states or {b.nominal_nm: "sound" if b.in_use else "bent" for b in blades.blades}
+    return BladeSetOut.model_validate(
+        {
+            "id": set_id,
+            "name": blades.name,
+            "stacking": blades.stacking,
+            "blades": [
+                {
+                    "typed": typed_blade(blade.nominal_nm),
+                    "marked": LengthOut.of(blade.nominal_nm),
+                    "measured": _length(blade.measured_nm),
+                    "state": known[blade.nominal_nm],
+                }
+                for blade in blades.blades
+            ],
+        }
+    )
+
+
+def turn_out(engine: Engine, events: Events, method: Method, plan: TurnPlan) -> TurnOut:
+    """Return the stops with where each lobe points, and a lane for each cylinder's side."""
+    lanes = []
+    for cylinder in sorted(engine.cylinders, key=lambda one: one.number):
+        for side in Side:
+            valves = engine.along(cylinder.number, side)
+            if not valves:
+                continue
+            start, end = events.lift(side)
+            opens, closes = events.opening(side)
+            lanes.append(
+                LaneOut(
+                    cylinder=cylinder.number,
+                    side=side,
+                    valves=[valve.id for valve in valves],
+                    fires_at=cylinder.fires_at,
+                    lift_from=cylinder.fires_at + start,
+                    lift_to=cylinder.fires_at + end,
+                    opens=cylinder.fires_at + opens,
+                    closes=cylinder.fires_at + closes,
+                    peak=float(cylinder.fires_at + events.peak(side)),
+                )
+            )
+    return TurnOut(
+        method=method,
+        rotation=engine.rotation,
+        turning=float(plan.turning),
+        stops=[
+            StopOut(
+                degrees=float(stop.degrees),
+                mark=stop.mark,
+                valves=list(stop.valves),
+                margin=float(stop.margin),
+                narrow=stop.margin < COMFORT,
+                lobes=[
+                    LobeOut(
+                        valve=valve,
+                        degrees=float(
+                            lobe_points(engine, engine.clearance(valve), events, stop.degrees)
+                        ),
+                    )
+                    for valve in stop.valves
+                ],
+            )
+            for stop in plan.stops
+        ],
+        lanes=lanes,
+    )
+
+
+def engine_out(line: EngineLine) -> EngineOut:
+    """Return an engine with its file."""
+    return EngineOut(
+        id=line.id,
+        label=line.label,
+        note=line.note,
+        revision=line.revision,
+        document=line.document,
+        drawing=drawing_out(draw_head(line.engine)),
+        turning=turn_out(line.engine, line.events, Method.MARKS, line.turning),
     )
 
 
@@ -123,13 +286,15 @@ def shop_out(shop: ShopView) -> ShopOut:
                 label=line.label,
                 note=line.note,
                 name=line.engine.name,
-                follower=line.follower,
+                follower=line.engine.follower,
+                revision=line.revision,
                 valves=len(line.engine.clearances),
                 drawing=drawing_out(draw_head(line.engine)),
             )
             for line in shop.engines
         ],
         cards=[_card_line(card) for card in shop.cards],
+        blade_sets=[blade_set_out(line.id, line.blades, line.states) for line in shop.blade_sets],
     )
 
 
@@ -145,7 +310,7 @@ def _card_line(card: CardView) -> CardLineOut:
         signed_at=_moment(card.signed_at) if card.signed_at else None,
         signed_by=card.signed_by,
         next_check_km=card.next_check_km,
-        at=card.survey.at,
+        at=card.stage_now,
         measured=sum(state.sheet.found is not None for state in states),
         opened=sum(state.need is Need.OPEN for state in states),
         valves=len(states),
@@ -165,7 +330,12 @@ def drawing_out(drawing: HeadDrawing) -> DrawingOut:
                 bores=[BoreOut(cylinder=bore.cylinder, u=bore.u) for bore in bank.bores],
                 valves=[
                     SpotOut(
-                        valve=spot.valve, u=spot.u, v=spot.v, radius=spot.radius, plate=spot.plate
+                        valve=spot.valve,
+                        u=spot.u,
+                        v=spot.v,
+                        radius=spot.radius,
+                        plate=spot.plate,
+                        rank=spot.rank,
                     )
                     for spot in bank.valves
                 ],
@@ -227,6 +397,10 @@ def _piece_out(piece: Piece, typed: str) -> PieceOut:
 
 def _length(nm: int | None) -> LengthOut | None:
     return None if nm is None else LengthOut.of(nm)
+
+
+def _number(number: Decimal | None) -> str | None:
+    return None if number is None else f"{number:f}"
 
 
 def _moment(moment: datetime) -> str:

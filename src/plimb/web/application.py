@@ -11,7 +11,7 @@ from flask import Response
 
 from plimb import __version__
 from plimb.store.database import Database
-from plimb.web import api, errors, page, spec
+from plimb.web import api, api_engines, api_measuring, errors, page, spec
 
 Clock = Callable[[], datetime]
 
@@ -39,8 +39,8 @@ def create_app(database: Database, *, clock: Clock = utc_now) -> APIFlask:
         MAX_CONTENT_LENGTH=1_000_000,
     )
     app.extensions["plimb"] = (database, clock)
-    app.register_blueprint(api.blueprint)
-    app.register_blueprint(page.blueprint)
+    for part in (api, api_measuring, api_engines, page):
+        app.register_blueprint(part.blueprint)
     errors.init_app(app)
     spec.init_app(app)
     app.after_request(_harden)

@@ -6,12 +6,15 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from plimb.core.engine import Side
+from plimb.core.engine import Action, Follower, Side
 from plimb.core.gap import Gap
 from plimb.core.lengths import Unit, show_mm, show_thou
 from plimb.core.limits import Verdict
 from plimb.core.shim import Aim, Rounding
+from plimb.core.slips import Slip
 from plimb.core.survey import Act, Need, Stage
+from plimb.core.turning import Method
+from plimb.files.starting_point import Layout
 
 
 class _In(BaseModel):
@@ -40,6 +43,113 @@ class GapIn(ChangeIn):
     purpose: Literal["found", "proof"]
     text: Text
     unit: Annotated[Unit, Field(strict=False)]
+    repeats: bool = False
+
+
+class KeptIn(ChangeIn):
+    """What was asked about a reading is answered: it is so."""
+
+    valve: Text
+    purpose: Literal["found", "proof"]
+    slips: Annotated[list[Text], Field(max_length=20)]
+
+
+class ConditionsIn(ChangeIn):
+    """How cold the engine is: hours since the last run, degrees Celsius, and why if warm."""
+
+    rested_hours: Annotated[str, Field(max_length=12)] | None
+    temperature_c: Annotated[str, Field(max_length=12)] | None
+    reason: Annotated[str, Field(max_length=500)]
+
+
+class SafetyIn(ChangeIn):
+    """One line of the safety list, ticked or not."""
+
+    item: Text
+    done: bool
+
+
+class MethodIn(ChangeIn):
+    """How the engine is turned, and which feeler set is used."""
+
+    method: Annotated[Method, Field(strict=False)]
+    blade_set_id: int | None
+
+
+class PocketPart(_In):
+    """One fastener's place on a part's outline, 0 to 1 across and down."""
+
+    x: Annotated[float, Field(ge=0, le=1, strict=False)]
+    y: Annotated[float, Field(ge=0, le=1, strict=False)]
+    length: Annotated[str, Field(max_length=40)]
+    note: Text
+    count: Annotated[int, Field(ge=1, le=99)]
+
+
+class PartPart(_In):
+    """Something taken off, with its fasteners."""
+
+    name: Text
+    note: Text
+    pockets: Annotated[list[PocketPart], Field(max_length=60)]
+
+
+class TrayIn(ChangeIn):
+    """What came off, in order."""
+
+    parts: Annotated[list[PartPart], Field(max_length=40)]
+
+
+class NextBladeIn(_In):
+    """What trying blades on a valve has told so far."""
+
+    valve: Text
+    goes_nm: int | None
+    refuses_nm: int | None
+    fine: bool
+
+
+class BladePart(_In):
+    """One blade of a set, as typed in millimetres."""
+
+    marked: Annotated[str, Field(max_length=12)]
+    measured: Annotated[str, Field(max_length=12)] | None
+    state: Literal["sound", "bent", "broken"]
+
+
+class BladeSetIn(_In):
+    """A feeler set."""
+
+    name: Text
+    stacking: bool
+    blades: Annotated[list[BladePart], Field(max_length=80)]
+
+
+class StartIn(_In):
+    """A layout to start an engine from."""
+
+    layout: Annotated[Layout, Field(strict=False)]
+    valves: int
+    camshafts: int
+    follower: Annotated[Follower, Field(strict=False)]
+    angle: int | None
+    reversed_head: bool
+    crank_along: bool
+
+
+class DraftIn(_In):
+    """An engine file that is being edited."""
+
+    document: Annotated[str, Field(max_length=500_000)]
+
+
+class EngineChangeIn(_In):
+    """An engine as corrected; `revision` is the one the sender saw."""
+
+    revision: int
+    label: Text
+    note: Text
+    document: Annotated[str, Field(max_length=500_000)]
 
 
 class PieceIn(ChangeIn):
@@ -79,6 +189,7 @@ class CardIn(_In):
     opened_by: Text
     reason: Text
     distance_km: int | None
+    hours: int | None = None
 
 
 class UnderstandIn(_In):
@@ -159,6 +270,138 @@ class WordsOut(_Out):
 
     words: str
     verdict: Verdict | None
+    next_blade: TryOut | None
+
+
+class TryOut(_Out):
+    """A blade, or two together, to try: how it is typed, and its thickness."""
+
+    typed: str
+    blades: list[LengthOut]
+    thickness: LengthOut
+
+
+class AskedOut(_Out):
+    """What to try next on a valve, and the verdict if that is settled."""
+
+    next_blade: TryOut | None
+    verdict: Verdict | None
+    reading: str | None
+
+
+class QuestionOut(_Out):
+    """A reading that is asked about, and what was likely meant."""
+
+    slip: Slip
+    sentence: str
+    suggestion: str | None
+    suggested: LengthOut | None
+
+
+class BladeOut(_Out):
+    """One blade of a set; `typed` is how it is written in a reading."""
+
+    typed: str
+    marked: LengthOut
+    measured: LengthOut | None
+    state: Literal["sound", "bent", "broken"]
+
+
+class BladeSetOut(_Out):
+    """A feeler set of the shop."""
+
+    id: int
+    name: str
+    stacking: bool
+    blades: list[BladeOut]
+
+
+class LobeOut(_Out):
+    """Where a valve's lobe points at a stop, in cam degrees past its follower."""
+
+    valve: str
+    degrees: float
+
+
+class StopOut(_Out):
+    """One angle to turn to, and what is measured there."""
+
+    degrees: float
+    mark: str | None
+    valves: list[str]
+    margin: float
+    narrow: bool
+    lobes: list[LobeOut]
+
+
+class LaneOut(_Out):
+    """One cylinder's one side over the cycle: when its valves are lifted, in crank degrees."""
+
+    cylinder: int
+    side: Side
+    valves: list[str]
+    fires_at: int
+    lift_from: float
+    lift_to: float
+    opens: float
+    closes: float
+    peak: float
+
+
+class TurnOut(_Out):
+    """Where to turn to, and the whole cycle to see why."""
+
+    method: Method
+    rotation: str
+    turning: float
+    stops: list[StopOut]
+    lanes: list[LaneOut]
+
+
+class SafetyOut(_Out):
+    """One line of the safety list."""
+
+    id: str
+    does: str
+    caution: str
+    done: bool
+
+
+class ConditionsOut(_Out):
+    """How cold the engine is, and why that is not cold enough."""
+
+    rested_hours: str | None
+    temperature_c: str | None
+    reason: str
+    warm: bool
+    warnings: list[str]
+
+
+class PocketOut(_Out):
+    """One fastener's place."""
+
+    x: float
+    y: float
+    length: str
+    note: str
+    count: int
+
+
+class PartOut(_Out):
+    """Something taken off."""
+
+    name: str
+    note: str
+    pockets: list[PocketOut]
+
+
+class DraftOut(_Out):
+    """An engine file being edited, drawn and turned."""
+
+    document: str
+    drawing: DrawingOut
+    turning: TurnOut
+    valves: list[str]
 
 
 class ReadingOut(_Out):
@@ -244,6 +487,13 @@ class ValveOut(_Out):
     was: LengthOut | None
     as_left: GapOut | None
     left: Verdict | None
+    action: Action
+    questions: list[QuestionOut]
+    repeats: list[GapOut]
+    spread: LengthOut | None
+    next_blade: TryOut | None
+    next_finer: TryOut | None
+    stop: int
 
 
 class BoreOut(_Out):
@@ -261,6 +511,7 @@ class SpotOut(_Out):
     v: float
     radius: float
     plate: int
+    rank: int
 
 
 class BarOut(_Out):
@@ -310,6 +561,12 @@ class CardOut(_Out):
     opened_by: str
     reason: str
     distance_km: int | None
+    hours: int | None
+    conditions: ConditionsOut
+    safety: list[SafetyOut]
+    tray: list[PartOut]
+    turning: TurnOut
+    blade_set: BladeSetOut | None
     aim: Aim
     rounding: Rounding
     act: Act
@@ -351,6 +608,7 @@ class EngineLineOut(_Out):
     note: str
     name: str
     follower: str
+    revision: int
     valves: int
     drawing: DrawingOut
 
@@ -361,6 +619,19 @@ class ShopOut(_Out):
     name: str
     engines: list[EngineLineOut]
     cards: list[CardLineOut]
+    blade_sets: list[BladeSetOut]
+
+
+class EngineOut(_Out):
+    """An engine with its file, to look at and to correct."""
+
+    id: int
+    label: str
+    note: str
+    revision: int
+    document: str
+    drawing: DrawingOut
+    turning: TurnOut
 
 
 class EngineIn(_In):
