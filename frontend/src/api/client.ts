@@ -15,6 +15,13 @@ export type Fitted = Schemas["FittedOut"];
 export type Verdict = Schemas["Verdict"];
 export type Stage = Schemas["Stage"];
 export type Words = Schemas["WordsOut"];
+export type Asked = Schemas["AskedOut"];
+export type Part = Schemas["PartPart"];
+export type Turning = Schemas["TurnOut"];
+export type Lane = Schemas["LaneOut"];
+export type BladeSet = Schemas["BladeSetOut"];
+export type Draft = Schemas["DraftOut"];
+export type EngineDetail = Schemas["EngineOut"];
 export type Unit = Schemas["Unit"];
 export type School = Pick<Schemas["SchoolIn"], "aim" | "rounding" | "act">;
 

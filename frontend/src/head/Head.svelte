@@ -7,7 +7,13 @@
     arranged,
     valves,
     inHand = null,
-  }: { arranged: Arranged; valves: ReadonlyMap<string, Valve>; inHand?: string | null } = $props();
+    lit = null,
+  }: {
+    arranged: Arranged;
+    valves: ReadonlyMap<string, Valve>;
+    inHand?: string | null;
+    lit?: ReadonlySet<string> | null;
+  } = $props();
 
   /** The lobe over a valve lies across its camshaft; at rest it points away from the bucket. */
   const lobes = $derived(
@@ -49,13 +55,20 @@
   {/each}
   {#each lobes as lobe (lobe.valve)}
     {@const held = lobe.valve === inHand}
+    {@const away = lit !== null && !lit.has(lobe.valve)}
     {@const state = valves.get(lobe.valve)}
     {@const wide = lobe.r * 0.34}
     <circle
       cx={lobe.x}
       cy={lobe.y}
       r={lobe.r}
-      class={held ? "fill-now stroke-now" : "fill-sheet stroke-ink"}
+      class={held
+        ? "fill-now stroke-now"
+        : away
+          ? "fill-paper stroke-rule"
+          : lit
+            ? "fill-wash stroke-now"
+            : "fill-sheet stroke-ink"}
       stroke-width="1.5"
     />
     <rect
@@ -65,9 +78,13 @@
       height={(upright ? wide : lobe.r * 0.94) * 2}
       class={held
         ? "fill-on-now stroke-now"
-        : state?.found
-          ? "fill-ink stroke-ink"
-          : "fill-paper stroke-rule"}
+        : lit
+          ? away
+            ? "fill-rule stroke-rule"
+            : "fill-paper stroke-now"
+          : state?.found
+            ? "fill-ink stroke-ink"
+            : "fill-paper stroke-rule"}
       stroke-width="1.2"
     />
   {/each}

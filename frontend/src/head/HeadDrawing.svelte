@@ -9,6 +9,7 @@
     drawing,
     valves,
     inHand,
+    lit = null,
     plate,
     onpick,
     arranged = $bindable(null),
@@ -16,6 +17,8 @@
     drawing: Drawing;
     valves: ReadonlyMap<string, Valve>;
     inHand: string | null;
+    /** The valves that can be measured as the crank stands; null where that is not the matter. */
+    lit?: ReadonlySet<string> | null;
     plate: Snippet<[Valve, { width: number; height: number }]>;
     onpick: (valve: string) => void;
     arranged?: Arranged | null;
@@ -79,7 +82,7 @@
               stroke-width={one.valve === inHand ? 2.5 : 1}
             />
           {/each}
-          <Head arranged={laid} {valves} {inHand} />
+          <Head arranged={laid} {valves} {inHand} {lit} />
         </svg>
         <div
           class="text-soft pointer-events-none absolute flex items-center gap-1.5 text-[13px] {fronts[
@@ -96,7 +99,11 @@
               type="button"
               class="absolute border text-left {one.valve === inHand
                 ? 'border-now bg-sheet z-10 outline-2 outline-now'
-                : 'border-rule bg-sheet hover:border-ink'}"
+                : lit && !lit.has(one.valve)
+                  ? 'border-line bg-paper text-soft'
+                  : lit
+                    ? 'border-ink bg-sheet border-2'
+                    : 'border-rule bg-sheet hover:border-ink'}"
               style:left="{one.plate.x}px"
               style:top="{one.plate.y}px"
               style:width="{one.plate.width}px"

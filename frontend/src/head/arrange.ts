@@ -43,6 +43,8 @@ interface Needs {
   pitches: number;
   abreast: number;
   rows: number;
+  /** Plates one behind the other on a side: two where a valve has two shims. */
+  deep: number;
 }
 
 function needs(drawing: Drawing): Needs {
@@ -51,7 +53,9 @@ function needs(drawing: Drawing): Needs {
       bank.bores.flatMap((bore) =>
         [-1, 1].map(
           (side) =>
-            bank.valves.filter((v) => v.plate === side && Math.abs(v.u - bore.u) < 0.5).length,
+            bank.valves.filter(
+              (v) => v.plate === side && v.rank === 0 && Math.abs(v.u - bore.u) < 0.5,
+            ).length,
         ),
       ),
     ),
@@ -60,6 +64,7 @@ function needs(drawing: Drawing): Needs {
     pitches: Math.max(...drawing.banks.map((bank) => bank.length)),
     abreast,
     rows: drawing.banks.length,
+    deep: 1 + Math.max(...drawing.banks.flatMap((bank) => bank.valves.map((v) => v.rank))),
   };
 }
 
@@ -91,11 +96,11 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
   const perBank = acrossRoom / need.rows;
   const stripWanted = Math.min(pitch, perBank * (upright ? 0.34 : 0.42), 230);
   const plateAcross = Math.min(
-    Math.max((perBank - stripWanted) / 2 - GAP, upright ? 56 : TOUCH),
+    Math.max((perBank - stripWanted) / 2 / need.deep - GAP, upright ? 56 : TOUCH),
     upright ? 150 : 132,
   );
-  const strip = Math.min(pitch, Math.max(perBank - 2 * (plateAcross + GAP), 46), 230);
-  const bankDepth = strip + 2 * (plateAcross + GAP);
+  const strip = Math.min(pitch, Math.max(perBank - 2 * need.deep * (plateAcross + GAP), 46), 230);
+  const bankDepth = strip + 2 * need.deep * (plateAcross + GAP);
   const scale = Math.min(pitch, strip) * 0.96;
 
   const alongSize = need.pitches * pitch;
@@ -150,13 +155,15 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
     for (const spot of bank.valves) {
       const cylinder = Math.floor(spot.u);
       const twins = bank.valves
-        .filter((v) => v.plate === spot.plate && Math.floor(v.u) === cylinder)
+        .filter(
+          (v) => v.plate === spot.plate && v.rank === spot.rank && Math.floor(v.u) === cylinder,
+        )
         .sort((a, b) => a.u - b.u);
       const nth = twins.findIndex((v) => v.valve === spot.valve);
       const slot = nth - (twins.length - 1) / 2;
       const plateCentre = place(
         alongStart + shift + (cylinder + 0.5) * pitch + slot * (plateAlong + GAP),
-        centre + spot.plate * (strip / 2 + GAP + plateAcross / 2),
+        centre + spot.plate * (strip / 2 + (GAP + plateAcross) * (spot.rank + 1) - plateAcross / 2),
       );
       const leader = place(
         alongStart + shift + (cylinder + 0.5) * pitch + slot * (plateAlong + GAP),

@@ -4,7 +4,6 @@
   import type { Stage } from "../api/client";
   import HeadDrawing from "../head/HeadDrawing.svelte";
   import Button from "../kit/Button.svelte";
-  import TurnMark from "../kit/TurnMark.svelte";
   import { keys } from "../kit/keys.svelte";
   import { route } from "../kit/route.svelte";
   import { CardState } from "./card.svelte";
@@ -12,6 +11,9 @@
   import Feel from "./feel/Page.svelte";
   import PlateLines from "./PlateLines.svelte";
   import Prove from "./prove/Page.svelte";
+  import Ready from "./ready/Page.svelte";
+  import Cycle from "./turn/Cycle.svelte";
+  import Turn from "./turn/Page.svelte";
   import Read from "./read/Page.svelte";
   import Sign from "./sign/Page.svelte";
   import StageRail from "./StageRail.svelte";
@@ -40,6 +42,7 @@
     if (to) route.go(`/cards/${id}/${to.stage}`);
   }
 
+  $effect(() => () => card.stop());
   $effect(() =>
     keys.register([
       { key: "ArrowUp", says: "The valve above", act: () => card.move("up"), inEntry: true },
@@ -102,32 +105,61 @@
       <Button onclick={() => (card.clash = null)}>Keep what is there</Button>
     </div>
   {/if}
+  {#if card.outbox.waiting.length}
+    <p class="no-print border-now bg-wash border-b-2 px-4 py-2" role="status">
+      <b
+        >{card.outbox.waiting.length === 1
+          ? "1 entry waits"
+          : `${card.outbox.waiting.length} entries wait`}</b
+      >
+      for the server. Kept in this browser, sent as soon as it answers.
+    </p>
+  {/if}
   {#if card.stage === "sign"}
     <Sign job={card} {shop} />
+  {:else if card.stage === "ready"}
+    <Ready job={card} />
   {:else}
     <div class="flex min-h-0 flex-1 max-md:flex-col">
-      <div class="relative min-h-0 min-w-0 flex-1">
-        <HeadDrawing
-          bind:this={drawing}
-          bind:arranged={card.arranged}
-          drawing={card.card.drawing}
-          valves={card.valves}
-          inHand={card.inHand}
-          onpick={(valve) => card.pick(valve)}
-        >
-          {#snippet plate(valve, size)}
-            <PlateLines {valve} {size} stage={card.stage} draft={card.draftOf(valve.valve)} />
-          {/snippet}
-        </HeadDrawing>
-        <button
-          type="button"
-          class="border-line bg-paper hover:border-ink absolute bottom-2 left-2 flex min-h-11 max-md:hidden items-center gap-2 border px-2.5 text-sm"
-          onclick={() => drawing?.turnOn()}
-          aria-label="Turn the drawing by a quarter"
-        >
-          <TurnMark />
-          <span>turn</span>
-        </button>
+      <div class="relative flex min-h-0 min-w-0 flex-1 flex-col">
+        <div class="min-h-0 flex-1">
+          <HeadDrawing
+            bind:this={drawing}
+            bind:arranged={card.arranged}
+            drawing={card.card.drawing}
+            valves={card.valves}
+            inHand={card.stage === "turn" ? null : card.inHand}
+            lit={card.stage === "turn" ? card.lit : null}
+            onpick={(valve) => card.pick(valve)}
+          >
+            {#snippet plate(valve, size)}
+              <PlateLines
+                {valve}
+                {size}
+                stage={card.stage}
+                draft={card.draftOf(valve.valve)}
+                waits={card.outbox.of(card.stage, valve.valve)?.text ?? null}
+                turn={card.stage === "turn"
+                  ? {
+                      crank: card.crank,
+                      lanes: card.card?.turning.lanes ?? [],
+                      rests: card.lit.has(valve.valve),
+                    }
+                  : null}
+              />
+            {/snippet}
+          </HeadDrawing>
+        </div>
+        {#if card.stage === "turn"}
+          <div class="border-line h-[46%] min-h-40 border-t max-md:h-[45%]">
+            <Cycle
+              turning={card.card.turning}
+              crank={card.crank}
+              lit={card.lit}
+              onturn={(to) => (card.crank = to)}
+            />
+          </div>
+        {/if}
       </div>
       <aside
         class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[66%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:gap-1.5 max-md:p-2"
@@ -136,7 +168,8 @@
         {#if card.signed}
           <p class="border-ink border-l-4 pl-3">This card is signed; nothing on it changes.</p>
         {/if}
-        {#if card.stage === "feel"}<Feel job={card} />
+        {#if card.stage === "turn"}<Turn job={card} />
+        {:else if card.stage === "feel"}<Feel job={card} />
         {:else if card.stage === "read"}<Read job={card} />
         {:else if card.stage === "choose"}<Choose job={card} />
         {:else}<Prove job={card} />{/if}

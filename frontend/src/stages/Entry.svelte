@@ -1,13 +1,25 @@
 <script lang="ts">
   /** The valve in hand and the one field for what the blade or the micrometer says. */
-  import { untrack } from "svelte";
+  import { type Snippet, untrack } from "svelte";
   import GapMark from "../kit/GapMark.svelte";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
   import { preferences } from "../kit/preferences.svelte";
   import type { CardState } from "./card.svelte";
   import Keypad from "./Keypad.svelte";
 
-  let { job, what, hint }: { job: CardState; what: string; hint: string } = $props();
+  let {
+    job,
+    what,
+    hint,
+    keypad = true,
+    children,
+  }: {
+    job: CardState;
+    what: string;
+    hint: string;
+    keypad?: boolean;
+    children?: Snippet;
+  } = $props();
 
   let field = $state<HTMLInputElement>();
   const reading = $derived(job.stage === "feel" || job.stage === "prove");
@@ -39,6 +51,9 @@
     if (event.key === "Enter") {
       event.preventDefault();
       void job.write();
+    } else if (event.key === "y" && !job.draft && job.questions.some((one) => one.suggestion)) {
+      event.preventDefault();
+      void job.accept();
     } else if (event.key === "Backspace" && !job.draft && job.correct()) {
       event.preventDefault();
       requestAnimationFrame(() => field?.select());
@@ -117,7 +132,8 @@
       <span class="text-soft">{hint}</span>
     {/if}
   </div>
-  {#if !job.signed}
+  {#if !job.signed && children}{@render children()}{/if}
+  {#if !job.signed && keypad}
     <Keypad
       extra={reading ? gapKeys : pieceKeys}
       onkey={type}

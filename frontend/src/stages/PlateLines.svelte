@@ -1,6 +1,7 @@
 <script lang="ts">
   /** A valve's plate: each stage adds its line, as pencil lines add up on a sheet. */
-  import type { Stage, Valve } from "../api/client";
+  import type { Lane, Stage, Valve } from "../api/client";
+  import LobeDial from "./turn/LobeDial.svelte";
   import GapMark from "../kit/GapMark.svelte";
   import { preferences } from "../kit/preferences.svelte";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
@@ -10,12 +11,23 @@
     size,
     stage,
     draft,
+    waits = null,
+    turn = null,
   }: {
     valve: Valve;
     size: { width: number; height: number };
     stage: Stage;
     draft: string;
+    /** Written here and not taken by the server yet. */
+    waits?: string | null;
+    turn?: { crank: number; lanes: Lane[]; rests: boolean } | null;
   } = $props();
+
+  /** How far the lobe has turned past its follower, in cam degrees. */
+  const lobe = $derived.by(() => {
+    const lane = turn?.lanes.find((one) => one.valves.includes(valve.valve));
+    return turn && lane ? (turn.crank - lane.peak) / 2 : 0;
+  });
 
   interface Line {
     name: string;
@@ -64,12 +76,28 @@
       class="truncate text-[13.5px] leading-5 font-[680] tracking-normal whitespace-nowrap [word-spacing:0.12em]"
       style:font-stretch="80%">{valve.valve}</span
     >
-    <span class={verdict ? VERDICT_COLOURS[verdict] : "text-rule"}>
+    <span class="flex items-center gap-1 {verdict ? VERDICT_COLOURS[verdict] : 'text-rule'}">
+      {#if stage === "feel" && valve.questions.length}
+        <b class="text-now text-[15px] leading-4" title="Something is asked about this reading">?</b
+        >
+      {/if}
       <GapMark {verdict} size={16} />
       <span class="sr-only">{verdict ? VERDICT_WORDS[verdict] : "not measured"}</span>
     </span>
   </span>
-  {#if draft}
+  {#if turn}
+    <span class="flex flex-1 items-center gap-1.5">
+      {#if size.height >= 64}<LobeDial degrees={lobe} rests={turn.rests} />{/if}
+      <span class="text-[13px] leading-4 {turn.rests ? 'font-[620]' : 'text-soft'}"
+        >{turn.rests ? "measure" : "lifted"}</span
+      >
+    </span>
+  {:else if waits !== null && !draft}
+    <span class="figures flex items-baseline justify-between text-[15px] leading-[17px]">
+      {#if wide}<span class="text-soft text-[12px]">waiting</span>{/if}
+      <span class="ml-auto italic">{waits || "struck out"} ⋯</span>
+    </span>
+  {:else if draft}
     <span class="text-now figures flex items-baseline justify-between text-[15px] leading-[17px]">
       {#if wide}<span class="text-[12px]">typed</span>{/if}<span class="ml-auto">{draft}…</span>
     </span>

@@ -1,7 +1,8 @@
 /** One open card on the screen: what it says, which valve is in hand, what is being typed. */
-import { tick } from "svelte";
 import {
+  type Asked,
   type Card,
+  type Part,
   Refusal,
   type School,
   type Stage,
@@ -14,6 +15,7 @@ import {
 import type { Arranged, Heading } from "../head/arrange";
 import { neighbour } from "../head/arrange";
 import { preferences } from "../kit/preferences.svelte";
+import { Outbox, type Waiting } from "./outbox.svelte";
 
 /** Something that could not be saved because the card had moved on. */
 export interface Clash {
@@ -23,7 +25,15 @@ export interface Clash {
   again: () => Promise<boolean>;
 }
 
-type Sent = { data?: Card; error?: unknown; response: Response };
+interface Sent {
+  data?: Card;
+  error?: unknown;
+  response: Response;
+}
+
+type Send = (version: number, key: string) => Promise<Sent>;
+
+const RETRY_MS = 2000;
 
 export class CardState {
   card = $state.raw<Card | null>(null);
@@ -31,15 +41,23 @@ export class CardState {
   stage = $state<Stage>("feel");
   inHand = $state<string | null>(null);
   arranged = $state.raw<Arranged | null>(null);
-  busy = $state(false);
   refusal = $state.raw<Refusal | null>(null);
   clash = $state.raw<Clash | null>(null);
   said = $state("");
   understood = $state.raw<Words | null>(null);
-  /** What is typed and not yet written down, by stage and valve: moving away keeps it. */
-  private drafts = $state<Record<string, string>>({});
+  /** The crank as the turning picture shows it, in degrees of the cycle. */
+  crank = $state(0);
+  /** Whether an emptied field strikes the written line out: after Backspace brought it back. */
+  striking = $state(false);
+  /** Whether what is typed is one more reading of the same gap. */
+  repeating = $state(false);
+  readonly outbox: Outbox;
+  private readonly path: { params: { path: { card_id: number } } };
 
-  constructor(readonly id: number) {}
+  constructor(readonly id: number) {
+    this.outbox = new Outbox(id);
+    this.path = { params: { path: { card_id: id } } };
+  }
 
   // made anew with each card and never changed in between
   valves: ReadonlyMap<string, Valve> = $derived(
@@ -55,15 +73,30 @@ export class CardState {
       this.stage === "feel" ? true : this.stage === "prove" ? valve.touched : valve.need === "open",
     ),
   );
+  /** What is asked about the reading in hand, while nothing new is being typed. */
+  questions = $derived(
+    this.stage === "feel" && !this.draft && !this.signed ? (this.valve?.questions ?? []) : [],
+  );
+  /** At this angle these valves can be measured. */
+  lit: ReadonlySet<string> = $derived(
+    // eslint-disable-next-line svelte/prefer-svelte-reactivity
+    new Set(
+      (this.card?.turning.lanes ?? [])
+        .filter((lane) => {
+          const past = (((this.crank - lane.lift_from) % 720) + 720) % 720;
+          return past > lane.lift_to - lane.lift_from;
+        })
+        .flatMap((lane) => lane.valves),
+    ),
+  );
 
   async load(): Promise<void> {
     try {
-      this.card = await answer(
-        api.GET("/api/cards/{card_id}", { params: { path: { card_id: this.id } } }),
-      );
+      this.card = await answer(api.GET("/api/cards/{card_id}", this.path));
       this.missing = null;
+      void this.flush();
     } catch (error) {
-      this.missing = error as Refusal;
+      if (!this.card) this.missing = error as Refusal;
     }
   }
 
@@ -72,17 +105,22 @@ export class CardState {
     this.stage = stage;
     this.refusal = null;
     this.understood = null;
-    const waiting = this.card?.todo.find((item) => item.stage === stage)?.waiting[0];
+    this.repeating = false;
+    const waiting = this.waitingHere()[0];
     const first = this.asked[0]?.valve ?? this.card?.valves[0]?.valve ?? null;
     this.inHand = waiting ?? first;
+    const stop = this.card?.turning.stops[0];
+    if (stage === "turn" && stop) this.crank = stop.degrees;
   }
 
-  private draftKey(valve: string): string {
-    return `${this.stage} ${valve}`;
+  /** Valves that this stage waits for and that are not on their way already. */
+  private waitingHere(): string[] {
+    const todo = this.card?.todo.find((item) => item.stage === this.stage);
+    return (todo?.waiting ?? []).filter((valve) => !this.outbox.of(this.stage, valve));
   }
 
   draftOf(valve: string): string {
-    return this.drafts[this.draftKey(valve)] ?? "";
+    return this.outbox.drafts[`${this.stage} ${valve}`] ?? "";
   }
 
   get draft(): string {
@@ -91,7 +129,7 @@ export class CardState {
 
   set draft(text: string) {
     if (!this.inHand) return;
-    this.drafts[this.draftKey(this.inHand)] = text;
+    this.outbox.draft(this.stage, this.inHand, text);
     this.refusal = null;
   }
 
@@ -107,6 +145,8 @@ export class CardState {
     this.inHand = valve;
     this.refusal = null;
     this.understood = null;
+    this.striking = false;
+    this.repeating = false;
   }
 
   move(heading: Heading): void {
@@ -117,7 +157,7 @@ export class CardState {
 
   /** Take the next waiting valve after this one in hand, round the order; else stay. */
   private goOn(from: string): void {
-    const waiting = this.todo?.waiting ?? [];
+    const waiting = this.waitingHere();
     const order = this.asked.map((valve) => valve.valve);
     const at = order.indexOf(from);
     const next = [...order.slice(at + 1), ...order.slice(0, Math.max(at, 0))].find((valve) =>
@@ -126,45 +166,105 @@ export class CardState {
     if (next) this.pick(next);
   }
 
-  /** Write down what is typed for the valve in hand, then take the next. */
+  /** Write down what is typed for the valve in hand; then the next, unless something is asked. */
   async write(): Promise<boolean> {
     const valve = this.inHand;
     if (!valve || this.signed) return false;
-    const text = this.draft;
-    if (!text.trim() && !this.striking) return false;
+    const text = this.draft.trim();
+    if (!text && !this.striking) {
+      if (this.questions.length) await this.keep();
+      return false;
+    }
     const stage = this.stage;
-    const draftKey = this.draftKey(valve);
-    const send = (version: number, key: string): Promise<Sent> =>
-      stage === "read"
+    const entry: Waiting = {
+      key: newKey(),
+      stage,
+      valve,
+      text,
+      unit: preferences.unit,
+      repeats: this.repeating,
+    };
+    this.outbox.add(entry);
+    const outcome = await this.post(entry);
+    if (outcome === "refused") return false;
+    this.outbox.draft(stage, valve, "");
+    this.striking = false;
+    this.repeating = false;
+    const asks =
+      outcome === "saved" && stage === "feel" && this.valves.get(valve)?.questions.length;
+    if (!asks && this.stage === stage && this.inHand === valve) this.goOn(valve);
+    return true;
+  }
+
+  private sendEntry(entry: Waiting): Send {
+    const { valve, text, unit, repeats } = entry;
+    return (version, key) =>
+      entry.stage === "read"
         ? api.POST("/api/cards/{card_id}/pieces", {
-            params: { path: { card_id: this.id } },
+            ...this.path,
             body: { version, key, valve, text },
           })
         : api.POST("/api/cards/{card_id}/gaps", {
-            params: { path: { card_id: this.id } },
+            ...this.path,
             body: {
               version,
               key,
               valve,
-              purpose: stage === "prove" ? "proof" : "found",
+              purpose: entry.stage === "prove" ? "proof" : "found",
               text,
-              unit: preferences.unit,
+              unit,
+              repeats,
             },
           });
-    const done = await this.change(valve, text, send, () => {
-      this.pick(valve);
-      return this.write();
-    });
-    if (done) {
-      this.drafts[draftKey] = "";
-      this.striking = false;
-      if (this.stage === stage && this.inHand === valve) this.goOn(valve);
-    }
-    return done;
   }
 
-  /** Whether an emptied field strikes the written line out: after Backspace brought it back. */
-  striking = $state(false);
+  /** Send one kept entry; it stays kept while the server is away. */
+  private async post(entry: Waiting): Promise<"saved" | "waits" | "refused"> {
+    const code = await this.change(
+      entry.valve,
+      entry.text,
+      this.sendEntry(entry),
+      entry.key,
+      () => {
+        this.pick(entry.valve);
+        this.outbox.draft(entry.stage, entry.valve, entry.text);
+        return this.write();
+      },
+    );
+    if (code === "away") {
+      this.retry();
+      return "waits";
+    }
+    this.outbox.remove(entry.key);
+    return code === null ? "saved" : "refused";
+  }
+
+  private timer: ReturnType<typeof setTimeout> | null = null;
+
+  private retry(): void {
+    this.timer ??= setTimeout(() => {
+      this.timer = null;
+      void this.load();
+    }, RETRY_MS);
+  }
+
+  private flushing = false;
+
+  /** Send what still waits, in the order it was written. */
+  private async flush(): Promise<void> {
+    if (this.flushing) return;
+    this.flushing = true;
+    for (const entry of this.outbox.waiting) {
+      const outcome = await this.post(entry);
+      if (outcome === "waits") break;
+      if (outcome === "refused") this.outbox.draft(entry.stage, entry.valve, entry.text);
+    }
+    this.flushing = false;
+  }
+
+  stop(): void {
+    if (this.timer) clearTimeout(this.timer);
+  }
 
   /** Bring what was written back into the field, to correct it. */
   correct(): boolean {
@@ -175,14 +275,35 @@ export class CardState {
     return true;
   }
 
-  async choose(valve: string, thickness_nm: number | null): Promise<boolean> {
-    const done = await this.change(valve, "", (version, key) =>
+  /** Answer what is asked: it is so. */
+  async keep(): Promise<void> {
+    const valve = this.inHand;
+    if (!valve) return;
+    const slips = this.questions.map((question) => question.slip);
+    const done = await this.act(valve, (version, key) =>
+      api.POST("/api/cards/{card_id}/kept", {
+        ...this.path,
+        body: { version, key, valve, purpose: "found", slips },
+      }),
+    );
+    if (done && this.inHand === valve) this.goOn(valve);
+  }
+
+  /** Take the likely right value in place of what was typed. */
+  async accept(): Promise<void> {
+    const suggestion = this.questions.find((question) => question.suggestion)?.suggestion;
+    if (!suggestion) return;
+    this.draft = suggestion;
+    await this.write();
+  }
+
+  choose(valve: string, thickness_nm: number | null): Promise<boolean> {
+    return this.act(valve, (version, key) =>
       api.POST("/api/cards/{card_id}/choices", {
-        params: { path: { card_id: this.id } },
+        ...this.path,
         body: { version, key, valve, thickness_nm },
       }),
     );
-    return done;
   }
 
   /** Choose and take the next valve that waits for a choice. */
@@ -190,37 +311,74 @@ export class CardState {
     if (await this.choose(valve, thickness_nm)) this.goOn(valve);
   }
 
-  async lean(school: School): Promise<void> {
-    await this.change("", "", (version, key) =>
-      api.PUT("/api/cards/{card_id}/school", {
-        params: { path: { card_id: this.id } },
-        body: { version, key, ...school },
+  lean(school: School): Promise<boolean> {
+    return this.act("", (version, key) =>
+      api.PUT("/api/cards/{card_id}/school", { ...this.path, body: { version, key, ...school } }),
+    );
+  }
+
+  cold(
+    rested_hours: string | null,
+    temperature_c: string | null,
+    reason: string,
+  ): Promise<boolean> {
+    return this.act("", (version, key) =>
+      api.PUT("/api/cards/{card_id}/conditions", {
+        ...this.path,
+        body: { version, key, rested_hours, temperature_c, reason },
       }),
     );
   }
 
-  async sign(signed_by: string, remarks: string, next_check_km: number | null): Promise<boolean> {
-    return this.change("", "", (version, key) =>
+  seeTo(item: string, done: boolean): Promise<boolean> {
+    return this.act("", (version, key) =>
+      api.PUT("/api/cards/{card_id}/safety", { ...this.path, body: { version, key, item, done } }),
+    );
+  }
+
+  layOut(parts: Part[]): Promise<boolean> {
+    return this.act("", (version, key) =>
+      api.PUT("/api/cards/{card_id}/tray", { ...this.path, body: { version, key, parts } }),
+    );
+  }
+
+  useMethod(method: "marks" | "lobe", blade_set_id: number | null): Promise<boolean> {
+    return this.act("", (version, key) =>
+      api.PUT("/api/cards/{card_id}/method", {
+        ...this.path,
+        body: { version, key, method, blade_set_id },
+      }),
+    );
+  }
+
+  sign(signed_by: string, remarks: string, next_check_km: number | null): Promise<boolean> {
+    return this.act("", (version, key) =>
       api.POST("/api/cards/{card_id}/signature", {
-        params: { path: { card_id: this.id } },
+        ...this.path,
         body: { version, key, signed_by, remarks, next_check_km },
       }),
     );
   }
 
+  private async act(valve: string, send: Send): Promise<boolean> {
+    return (await this.change(valve, "", send, newKey(), () => this.act(valve, send))) === null;
+  }
+
   private queue: Promise<unknown> = Promise.resolve();
 
-  /** Send one act; acts wait for one another so that each sees the newest version. */
+  /**
+   * Send one act and return null, or the code it was refused with. Acts wait for one another,
+   * so that each sees the newest version.
+   */
   private change(
     valve: string,
     text: string,
-    send: (version: number, key: string) => Promise<Sent>,
-    again: () => Promise<boolean> = () => this.change(valve, text, send),
-  ): Promise<boolean> {
-    const key = newKey();
-    const run = async (): Promise<boolean> => {
-      if (!this.card) return false;
-      this.busy = true;
+    send: Send,
+    key: string,
+    again: () => Promise<boolean>,
+  ): Promise<string | null> {
+    const run = async (): Promise<string | null> => {
+      if (!this.card) return "away";
       try {
         this.card = await answer(send(this.card.version, key));
         this.refusal = null;
@@ -228,30 +386,30 @@ export class CardState {
         this.understood = null;
         const now = this.valves.get(valve);
         this.said = now ? `${valve}: ${now.reason}` : "Saved.";
-        return true;
+        return null;
       } catch (error) {
-        const refusal = error as Refusal;
-        if (refusal.code === "conflict") {
-          await this.load();
-          this.clash = {
-            valve,
-            text,
-            sentence: refusal.sentence,
-            again,
-          };
+        if (!(error instanceof Refusal)) throw error;
+        if (error.code === "conflict") {
+          await this.reload();
+          this.clash = { valve, text, sentence: error.sentence, again };
         } else {
-          this.refusal = refusal;
-          if (refusal.code === "card_signed") await this.load();
+          this.refusal = error;
+          if (error.code === "card_signed") await this.reload();
         }
-        return false;
-      } finally {
-        this.busy = false;
-        await tick();
+        return error.code;
       }
     };
     const result = this.queue.then(run);
     this.queue = result.catch(() => undefined);
     return result;
+  }
+
+  private async reload(): Promise<void> {
+    try {
+      this.card = await answer(api.GET("/api/cards/{card_id}", this.path));
+    } catch {
+      // the card stays as it was last seen
+    }
   }
 
   private asking: AbortController | null = null;
@@ -260,7 +418,7 @@ export class CardState {
   async understand(): Promise<void> {
     this.asking?.abort();
     const [valve, text] = [this.inHand, this.draft.trim()];
-    if (!valve || !text || this.stage === "choose" || this.stage === "sign") {
+    if (!valve || !text || !["feel", "read", "prove"].includes(this.stage)) {
       this.understood = null;
       return;
     }
@@ -268,7 +426,7 @@ export class CardState {
     try {
       const words = await answer(
         api.POST("/api/cards/{card_id}/understand", {
-          params: { path: { card_id: this.id } },
+          ...this.path,
           body: {
             kind: this.stage === "read" ? "piece" : "gap",
             valve,
@@ -282,5 +440,15 @@ export class CardState {
     } catch {
       if (asking === this.asking) this.understood = null;
     }
+  }
+
+  /** Ask which blade to try next, from what trying has told so far. */
+  async ask(goes_nm: number | null, refuses_nm: number | null, fine: boolean): Promise<Asked> {
+    return answer(
+      api.POST("/api/cards/{card_id}/next-blade", {
+        ...this.path,
+        body: { valve: this.inHand ?? "", goes_nm, refuses_nm, fine },
+      }),
+    );
   }
 }

@@ -2,6 +2,8 @@
 import type { Card, Stage } from "../api/client";
 
 export const STAGES: readonly { stage: Stage; name: string; does: string }[] = [
+  { stage: "ready", name: "Ready", does: "Cold and safe" },
+  { stage: "turn", name: "Turn", does: "Where to measure" },
   { stage: "feel", name: "Feel", does: "Gaps as found" },
   { stage: "read", name: "Read", does: "Shims that came out" },
   { stage: "choose", name: "Choose", does: "Shims to fit" },
@@ -16,7 +18,9 @@ export function isStage(name: string): name is Stage {
 /** How many valves a stage asks for, and how many of them are done. */
 export function progress(card: Card, stage: Stage): { asked: number; done: number } {
   const todo = card.todo.find((item) => item.stage === stage);
-  if (!todo?.applies || stage === "sign") return { asked: 0, done: 0 };
+  if (stage === "ready" && todo)
+    return { asked: card.safety.length, done: card.safety.length - todo.waiting.length };
+  if (!todo?.applies || stage === "sign" || stage === "turn") return { asked: 0, done: 0 };
   const opened = card.valves.filter((valve) => valve.need === "open").length;
   const touched = card.valves.filter((valve) => valve.touched).length;
   const asked = stage === "feel" ? card.valves.length : stage === "prove" ? touched : opened;

@@ -140,7 +140,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         version=card.version,
         label=card.revision.engine.label,
         engine=engine,
-        source=" ".join(filter(None, (file.engine.source, file.engine.page))) or None,
+        source=_source(file),
         events=file.timing(),
         opened_at=card.opened_at,
         opened_by=card.opened_by,
@@ -170,6 +170,12 @@ def card_view(session: Session, card: CardRow) -> CardView:
         },
         questions=_questions(session, card, engine, seen, blades),
     )
+
+
+def _source(file: EngineFile) -> str | None:
+    """Return where the spec stands: the book, and its page if that is given."""
+    page = f"page {file.engine.page}" if file.engine.page else None
+    return ", ".join(filter(None, (file.engine.source, page))) or None
 
 
 def _questions(

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Iterator
 from dataclasses import dataclass
 from functools import lru_cache
 from itertools import combinations
@@ -129,80 +129,85 @@ def known_from(gap: Gap) -> Known:
     return Known(goes_nm=gap.low_nm, refuses_nm=gap.high_nm)
 
 
+STACK_TRIES = 1.2
+"""What trying two blades together costs against trying one (judgement)."""
+
+
 def next_blade(known: Known, limits: Limits, blades: BladeSet) -> Try | None:
     """Return the blade or stack that settles the verdict in the fewest tries on average.
 
     Only the thicknesses next to a limit can settle it: the last at or below it and the
-    first at or above it. Among these few every order of trying is weighed, each true gap
-    between nothing and twice the maximum being as likely as any other. Returns None when the
-    verdict is settled, or when no blade at hand could settle it further.
+    first at or above it, among the single blades and among the stacks. Of these few every
+    order of trying is weighed, a stack as somewhat more work than a single blade, each
+    true gap from nothing to one spec width over the maximum being as likely as any other.
+    Returns None when the verdict is settled, or when no blade at hand could settle it.
     """
-    candidates = _deciding(limits, blades)
-    choice, _tries_left = _best(known, limits, candidates)
-    return choice
-
-
-def _deciding(limits: Limits, blades: BladeSet) -> tuple[Try, ...]:
     tries = blades.tries()
-    found: dict[int, Try] = {}
-
-    def add(matches: Callable[[int], bool], first: bool) -> None:
-        chosen = [one for one in tries if matches(one.thickness_nm)]
-        if chosen:
-            one = chosen[0] if first else chosen[-1]
-            found[one.thickness_nm] = one
-
-    add(lambda nm: nm <= limits.low_nm, first=False)
-    add(lambda nm: nm >= limits.low_nm, first=True)
-    add(lambda nm: nm <= limits.high_nm, first=False)
-    add(lambda nm: nm > limits.high_nm, first=True)
-    return tuple(found[nm] for nm in sorted(found))
+    singles = tuple(one for one in tries if len(one.blades) == 1)
+    deciding = {one for among in (tries, singles) for one in _deciding(limits, among)}
+    weighing = _Weighing(limits, tuple(sorted(deciding, key=lambda one: one.thickness_nm)))
+    return weighing.best(known)[0]
 
 
-def _open_to(known: Known, candidates: tuple[Try, ...]) -> list[Try]:
+def _deciding(limits: Limits, tries: tuple[Try, ...]) -> Iterator[Try]:
+    """Give the tries next to either limit."""
+    for limit_nm in (limits.low_nm, limits.high_nm):
+        yield from [one for one in tries if one.thickness_nm <= limit_nm][-1:]
+        yield from [one for one in tries if one.thickness_nm >= limit_nm][:1]
+    yield from [one for one in tries if one.thickness_nm > limits.high_nm][:1]
+
+
+def _open_to(known: Known, candidates: tuple[Try, ...]) -> tuple[Try, ...]:
     """Return the candidates whose answer is not known already."""
-    return [
+    return tuple(
         one
         for one in candidates
         if (known.goes_nm is None or one.thickness_nm > known.goes_nm)
         and (known.refuses_nm is None or one.thickness_nm < known.refuses_nm)
-    ]
+    )
 
 
-def _best(known: Known, limits: Limits, candidates: tuple[Try, ...]) -> tuple[Try | None, float]:
-    """Return the best first try and the tries to expect, weighing what each answer leads to."""
-    left = _open_to(known, candidates)
-    if known.settled(limits) or not _can_settle(known, limits, left):
-        return None, 0.0
-    low = known.goes_nm or 0
-    high = max(known.refuses_nm or 2 * limits.high_nm, left[-1].thickness_nm + 1, low + 1)
-    best: tuple[float, Try] | None = None
-    for one in left:
-        goes = (high - one.thickness_nm) / (high - low)
-        after = (
-            1
-            + goes * _best(known.told(one, True), limits, candidates)[1]
-            + (1 - goes) * _best(known.told(one, False), limits, candidates)[1]
-        )
-        if best is None or after < best[0] - 1e-12:
-            best = (after, one)
-    assert best is not None  # something is left, else nothing could settle
-    return best[1], best[0]
+class _Weighing:
+    """Weigh every order of trying a few candidates, each state of knowledge once."""
 
+    def __init__(self, limits: Limits, candidates: tuple[Try, ...]) -> None:
+        self.limits, self.candidates = limits, candidates
+        self.top_nm = 2 * limits.high_nm - limits.low_nm + 1
+        self._settles: dict[Known, bool] = {}
+        self._best: dict[Known, tuple[Try | None, float]] = {}
 
-def _can_settle(known: Known, limits: Limits, left: list[Try]) -> bool:
-    """Return whether some run of answers still settles the verdict."""
-    for one in left:
-        for goes in (True, False):
-            after = known.told(one, goes)
-            if after.settled(limits):
-                return True
-            rest = [other for other in left if other is not one]
-            if _open_to(after, tuple(rest)) and _can_settle(
-                after, limits, _open_to(after, tuple(rest))
-            ):
-                return True
-    return False
+    def settles(self, known: Known) -> bool:
+        """Return whether some run of answers settles the verdict from here."""
+        if known not in self._settles:
+            self._settles[known] = known.settled(self.limits) is not None or any(
+                self.settles(known.told(one, goes))
+                for one in _open_to(known, self.candidates)
+                for goes in (True, False)
+            )
+        return self._settles[known]
+
+    def best(self, known: Known) -> tuple[Try | None, float]:
+        """Return the best first try, and the tries to expect from here on."""
+        if known not in self._best:
+            self._best[known] = self._weigh(known)
+        return self._best[known]
+
+    def _weigh(self, known: Known) -> tuple[Try | None, float]:
+        left = _open_to(known, self.candidates)
+        if known.settled(self.limits) or not left or not self.settles(known):
+            return None, 0.0
+        low = known.goes_nm or 0
+        high = max(known.refuses_nm or self.top_nm, left[-1].thickness_nm + 1, low + 1)
+
+        def expected(one: Try) -> float:
+            goes = (high - one.thickness_nm) / (high - low)
+            return (
+                (STACK_TRIES if len(one.blades) > 1 else 1)
+                + goes * self.best(known.told(one, True))[1]
+                + (1 - goes) * self.best(known.told(one, False))[1]
+            )
+
+        return min(((one, expected(one)) for one in left), key=lambda pair: round(pair[1], 9))
 
 
 def next_finer(known: Known, limits: Limits, blades: BladeSet) -> Try | None:

@@ -158,22 +158,27 @@ class Engine:
             raise BadValue(f"valve “{valve}” is not on this engine.", field="valve")
         return found
 
+    @cached_property
+    def _along(self) -> dict[tuple[int, Side], tuple[Clearance, ...]]:
+        groups: dict[tuple[int, Side], list[Clearance]] = {}
+        for clearance in self.clearances:
+            groups.setdefault((clearance.cylinder, clearance.side), []).append(clearance)
+        return {
+            group: tuple(
+                sorted(
+                    found,
+                    key=lambda one: (
+                        POSITIONS.index(one.position or "centre"),
+                        one.action is Action.CLOSE,
+                    ),
+                )
+            )
+            for group, found in groups.items()
+        }
+
     def along(self, cylinder: int, side: Side) -> tuple[Clearance, ...]:
         """Return one cylinder's valves of one side in the order they lie along the camshaft."""
-        found = [
-            clearance
-            for clearance in self.clearances
-            if clearance.cylinder == cylinder and clearance.side is side
-        ]
-        return tuple(
-            sorted(
-                found,
-                key=lambda one: (
-                    POSITIONS.index(one.position or "centre"),
-                    one.action is Action.CLOSE,
-                ),
-            )
-        )
+        return self._along.get((cylinder, side), ())
 
 
 def _no_twins(what: str, names: list[str]) -> None:

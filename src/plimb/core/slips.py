@@ -117,7 +117,8 @@ def _scale(reading: Reading, limits: Limits, unit: Unit) -> Question | None:
     if gap.low_nm is None:
         return None
     nm = Fraction(gap.best_nm)
-    if Fraction(limits.low_nm, 3) <= nm <= 2 * limits.high_nm + mm("0.05"):
+    far = not Fraction(limits.low_nm, 3) <= nm <= 2 * limits.high_nm + mm("0.05")
+    if not far and 2 * nm <= 3 * limits.high_nm:
         return None
     metric = Fraction(NM_PER_INCH, 1000) / mm("0.01")  # thou read as hundredths, and back
     for factor, slip, words in (
@@ -129,7 +130,8 @@ def _scale(reading: Reading, limits: Limits, unit: Unit) -> Question | None:
         (metric, Slip.UNIT, ""),
     ):
         meant = nm * factor
-        if not _plausible(meant, limits):
+        fits = limits.low_nm <= meant <= limits.high_nm
+        if not (fits if slip is Slip.UNIT else far and _plausible(meant, limits)):
             continue
         meant_nm = round(meant)
         size = show(gap.best_nm, unit)
@@ -172,9 +174,8 @@ def _other_side(
 ) -> Question | None:
     """Intake spec on an exhaust valve, or the two sides mixed up.
 
-    A lone exhaust valve that has closed up into the intake range is common and is not asked
-    about; a second crossed valve of the same cylinder makes it likely, and so does an intake
-    valve that seems to have opened.
+    Exhaust valves that have closed up into the intake range are common and not asked about;
+    an intake valve that seems to have opened is, and so is a cylinder crossed both ways.
     """
     opposite = Side.EXHAUST if clearance.side is Side.INTAKE else Side.INTAKE
     across = _mates(engine, clearance, opposite)
@@ -186,10 +187,7 @@ def _other_side(
         return None
     own = clearance.spec.check
     opened = judge(reading.gap, own) is Verdict.LOOSE
-    also = any(_crossed(mate, own, readings.get(mate.id)) for mate in across) or any(
-        _crossed(mate, other, readings.get(mate.id))
-        for mate in _mates(engine, clearance, clearance.side)
-    )
+    also = any(_crossed(mate, own, readings.get(mate.id)) for mate in across)
     if not opened and not also:
         return None
     return Question(

@@ -20,7 +20,14 @@ from plimb.actions.cards import (
     write_down_gap,
     write_down_piece,
 )
-from plimb.actions.measuring import note_conditions, save_blade_set, see_to
+from plimb.actions.measuring import (
+    Part,
+    Pocket,
+    lay_out_tray,
+    note_conditions,
+    save_blade_set,
+    see_to,
+)
 from plimb.actions.shop import register_engine, rename_shop, shop_is_empty
 from plimb.actions.views import CardView
 from plimb.core.lengths import Unit, mm
@@ -43,6 +50,26 @@ ENGINES = (
 BLADES = (3, 4, 5, 6, 7, 8, 9, 10, 13, 15, 18, 20, 23, 25, 28, 30, 33, 35, 38, 40, 45, 50)
 """The bench set in hundredths of a millimetre; the 0.04 is bent."""
 
+TRAY = (
+    Part(name="Tank", note="Two clips, one bolt", pockets=(Pocket(x=0.5, y=0.85, length="M8x40"),)),
+    Part(name="Air box"),
+    Part(name="Coils"),
+    Part(name="Spark plugs"),
+    Part(
+        name="Cover",
+        pockets=tuple(
+            Pocket(x=x, y=y, length=length)
+            for x, y, length in (
+                (0.12, 0.14, "30"),
+                (0.5, 0.14, "30"),
+                (0.88, 0.14, "30"),
+                (0.12, 0.86, "45"),
+                (0.5, 0.86, "30"),
+                (0.88, 0.86, "45"),
+            )
+        ),
+    ),
+)
 LAST_SEASON = datetime(2025, 10, 18, 9, 30)
 THIS_WEEK = datetime(2026, 11, 20, 8, 40)
 
@@ -175,6 +202,7 @@ def _half_way(database: Database, engine_id: int) -> None:
     )
     bench = _Bench(database, card, THIS_WEEK)
     bench.cold("16", "7.5")
+    bench.card = lay_out_tray(database, bench.change(), TRAY)
     bench.gaps(
         "found",
         {

@@ -26,7 +26,13 @@
     try {
       const card = await answer(
         api.POST("/api/cards", {
-          body: { engine_id: Number(chosen), opened_by: who, reason: why, distance_km: km },
+          body: {
+            engine_id: Number(chosen),
+            opened_by: who,
+            reason: why,
+            distance_km: km,
+            hours: null,
+          },
         }),
       );
       preferences.setName(who.trim());

@@ -1,29 +1,104 @@
 <script lang="ts">
-  /** Feel: each gap as found, judged as it comes. */
+  /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
+  import Button from "../../kit/Button.svelte";
+  import Pair from "../../kit/Pair.svelte";
+  import { preferences } from "../../kit/preferences.svelte";
   import type { CardState } from "../card.svelte";
   import Entry from "../Entry.svelte";
   import InHand from "../InHand.svelte";
   import NextStage from "../NextStage.svelte";
-  import { preferences } from "../../kit/preferences.svelte";
+  import Ask from "./Ask.svelte";
+  import BladeFan from "./BladeFan.svelte";
+  import Questions from "./Questions.svelte";
 
   let { job }: { job: CardState } = $props();
 
-  const hint = $derived(
-    preferences.unit === "mm"
-      ? "15 is 0.15 with light drag. 13-15: goes, refuses. x: nothing goes."
-      : "6 is 6 thou with light drag. 6-7: goes, refuses. x: nothing goes.",
+  type Mode = "fan" | "ask" | "keys";
+  /** How each valve is measured; the last choice holds for the next. */
+  let modes = $state<Record<string, Mode>>({});
+  let usual = $state<Mode>("fan");
+  const mode = $derived<Mode>(modes[job.inHand ?? ""] ?? usual);
+  /** The fan needs a set, and blades are marked in millimetres. */
+  const fan = $derived(mode === "fan" && job.card?.blade_set != null && preferences.unit === "mm");
+  const valve = $derived(job.valve);
+  const blades = $derived(job.card?.blade_set ?? null);
+  const stop = $derived(valve ? job.card?.turning.stops[valve.stop] : undefined);
+  /** From what is typed if anything is, else from what was written. */
+  const next = $derived(
+    (job.understood ? job.understood.next_blade : valve?.next_blade)?.typed ?? null,
   );
+
+  const hint = $derived.by(() => {
+    if (next && preferences.unit === "mm") {
+      const blades = next.split("+").map((one) => (Number(one) / 100).toFixed(2));
+      return `Try ${blades.join(" + ")} next: it settles the verdict soonest.`;
+    }
+    return preferences.unit === "mm"
+      ? "15 is 0.15 with light drag. 13-15: goes, refuses. x: nothing goes."
+      : "6 is 6 thou with light drag. 6-7: goes, refuses. x: nothing goes.";
+  });
+  const note = $derived.by(() => {
+    if (!valve) return "";
+    const place = stop ? `Stop ${valve.stop + 1}, ${stop.mark ?? `${stop.degrees}°`}` : "";
+    if (!valve.found) return `${place}: its lobe points away from the follower.`;
+    const words = preferences.unit === "mm" ? valve.found.mm : valve.found.thou;
+    return `${words}; ${valve.reason}${valve.near_edge ? ", near the tight edge" : ""}`;
+  });
 </script>
 
-{#if job.valve && job.card}
-  <InHand
-    valve={job.valve}
-    gap={job.valve.found?.gap ?? null}
-    verdict={job.valve.verdict}
-    note={job.valve.found
-      ? `${preferences.unit === "mm" ? job.valve.found.mm : job.valve.found.thou}; ${job.valve.reason}`
-      : "Both lobes of this cylinder point away from their buckets."}
-  />
-  <Entry {job} what="Gap" {hint} />
+{#if valve && job.card}
+  <InHand {valve} gap={valve.found?.gap ?? null} verdict={valve.verdict} {note} />
+  <Questions {job} />
+  {#if !job.signed}
+    <div class="flex items-center justify-between gap-2">
+      <Pair
+        label="How to measure this valve"
+        value={mode}
+        items={[
+          { value: "fan", label: "blades" },
+          { value: "ask", label: "ask me" },
+          { value: "keys", label: "keypad" },
+        ]}
+        onchange={(to) => {
+          usual = to;
+          if (job.inHand) modes[job.inHand] = to;
+        }}
+      />
+      {#if valve.found}
+        <Button
+          kind={job.repeating ? "now" : "plain"}
+          aria-pressed={job.repeating}
+          onclick={() => (job.repeating = !job.repeating)}>Once more</Button
+        >
+      {/if}
+    </div>
+  {/if}
+  {#if valve.repeats.length > 1 && valve.spread}
+    <p class="text-soft text-[15px]">
+      Read {valve.repeats.length} times: {valve.repeats
+        .map((gap) => preferences.read(gap))
+        .join(", ")}; spread {preferences.read(valve.spread)}.
+    </p>
+  {/if}
+  {#if mode === "ask" && blades && !job.signed}
+    <Ask {job} />
+  {:else}
+    <Entry {job} what={job.repeating ? "Gap once more" : "Gap"} {hint} keypad={!fan}>
+      {#if fan && blades}
+        <BladeFan {blades} {valve} draft={job.draft} {next} ontype={(text) => (job.draft = text)} />
+        <div class="grid grid-cols-4 gap-1">
+          {#each [["l", "loose"], ["t", "tight"], ["x", "none"]] as [types, face] (face)}
+            <Button
+              class="px-1"
+              onclick={() =>
+                (job.draft = types === "x" ? "x" : job.draft.replace(/[ltd]$/, "") + types)}
+              >{face}</Button
+            >
+          {/each}
+          <Button kind="now" class="px-1" onclick={() => void job.write()}>Write</Button>
+        </div>
+      {/if}
+    </Entry>
+  {/if}
   <NextStage card={job.card} stage="feel" />
 {/if}

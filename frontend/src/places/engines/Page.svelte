@@ -1,0 +1,57 @@
+<script lang="ts">
+  /** Engines: what is in the shop's care, and the way to add one from a layout. */
+  import HeadMini from "../../head/HeadMini.svelte";
+  import Button from "../../kit/Button.svelte";
+  import AddEngine from "../bench/AddEngine.svelte";
+  import { shopState } from "../bench/shop.svelte";
+
+  void shopState.load();
+  let adding = $state(false);
+  const followers: Record<string, string> = {
+    "bucket-under": "bucket, shim under",
+    "bucket-over": "bucket, shim on top",
+    finger: "finger, shim on the stem",
+    "opener-closer": "opener and closer",
+  };
+</script>
+
+<main class="mx-auto w-full max-w-[1120px] px-5 py-5 max-sm:px-3">
+  <div class="flex flex-wrap items-end justify-between gap-3">
+    <h1 class="text-[34px] leading-9 font-[640]" style:font-stretch="84%">Engines</h1>
+    <div class="flex gap-2">
+      <Button onclick={() => (adding = true)}>From a file</Button>
+      <Button kind="now" href="/engines/new">From a layout</Button>
+    </div>
+  </div>
+  <div class="ticks mt-3 h-3" aria-hidden="true"></div>
+  <div class="border-ink border-t-2"></div>
+  {#if shopState.refusal}
+    <p class="my-3">{shopState.refusal.sentence}</p>
+    <Button kind="now" onclick={() => void shopState.load()}>Try again</Button>
+  {:else if shopState.shop?.engines.length === 0}
+    <p class="text-soft py-6">No engine yet. Start from its layout and correct what differs.</p>
+  {/if}
+  <ul>
+    {#each shopState.shop?.engines ?? [] as engine (engine.id)}
+      <li class="border-line border-b">
+        <a
+          href="/engines/{engine.id}"
+          class="hover:bg-sheet grid min-h-20 grid-cols-[190px_minmax(0,1fr)_13rem] items-center gap-4 py-2 max-md:grid-cols-[96px_minmax(0,1fr)]"
+        >
+          <span class="flex h-16 justify-center max-md:h-12"
+            ><HeadMini drawing={engine.drawing} /></span
+          >
+          <span class="min-w-0">
+            <span class="block truncate text-xl font-[620]">{engine.label}</span>
+            <span class="block truncate">{engine.name}</span>
+            <span class="text-soft block truncate text-[15px]">{engine.note}</span>
+          </span>
+          <span class="text-[15px] max-md:col-start-2">
+            {followers[engine.follower]}, {engine.valves} clearances
+          </span>
+        </a>
+      </li>
+    {/each}
+  </ul>
+  <AddEngine bind:open={adding} />
+</main>

@@ -1,0 +1,35 @@
+/** The engine file as the editor holds it; docs/formats/engine.md says what each part means. */
+
+export interface SpecDocument {
+  min: number;
+  max: number;
+  set_min?: number;
+  set_max?: number;
+  aim?: number;
+}
+
+export interface EngineDocument {
+  unit?: "mm" | "in";
+  engine: {
+    name: string;
+    source?: string;
+    page?: string;
+    follower: string;
+    crank: {
+      rotation: "clockwise" | "anticlockwise";
+      cylinders: { number: number; fires_at: number }[];
+      marks?: { name: string; degrees: number }[];
+    };
+    valves: { id: string }[];
+    spec: {
+      intake: SpecDocument;
+      exhaust: SpecDocument;
+      closer?: { intake: SpecDocument; exhaust: SpecDocument };
+    };
+    events?: {
+      intake: { opens_btdc: number; closes_abdc: number };
+      exhaust: { opens_bbdc: number; closes_atdc: number };
+      ramp: number;
+    };
+  };
+}

@@ -1,0 +1,189 @@
+<script lang="ts">
+  /** Shop: the feeler sets, blade by blade. */
+  import { Refusal, answer, api, type BladeSet } from "../../api/client";
+  import Button from "../../kit/Button.svelte";
+  import Select from "../../kit/Select.svelte";
+  import { shopState } from "../bench/shop.svelte";
+
+  void shopState.load();
+
+  type State = "sound" | "bent" | "broken";
+  interface Row {
+    marked: string;
+    measured: string;
+    state: State;
+  }
+  let chosen = $state<number | null>(null);
+  let name = $state("");
+  let stacking = $state(true);
+  let rows = $state<Row[]>([]);
+  let added = $state("");
+  let refusal = $state<Refusal | null>(null);
+  let saved = $state(false);
+  const sets = $derived(shopState.shop?.blade_sets ?? []);
+
+  function edit(set: BladeSet | null): void {
+    chosen = set?.id ?? null;
+    name = set?.name ?? "";
+    stacking = set?.stacking ?? true;
+    rows = (set?.blades ?? []).map((blade) => ({
+      marked: blade.marked.mm,
+      measured: blade.measured?.mm ?? "",
+      state: blade.state,
+    }));
+    refusal = null;
+    saved = false;
+  }
+  let begun = false;
+  $effect(() => {
+    if (begun || !shopState.shop) return;
+    begun = true;
+    edit(sets[0] ?? null);
+  });
+
+  function add(): void {
+    // several at once, as they are read off the set: 0.05 0.10 0.15
+    const marks = added
+      .trim()
+      .split(/[\s;]+/)
+      .filter(Boolean);
+    rows = [
+      ...rows,
+      ...marks.map((marked): Row => ({ marked, measured: "", state: "sound" })),
+    ].sort((a, b) => Number(a.marked.replace(",", ".")) - Number(b.marked.replace(",", ".")));
+    added = "";
+  }
+
+  async function save(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    if (added.trim()) add();
+    const body = {
+      name,
+      stacking,
+      blades: rows.map((row) => ({ ...row, measured: row.measured.trim() || null })),
+    };
+    try {
+      shopState.shop = await answer(
+        chosen === null
+          ? api.POST("/api/blade-sets", { body })
+          : api.PUT("/api/blade-sets/{set_id}", { params: { path: { set_id: chosen } }, body }),
+      );
+      chosen = shopState.shop.blade_sets.find((set) => set.name === name.trim())?.id ?? chosen;
+      [refusal, saved] = [null, true];
+    } catch (error) {
+      refusal = error as Refusal;
+    }
+  }
+  const states: { value: State; label: string }[] = [
+    { value: "sound", label: "sound" },
+    { value: "bent", label: "bent, out of use" },
+    { value: "broken", label: "broken, out of use" },
+  ];
+</script>
+
+<main class="mx-auto w-full max-w-[1120px] px-5 py-5 max-sm:px-3">
+  <h1 class="text-[34px] leading-9 font-[640]" style:font-stretch="84%">Shop</h1>
+  <div class="ticks mt-3 h-3" aria-hidden="true"></div>
+  {#if shopState.refusal}
+    <p class="my-3">{shopState.refusal.sentence}</p>
+    <Button kind="now" onclick={() => void shopState.load()}>Try again</Button>
+  {:else}
+    <h2 class="border-ink border-t-2 pt-2 text-lg">Feeler sets</h2>
+    <div class="mt-2 grid grid-cols-[15rem_minmax(0,1fr)] gap-8 max-md:grid-cols-1">
+      <div>
+        <ul class="border-line border-t">
+          {#each sets as set (set.id)}
+            <li class="border-line border-b">
+              <button
+                type="button"
+                class="flex min-h-11 w-full items-center justify-between px-2 text-left {set.id ===
+                chosen
+                  ? 'bg-ink text-paper'
+                  : 'hover:bg-sheet'}"
+                aria-pressed={set.id === chosen}
+                onclick={() => edit(set)}
+              >
+                <span class="truncate font-[560]">{set.name}</span>
+                <span class="figures">{set.blades.filter((b) => b.state === "sound").length}</span>
+              </button>
+            </li>
+          {/each}
+        </ul>
+        <Button class="mt-3 w-full" onclick={() => edit(null)}>A new set</Button>
+      </div>
+      <form onsubmit={save} class="flex flex-col gap-3">
+        <div class="flex flex-wrap items-end gap-4">
+          <label class="min-w-52 flex-1">
+            <span class="text-soft">Name</span>
+            <input class="field" bind:value={name} aria-invalid={refusal?.field === "name"} />
+          </label>
+          <label class="flex min-h-11 items-center gap-2">
+            <input type="checkbox" class="h-6 w-6 accent-[var(--ink)]" bind:checked={stacking} />
+            two blades may be laid together
+          </label>
+        </div>
+        {#if rows.length === 0}
+          <p class="text-soft py-2">No blade yet. Type their markings below, as on the set.</p>
+        {/if}
+        <ul class="grid grid-cols-2 gap-x-8 max-lg:grid-cols-1">
+          {#each rows as row, n (row.marked)}
+            <li
+              class="border-line grid grid-cols-[4.5rem_1fr_9.5rem_2.75rem] items-center gap-2 border-b py-1"
+            >
+              <span class="figures text-xl {row.state === 'sound' ? '' : 'text-soft line-through'}"
+                >{row.marked}</span
+              >
+              <label>
+                <span class="sr-only">Measured thickness of {row.marked}</span>
+                <input
+                  class="field figures"
+                  inputmode="decimal"
+                  placeholder="measured"
+                  bind:value={row.measured}
+                />
+              </label>
+              <Select
+                label="State of {row.marked}"
+                shown={false}
+                value={row.state}
+                items={states}
+                onchange={(state) => (row.state = state)}
+              />
+              <Button
+                kind="bare"
+                class="px-0"
+                aria-label="Take {row.marked} out of the set"
+                onclick={() => (rows = rows.filter((_, at) => at !== n))}
+              >
+                <svg viewBox="0 0 20 20" class="h-4 w-4" aria-hidden="true">
+                  <path d="M4 4l12 12M16 4L4 16" stroke="currentColor" stroke-width="1.8" />
+                </svg>
+              </Button>
+            </li>
+          {/each}
+        </ul>
+        <div class="flex gap-2">
+          <label class="flex-1">
+            <span class="text-soft">Add blades, mm</span>
+            <input
+              class="field figures"
+              bind:value={added}
+              placeholder="0.05 0.10 0.15"
+              onkeydown={(event) => {
+                if (event.key !== "Enter" || !added.trim()) return;
+                event.preventDefault();
+                add();
+              }}
+            />
+          </label>
+          <Button class="self-end" onclick={add}>Add</Button>
+        </div>
+        {#if refusal}<p class="text-tight font-[560]" role="alert">{refusal.sentence}</p>{/if}
+        <div class="flex items-center gap-4">
+          <Button kind="now" type="submit" class="min-h-12 text-lg">Save the set</Button>
+          {#if saved}<span role="status">Saved.</span>{/if}
+        </div>
+      </form>
+    </div>
+  {/if}
+</main>

@@ -1,0 +1,86 @@
+<script lang="ts">
+  /** Go or no go: one blade at a time, the one that settles the verdict soonest. */
+  import { untrack } from "svelte";
+  import type { Asked, Length } from "../../api/client";
+  import Button from "../../kit/Button.svelte";
+  import { preferences } from "../../kit/preferences.svelte";
+  import { VERDICT_WORDS } from "../../kit/verdicts";
+  import type { CardState } from "../card.svelte";
+
+  let { job }: { job: CardState } = $props();
+
+  let goes = $state.raw<Length | null>(null);
+  let refuses = $state.raw<Length | null>(null);
+  let fine = $state(false);
+  let asked = $state.raw<Asked | null>(null);
+  let failed = $state("");
+
+  async function refresh(): Promise<void> {
+    try {
+      asked = await job.ask(goes?.nm ?? null, refuses?.nm ?? null, fine);
+      failed = "";
+      // a valve that fails is measured finely: out of spec, and nothing known to go
+      if (asked.verdict && asked.verdict !== "in" && goes === null && !fine) {
+        fine = true;
+        asked = await job.ask(null, refuses?.nm ?? null, true);
+      }
+    } catch (error) {
+      failed = (error as Error).message;
+    }
+  }
+  $effect(() => {
+    void job.inHand;
+    untrack(() => {
+      [goes, refuses, fine] = [null, null, false];
+      void refresh();
+    });
+  });
+
+  const blade = $derived(asked?.next_blade ?? null);
+
+  async function tell(went: boolean): Promise<void> {
+    if (!blade) return;
+    if (went) goes = blade.thickness;
+    else refuses = blade.thickness;
+    await refresh();
+    if (asked?.reading && (asked.verdict === "in" || !asked.next_blade)) write();
+  }
+  function write(): void {
+    if (!asked?.reading) return;
+    job.draft = asked.reading;
+    void job.write();
+  }
+  const told = $derived(
+    [
+      goes ? `${preferences.read(goes)} goes` : "",
+      refuses ? `${preferences.read(refuses)} refuses` : "",
+    ]
+      .filter(Boolean)
+      .join(", "),
+  );
+</script>
+
+<div class="flex flex-col gap-2">
+  {#if failed}
+    <p class="text-tight font-[560]" role="alert">{failed}</p>
+  {:else if blade}
+    <p class="text-soft">{fine ? "Finely now. Try" : "Try"}</p>
+    <p class="figures text-[44px] leading-none">
+      {blade.blades.map((one) => preferences.read(one)).join(" + ")}
+    </p>
+    <div class="grid grid-cols-2 gap-2">
+      <Button kind="now" class="min-h-14 text-lg" onclick={() => void tell(true)}>Goes</Button>
+      <Button class="min-h-14 text-lg" onclick={() => void tell(false)}>Refuses</Button>
+    </div>
+    <p class="text-soft min-h-6">{told}</p>
+    {#if asked?.reading && refuses}
+      <Button onclick={write}>Write what is known</Button>
+    {/if}
+  {:else if asked}
+    <p>
+      {asked.verdict
+        ? `Settled: ${VERDICT_WORDS[asked.verdict]}.`
+        : "No blade at hand settles it further."}
+    </p>
+  {/if}
+</div>

@@ -1,0 +1,28 @@
+<script lang="ts">
+  /** What is asked about the reading in hand: the reason, and one key for either answer. */
+  import Button from "../../kit/Button.svelte";
+  import { preferences } from "../../kit/preferences.svelte";
+  import type { CardState } from "../card.svelte";
+
+  let { job }: { job: CardState } = $props();
+
+  const suggested = $derived(job.questions.find((question) => question.suggested)?.suggested);
+</script>
+
+{#if job.questions.length}
+  <div class="border-now bg-wash flex flex-col gap-2 border-l-4 py-2 pr-2 pl-3" role="alert">
+    {#each job.questions as question (question.slip)}
+      <p class="leading-5 font-[560]">{question.sentence}</p>
+    {/each}
+    <div class="flex flex-wrap gap-2">
+      {#if suggested}
+        <Button kind="now" onclick={() => void job.accept()}>
+          It is {preferences.read(suggested)} <kbd class="text-sm opacity-80">y</kbd>
+        </Button>
+      {/if}
+      <Button onclick={() => void job.keep()}>
+        Keep {job.written(job.valve)} <kbd class="text-soft text-sm">Enter</kbd>
+      </Button>
+    </div>
+  </div>
+{/if}

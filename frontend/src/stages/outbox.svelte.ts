@@ -1,0 +1,69 @@
+/**
+ * What was written down and the server has not taken yet. It is kept in this browser before
+ * it is sent, so a reload, a stopped server or a lost network loses nothing; each entry keeps
+ * the key it was first sent with, so nothing is done twice.
+ */
+import type { Stage, Unit } from "../api/client";
+
+export interface Waiting {
+  key: string;
+  stage: Stage;
+  valve: string;
+  text: string;
+  unit: Unit;
+  repeats: boolean;
+}
+
+function read<T>(name: string, empty: T): T {
+  try {
+    return (JSON.parse(localStorage.getItem(name) ?? "null") as T | null) ?? empty;
+  } catch {
+    return empty;
+  }
+}
+
+function write(name: string, value: unknown): void {
+  try {
+    localStorage.setItem(name, JSON.stringify(value));
+  } catch {
+    // a browser that keeps nothing still works until it is closed
+  }
+}
+
+export class Outbox {
+  waiting = $state.raw<readonly Waiting[]>([]);
+  /** Typed and not entered, by stage and valve. */
+  drafts = $state<Record<string, string>>({});
+
+  constructor(private readonly card: number) {
+    this.waiting = read<Waiting[]>(this.name("outbox"), []);
+    this.drafts = read<Record<string, string>>(this.name("drafts"), {});
+  }
+
+  private name(what: string): string {
+    return `plimb.card.${this.card}.${what}`;
+  }
+
+  /** Keep an entry; a later one for the same valve and stage waits behind it. */
+  add(entry: Waiting): void {
+    this.set([...this.waiting, entry]);
+  }
+
+  remove(key: string): void {
+    this.set(this.waiting.filter((entry) => entry.key !== key));
+  }
+
+  of(stage: Stage, valve: string): Waiting | null {
+    return this.waiting.findLast((entry) => entry.stage === stage && entry.valve === valve) ?? null;
+  }
+
+  draft(stage: Stage, valve: string, text: string): void {
+    this.drafts[`${stage} ${valve}`] = text;
+    write(this.name("drafts"), this.drafts);
+  }
+
+  private set(entries: readonly Waiting[]): void {
+    this.waiting = entries;
+    write(this.name("outbox"), entries);
+  }
+}

@@ -1,0 +1,141 @@
+<script lang="ts">
+  /** Ready: cold, safe, and a tray with a pocket for every bolt. */
+  import Button from "../../kit/Button.svelte";
+  import type { CardState } from "../card.svelte";
+  import StripTray from "./StripTray.svelte";
+
+  let { job }: { job: CardState } = $props();
+
+  const card = $derived(job.card);
+  let rested = $state("");
+  let temperature = $state("");
+  let reason = $state("");
+  $effect(() => {
+    rested = card?.conditions.rested_hours ?? "";
+    temperature = card?.conditions.temperature_c ?? "";
+    reason = card?.conditions.reason ?? "";
+  });
+  const warm = $derived(job.refusal?.field === "reason" || card?.conditions.warm === true);
+  const left = $derived(card?.safety.filter((item) => !item.done).length ?? 0);
+
+  function note(event: SubmitEvent): void {
+    event.preventDefault();
+    void job.cold(rested.trim() || null, temperature.trim() || null, reason);
+  }
+</script>
+
+{#if card}
+  <div class="min-h-0 flex-1 overflow-auto">
+    <div
+      class="mx-auto grid max-w-[1240px] grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-8 p-5 max-lg:grid-cols-1 max-sm:p-3"
+    >
+      <section aria-labelledby="cold">
+        <h2 id="cold" class="border-ink flex min-h-[51px] items-end border-b-2 pb-1 text-xl">
+          Cold
+        </h2>
+        <p class="text-soft py-2">
+          {card.reason}{card.distance_km === null
+            ? ""
+            : `, at ${card.distance_km} km`}{card.hours === null ? "" : `, ${card.hours} h`}.
+        </p>
+        <form class="grid grid-cols-2 gap-3" onsubmit={note}>
+          <label class="block">
+            <span class="text-soft">Hours since it ran</span>
+            <input
+              class="field figures text-2xl"
+              inputmode="decimal"
+              bind:value={rested}
+              disabled={job.signed}
+              aria-invalid={job.refusal?.field === "rested"}
+            />
+          </label>
+          <label class="block">
+            <span class="text-soft">Coolant or head, °C</span>
+            <input
+              class="field figures text-2xl"
+              inputmode="decimal"
+              bind:value={temperature}
+              disabled={job.signed}
+              aria-invalid={job.refusal?.field === "temperature"}
+            />
+          </label>
+          {#if warm}
+            <label class="col-span-2 block">
+              <span class="text-tight font-[560]">Why it is measured warm all the same</span>
+              <input
+                class="field"
+                bind:value={reason}
+                disabled={job.signed}
+                aria-invalid={job.refusal?.field === "reason"}
+              />
+            </label>
+          {/if}
+          {#if job.refusal}
+            <p class="text-tight col-span-2 font-[560]" role="alert">{job.refusal.sentence}</p>
+          {/if}
+          {#each card.conditions.warnings as warning (warning)}
+            <p class="border-tight col-span-2 border-l-4 pl-3">
+              {warning} Readings are marked as warm.
+            </p>
+          {/each}
+          {#if !job.signed}
+            <Button type="submit" kind={card.conditions.rested_hours === null ? "now" : "plain"}
+              >Note it</Button
+            >
+          {/if}
+        </form>
+
+        <h2 class="border-ink mt-6 flex items-baseline justify-between border-b-2 pb-1 text-xl">
+          Safe <span class="text-soft figures text-base"
+            >{left ? `${left} to see to` : "all seen to"}</span
+          >
+        </h2>
+        <ul>
+          {#each card.safety as item (item.id)}
+            <li class="border-line border-b">
+              <label class="flex min-h-14 cursor-pointer items-center gap-3 py-1">
+                <input
+                  type="checkbox"
+                  class="peer sr-only"
+                  checked={item.done}
+                  disabled={job.signed}
+                  onchange={(event) => void job.seeTo(item.id, event.currentTarget.checked)}
+                />
+                <svg
+                  viewBox="0 0 28 28"
+                  class="peer-focus-visible:outline-now h-7 w-7 shrink-0 peer-focus-visible:outline-3"
+                  aria-hidden="true"
+                >
+                  <path
+                    d="M3 3h22v22H3z"
+                    fill="var(--sheet)"
+                    stroke="var(--ink)"
+                    stroke-width="1.6"
+                  />
+                  {#if item.done}
+                    <path d="M7 14l5 6L22 7" fill="none" stroke="var(--ink)" stroke-width="3" />
+                  {/if}
+                </svg>
+                <span class="leading-5">
+                  <span class="block font-[620]">{item.does}</span>
+                  <span class="text-soft text-[15px]">{item.caution}</span>
+                </span>
+              </label>
+            </li>
+          {/each}
+        </ul>
+        <p class="text-soft py-3 text-[15px]">
+          The maker’s manual, local codes and licensed practice come before this list.
+        </p>
+      </section>
+      <section aria-labelledby="tray">
+        <StripTray {job} />
+        <div class="mt-6">
+          <Button kind="now" href="/cards/{card.id}/turn" class="min-h-12 text-lg">
+            Turn to the first stop
+          </Button>
+        </div>
+      </section>
+    </div>
+  </div>
+{/if}

@@ -1,0 +1,170 @@
+<script lang="ts">
+  /**
+   * The strip tray: what came off, in order; on each part's outline a pocket a fastener,
+   * where it lives. Read backwards it is the list for putting together again.
+   */
+  import type { Part } from "../../api/client";
+  import Button from "../../kit/Button.svelte";
+  import Pair from "../../kit/Pair.svelte";
+  import type { CardState } from "../card.svelte";
+
+  let { job }: { job: CardState } = $props();
+
+  type Way = "strip" | "refit";
+  let way = $state<Way>("strip");
+  let opened = $state<number | null>(null);
+  let name = $state("");
+  let length = $state("");
+  const parts = $derived<Part[]>(structuredClone(job.card?.tray ?? []) as Part[]);
+  const shown = $derived(
+    parts
+      .map((part, index) => ({ part, index }))
+      .sort((a, b) => (way === "strip" ? 1 : -1) * (a.index - b.index)),
+  );
+  /** The part looked at: the one picked, else the last that came off. */
+  const open = $derived(opened ?? parts.length - 1);
+  const part = $derived(parts[open]);
+  const usual = ["Tank", "Air box", "Coils", "Spark plugs", "Cover"];
+
+  function change(next: Part[]): void {
+    void job.layOut(next);
+  }
+  async function add(what: string): Promise<void> {
+    if (!what.trim()) return;
+    if (await job.layOut([...parts, { name: what, note: "", pockets: [] }])) {
+      opened = null;
+      name = "";
+    }
+  }
+  function pocket(event: MouseEvent): void {
+    if (!part || job.signed) return;
+    const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+    // a key press has no place: the next free spot along the top edge
+    const byKey = event.detail === 0;
+    const x = byKey
+      ? (0.1 + part.pockets.length * 0.08) % 1
+      : (event.clientX - box.left) / box.width;
+    const y = byKey ? 0.12 : (event.clientY - box.top) / box.height;
+    const pockets = [
+      ...part.pockets,
+      {
+        x: Math.min(1, Math.max(0, x)),
+        y: Math.min(1, Math.max(0, y)),
+        length,
+        note: "",
+        count: 1,
+      },
+    ];
+    change(parts.map((one, index) => (index === open ? { ...one, pockets } : one)));
+  }
+  function take(nth: number): void {
+    if (!part || job.signed) return;
+    const pockets = part.pockets.filter((_, index) => index !== nth);
+    change(parts.map((one, index) => (index === open ? { ...one, pockets } : one)));
+  }
+  const bolts = (one: Part): number => one.pockets.reduce((sum, pocket) => sum + pocket.count, 0);
+</script>
+
+<div class="border-ink flex items-end justify-between gap-3 border-b-2 pb-1">
+  <h2 id="tray" class="text-xl">Strip tray</h2>
+  <Pair
+    label="Order"
+    value={way}
+    items={[
+      { value: "strip", label: "off" },
+      { value: "refit", label: "back on" },
+    ]}
+    onchange={(to) => (way = to)}
+  />
+</div>
+{#if parts.length === 0}
+  <p class="text-soft py-3">
+    Note each part as it comes off, and where each of its bolts lives: bolts of one cover differ in
+    length.
+  </p>
+{:else}
+  <div class="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-4 py-3 max-sm:grid-cols-1">
+    <ol>
+      {#each shown as { part: one, index } (index)}
+        <li class="border-line border-b">
+          <button
+            type="button"
+            class="flex min-h-11 w-full items-center justify-between gap-2 px-2 text-left {index ===
+            open
+              ? 'bg-ink text-paper'
+              : 'hover:bg-sheet'}"
+            aria-pressed={index === open}
+            onclick={() => (opened = index)}
+          >
+            <span class="truncate font-[560]">{one.name}</span>
+            <span class="figures text-sm">{bolts(one) || ""}</span>
+          </button>
+        </li>
+      {/each}
+    </ol>
+    {#if part}
+      <div>
+        <div class="border-ink bg-sheet relative aspect-[8/5] border-2">
+          <button
+            type="button"
+            class="absolute inset-0 cursor-crosshair"
+            aria-label="Add a pocket to {part.name}"
+            onclick={pocket}
+            disabled={job.signed}
+          ></button>
+          <svg
+            viewBox="0 0 80 50"
+            class="pointer-events-none absolute inset-0 h-full w-full"
+            aria-hidden="true"
+          >
+            <path
+              d="M9 6h62v9h4v20h-4v9H9v-9H5V15h4z"
+              fill="none"
+              stroke="var(--rule)"
+              stroke-width="0.7"
+              stroke-dasharray="2 1.2"
+            />
+          </svg>
+          {#each part.pockets as one, nth (nth)}
+            <button
+              type="button"
+              class="border-ink bg-paper figures absolute flex h-11 min-w-11 -translate-x-1/2 -translate-y-1/2 items-center justify-center border-2 px-1 text-[15px]"
+              style:left="{one.x * 100}%"
+              style:top="{one.y * 100}%"
+              aria-label="Pocket {nth + 1}{one.length ? `, ${one.length}` : ''}: take it away"
+              onclick={() => take(nth)}
+              disabled={job.signed}>{one.length || nth + 1}</button
+            >
+          {/each}
+        </div>
+        {#if !job.signed}
+          <label class="mt-2 flex items-center gap-2">
+            <span class="text-soft">Length of the next bolt</span>
+            <input class="field figures !w-24" bind:value={length} placeholder="30" />
+          </label>
+          <p class="text-soft text-[15px]">Tap the outline where the bolt sits.</p>
+        {/if}
+      </div>
+    {/if}
+  </div>
+{/if}
+{#if !job.signed}
+  <form
+    class="flex gap-2"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void add(name);
+    }}
+  >
+    <label class="min-w-0 flex-1">
+      <span class="sr-only">Part that came off</span>
+      <input class="field" bind:value={name} placeholder="Part that came off" />
+    </label>
+    <Button type="submit">Add</Button>
+  </form>
+  <div class="mt-2 flex flex-wrap gap-2">
+    {#each usual.filter((one) => !parts.some((part) => part.name === one)) as one (one)}
+      <Button kind="bare" class="border-line" onclick={() => void add(one)}>{one}</Button>
+    {/each}
+  </div>
+{/if}
