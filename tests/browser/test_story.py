@@ -190,8 +190,10 @@ def test_the_whole_story_by_touch_on_a_phone(open_page, no_barriers):
 
 def test_everything_in_spec_goes_from_feel_straight_to_sign(open_page):
     page = open_page("/cards/2/feel")
-    for valve in ("3 IN L", "3 IN R", "3 EX L", "3 EX R", "2 IN L", "2 IN R", "2 EX L", "2 EX R",
-                  "4 IN L", "4 IN R", "4 EX L", "4 EX R"):  # fmt: skip
+    for valve in (
+        "3 EX L", "3 EX R", "4 IN L", "4 IN R", "4 EX L", "4 EX R",
+        "1 IN L", "1 IN R", "2 EX L", "2 EX R", "3 IN L", "3 IN R",
+    ):  # fmt: skip
         in_hand(page, valve)
         page.keyboard.type("15" if "IN" in valve else "28")
         page.keyboard.press("Enter")
@@ -202,32 +204,32 @@ def test_everything_in_spec_goes_from_feel_straight_to_sign(open_page):
 
 def test_two_windows_on_one_card_conflict_clearly_and_lose_nothing_typed(open_page, no_barriers):
     here, there = open_page("/cards/2/feel"), open_page("/cards/2/feel")
-    in_hand(here, "3 IN L")
-    in_hand(there, "3 IN L")
-    there.keyboard.type("15")
+    in_hand(here, "3 EX L")
+    in_hand(there, "3 EX L")
+    there.keyboard.type("28")
     there.keyboard.press("Enter")
-    expect(plate(there, "3 IN L")).to_contain_text("0.15")
-    here.keyboard.type("17")
+    expect(plate(there, "3 EX L")).to_contain_text("0.28")
+    here.keyboard.type("30")
     here.keyboard.press("Enter")
     alert = here.get_by_role("alert")
     expect(alert).to_contain_text("Not saved yet")
-    expect(alert).to_contain_text("17 for 3 IN L")
-    expect(entry(here)).to_have_value("17")
+    expect(alert).to_contain_text("30 for 3 EX L")
+    expect(entry(here)).to_have_value("30")
     no_barriers(here, "conflict")
     here.get_by_role("button", name="Save mine").click()
-    expect(plate(here, "3 IN L")).to_contain_text("0.17")
+    expect(plate(here, "3 EX L")).to_contain_text("0.30")
     expect(alert).to_be_hidden()
 
 
 def test_bad_input_says_what_to_do_and_keeps_what_was_typed(open_page):
     page = open_page("/cards/2/feel")
-    in_hand(page, "3 IN L")
+    in_hand(page, "3 EX L")
     page.keyboard.type("15-13")
     page.keyboard.press("Enter")
     expect(page.locator("#understood")).to_contain_text("must be the thicker one")
     expect(entry(page)).to_have_value("15-13")
     page.keyboard.press("ArrowRight")
-    in_hand(page, "3 IN R")
+    in_hand(page, "3 EX R")
     page.keyboard.press("ArrowLeft")
     expect(entry(page)).to_have_value("15-13")
 
@@ -276,9 +278,9 @@ def test_figures_of_speed_and_size_are_printed(open_page, capsys):
         }"""
     )
     times = []
-    for valve in ("3 IN L", "3 IN R", "3 EX L", "3 EX R", "2 IN L", "2 IN R"):
+    for valve in ("3 EX L", "3 EX R", "4 IN L", "4 IN R", "4 EX L", "4 EX R"):
         in_hand(page, valve)
-        page.keyboard.type("15")
+        page.keyboard.type("15" if "IN" in valve else "28")
         page.evaluate(
             """(valve) => {
               const plate = document.querySelector(`[data-valve="${valve}"]`);

@@ -188,7 +188,7 @@ def _just_opened(database: Database, engine_id: int) -> None:
     )
     bench = _Bench(database, card, THIS_WEEK - timedelta(days=1))
     bench.cold("14", "9")
-    bench.gaps("found", {"1 IN L": "15-18", "1 IN R": "15", "1 EX L": "28", "1 EX R": "25-28"})
+    bench.gaps("found", {"1 EX L": "28", "1 EX R": "25-28", "2 IN L": "15-18", "2 IN R": "15"})
 
 
 def _half_way(database: Database, engine_id: int) -> None:

@@ -37,7 +37,7 @@
       );
       preferences.setName(who.trim());
       open = false;
-      route.go(`/cards/${card.id}/feel`);
+      route.go(`/cards/${card.id}/${card.at}`);
     } catch (error) {
       refusal = error as Refusal;
     }

@@ -82,19 +82,25 @@
   >
     <!-- the pistons, where they are at this angle -->
     {#if tall}
-    {#each fires as [cylinder, at], n (cylinder)}
-      {@const up = (1 + Math.cos(((crank - at) * Math.PI) / 180)) / 2}
-      {@const px = LEFT + 18 + n * Math.min(58, span / fires.length)}
-      <path d="M{px - 11} 4V48M{px + 11} 4V48" stroke="var(--rule)" />
-      <rect x={px - 9} y={6 + (1 - up) * 24} width="18" height="15" class="fill-sheet stroke-ink" />
-      <path d="M{px} {21 + (1 - up) * 24}V48" class="stroke-ink" stroke-width="2" />
-      <text
-        x={px}
-        y={17.5 + (1 - up) * 24}
-        text-anchor="middle"
-        class="figures fill-ink text-[12px]">{cylinder}</text
-      >
-    {/each}
+      {#each fires as [cylinder, at], n (cylinder)}
+        {@const up = (1 + Math.cos(((crank - at) * Math.PI) / 180)) / 2}
+        {@const px = LEFT + 18 + n * Math.min(58, span / fires.length)}
+        <path d="M{px - 11} 4V48M{px + 11} 4V48" stroke="var(--rule)" />
+        <rect
+          x={px - 9}
+          y={6 + (1 - up) * 24}
+          width="18"
+          height="15"
+          class="fill-sheet stroke-ink"
+        />
+        <path d="M{px} {21 + (1 - up) * 24}V48" class="stroke-ink" stroke-width="2" />
+        <text
+          x={px}
+          y={17.5 + (1 - up) * 24}
+          text-anchor="middle"
+          class="figures fill-ink text-[12px]">{cylinder}</text
+        >
+      {/each}
     {/if}
     {#each turning.lanes as one, n (`${one.cylinder}${one.side}`)}
       {@const y = HEAD + n * lane}

@@ -1,0 +1,273 @@
+"""Measuring in the browser: keys and taps counted, slips answered, nothing lost."""
+
+import os
+import signal
+import subprocess
+import sys
+import time
+from pathlib import Path
+from urllib.request import urlopen
+
+import pytest
+from playwright.sync_api import Page, expect
+
+V_FOUR = "No. 5 · Varrow Quartet"
+
+
+def entry(page: Page):
+    return page.locator("#entry")
+
+
+def plate(page: Page, valve: str):
+    return page.locator(f"[data-valve='{valve}']")
+
+
+def in_hand(page: Page) -> str:
+    return page.locator("[data-valve][aria-pressed=true]").get_attribute("data-valve")
+
+
+def fresh_card(client, engine="No. 5"):
+    """Open a card by the API and give its number."""
+    shop = client.get("/api/shop").json
+    number = next(e["id"] for e in shop["engines"] if e["label"].startswith(engine))
+    body = {"engine_id": number, "opened_by": "Edda", "reason": "Interval", "distance_km": None}
+    return client.post("/api/cards", json={**body, "hours": None}).json["id"]
+
+
+@pytest.mark.parametrize(
+    ("intake", "exhaust", "most"), [("15", "28", 3), ("15-18", "28-30", 6)], ids=["one", "bracket"]
+)
+def test_a_16_valve_engine_takes_few_keys_a_valve(open_page, client, intake, exhaust, most):
+    page = open_page(f"/cards/{fresh_card(client)}/feel")
+    expect(entry(page)).to_be_focused()
+    page.evaluate("addEventListener('keydown', () => (window.keys = (window.keys ?? 0) + 1), true)")
+    for _valve in range(16):
+        valve = in_hand(page)
+        for key in (*(intake if "IN" in valve else exhaust), "Enter"):
+            page.keyboard.press(key)
+        expect(plate(page, valve)).to_contain_text("in spec")
+    expect(page.locator("#next-stage")).to_contain_text("Sign")
+    assert page.evaluate("window.keys") <= 16 * most
+
+
+@pytest.mark.parametrize("bracket", [False, True], ids=["one blade", "goes and refuses"])
+def test_a_16_valve_engine_takes_at_most_three_taps_a_valve(open_page, client, bracket):
+    page = open_page(f"/cards/{fresh_card(client)}/feel", phone=True)
+    page.evaluate("addEventListener('click', () => (window.taps = (window.taps ?? 0) + 1), true)")
+    fan = page.get_by_role("group", name="Feeler blades")
+    for _valve in range(16):
+        valve = in_hand(page)
+        goes, refuses = ("0.15", "0.18") if "IN" in valve else ("0.28", "0.30")
+        fan.get_by_role("button", name=f"Blade {goes}").tap()
+        if bracket:
+            fan.get_by_role("button", name=f"Blade {refuses}").tap()
+        page.get_by_role("button", name="Write", exact=True).tap()
+        expect(plate(page, valve)).to_contain_text("in spec")
+    assert page.evaluate("window.taps") <= 16 * 3
+
+
+def test_a_slip_is_asked_about_and_one_key_takes_the_right_value(open_page, client, no_barriers):
+    page = open_page(f"/cards/{fresh_card(client)}/feel")
+    valve = in_hand(page)
+    entry(page).press_sequentially("2.")
+    page.keyboard.press("Backspace")
+    page.keyboard.press("Backspace")
+    page.keyboard.type("1.5" if "IN" in valve else ".028")
+    page.keyboard.press("Enter")
+    alert = page.get_by_role("alert")
+    expect(alert).to_contain_text("what this valve might have")
+    assert in_hand(page) == valve
+    no_barriers(page, "a question")
+    page.keyboard.press("y")
+    expect(plate(page, valve)).to_contain_text("in spec")
+    expect(alert).to_be_hidden()
+    assert in_hand(page) != valve
+
+
+def test_a_correct_odd_reading_is_kept_with_one_more_key(open_page, client):
+    page = open_page(f"/cards/{fresh_card(client)}/feel")
+    valve = in_hand(page)
+    page.keyboard.type("1.5" if "IN" in valve else ".028")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_be_visible()
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_be_hidden()
+    assert in_hand(page) != valve
+    page.reload()
+    expect(plate(page, valve)).to_contain_text("loose" if "IN" in valve else "tight")
+    plate(page, valve).click()
+    expect(page.get_by_role("alert")).to_have_count(0)
+
+
+def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barriers):
+    page = open_page(f"/cards/{fresh_card(client)}/feel")
+    valve = in_hand(page)
+    limits = (0.14, 0.20) if "IN" in valve else (0.24, 0.34)
+    page.get_by_role("radio", name="ask me").click()
+    no_barriers(page, "asked")
+    true_gap = sum(limits) / 2
+    for _try in range(4):
+        asked = page.locator("aside p.figures").inner_text()
+        thickness = sum(float(one) for one in asked.split("+"))
+        name = "Goes" if thickness <= true_gap else "Refuses"
+        page.get_by_role("button", name=name).click()
+        page.wait_for_timeout(150)
+        if in_hand(page) != valve:
+            break
+    expect(plate(page, valve)).to_contain_text("in spec")
+
+
+def test_one_more_reading_stands_beside_the_first_with_their_spread(open_page, client):
+    page = open_page(f"/cards/{fresh_card(client)}/feel")
+    valve = in_hand(page)
+    page.keyboard.type("15" if "IN" in valve else "28")
+    page.keyboard.press("Enter")
+    expect(plate(page, valve)).to_contain_text("in spec")
+    plate(page, valve).click()
+    page.get_by_role("button", name="Once more").click()
+    entry(page).focus()
+    page.keyboard.type("16" if "IN" in valve else "29")
+    page.keyboard.press("Enter")
+    plate(page, valve).click()
+    expect(page.get_by_text("Read 2 times")).to_contain_text("spread 0.01")
+
+
+def test_a_warm_engine_is_gone_on_with_only_for_a_reason(open_page, client, no_barriers):
+    page = open_page(f"/cards/{fresh_card(client)}/ready")
+    page.get_by_label("Coolant or head").fill("48")
+    page.get_by_role("button", name="Note it").click()
+    expect(page.get_by_role("alert")).to_contain_text("48 °C is over 35 °C")
+    page.get_by_label("Why it is measured warm").fill("Rider waits on the ferry")
+    page.get_by_role("button", name="Note it").click()
+    expect(page.get_by_text("Readings are marked as warm")).to_be_visible()
+    no_barriers(page, "warm")
+
+
+def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(open_page, client):
+    page = open_page(f"/cards/{fresh_card(client)}/ready")
+    for part in ("Tank", "Cover"):
+        page.get_by_role("button", name=part, exact=True).click()
+        expect(page.get_by_role("listitem").filter(has_text=part)).to_be_visible()
+    page.get_by_label("Length of the next bolt").fill("45")
+    outline = page.get_by_role("button", name="Add a pocket to Cover")
+    outline.click(position={"x": 40, "y": 40})
+    expect(page.get_by_role("button", name="Pocket 1, 45: take it away")).to_be_visible()
+    page.get_by_role("radio", name="back on").click()
+    expect(page.locator("section ol li").first).to_contain_text("Cover")
+    page.reload()
+    expect(page.get_by_role("button", name="Pocket 1, 45: take it away")).to_be_visible()
+
+
+def test_the_crank_turned_by_keys_lights_what_can_be_measured(open_page):
+    page = open_page("/cards/3/turn")
+    expect(plate(page, "1 IN L")).to_contain_text("measure")
+    expect(plate(page, "2 IN L")).to_contain_text("lifted")
+    crank = page.get_by_role("slider", name="Crank")
+    crank.focus()
+    for _turn in range(3):
+        page.keyboard.press("PageUp")
+    expect(crank).to_have_attribute("aria-valuenow", "270")
+    expect(plate(page, "2 IN L")).to_contain_text("measure")
+    box = crank.bounding_box()
+    page.mouse.click(box["x"] + 64 + (box["width"] - 78) / 3, box["y"] + box["height"] - 60)
+    expect(crank).to_have_attribute("aria-valuenow", "240")
+    page.get_by_role("radio", name="by the lobe").click()
+    expect(page.locator("aside ol > li")).to_have_count(6)
+
+
+def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barriers):
+    page = open_page("/engines/new")
+    page.get_by_label("Layout:").click()
+    page.get_by_role("option", name="straight six").click()
+    expect(page.get_by_text("2 stops: T1 (12), T6 (12).")).to_be_visible()
+    page.get_by_label("Intake min").fill("0.30")
+    expect(page.get_by_role("alert")).to_contain_text("above its maximum")
+    page.get_by_label("Intake min").fill("0.12")
+    expect(page.get_by_role("alert")).to_have_count(0)
+    page.get_by_label("What the shop calls it").fill("No. 20")
+    no_barriers(page, "engine editor")
+    page.get_by_role("button", name="Save the engine").click()
+    page.get_by_role("link", name="No. 20").click()
+    expect(page.get_by_label("Intake min")).to_have_value("0.12")
+    no_barriers(page, "engine")
+
+
+def test_a_feeler_set_is_changed_and_counts_at_the_next_reading(open_page, no_barriers):
+    page = open_page("/shop")
+    page.get_by_label("State of 0.28").click()
+    page.get_by_role("option", name="broken").click()
+    page.get_by_label("Measured thickness of 0.25").fill("0.252")
+    page.get_by_label("Add blades").fill("0.27 0.29")
+    page.get_by_role("button", name="Save the set").click()
+    expect(page.get_by_text("Saved.")).to_be_visible()
+    no_barriers(page, "shop")
+    page.goto("/cards/2/feel")
+    fan = page.get_by_role("group", name="Feeler blades")
+    expect(fan.get_by_role("button", name="Blade 0.29")).to_be_visible()
+    expect(fan.get_by_role("button", name="Blade 0.28")).to_have_count(0)
+
+
+def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_page, client):
+    number = fresh_card(client)
+    page = open_page(f"/cards/{number}/feel")
+    expect(entry(page)).to_be_focused()
+    page.context.set_offline(True)
+    written = []
+    for _valve in range(3):
+        valve = in_hand(page)
+        written.append(valve)
+        page.keyboard.type("15" if "IN" in valve else "28")
+        page.keyboard.press("Enter")
+        expect(plate(page, valve)).to_contain_text("waiting")
+    expect(page.get_by_text("3 entries wait")).to_be_visible()
+    page.keyboard.type("1")
+    page.context.set_offline(False)
+    expect(page.get_by_text("entries wait")).to_be_hidden(timeout=15_000)
+    for valve in written:
+        expect(plate(page, valve)).to_contain_text("in spec")
+    expect(entry(page)).to_have_value("1")
+    assert client.get(f"/api/cards/{number}").json["version"] == 4
+
+
+def test_a_reading_survives_a_killed_server_and_a_reload(chromium, tmp_path):
+    record, port = tmp_path / "record.sqlite3", "8393"
+
+    def serve():
+        command = [
+            Path(sys.executable).parent / "plimb",
+            "demo",
+            "--database",
+            record,
+            "--port",
+            port,
+        ]
+        process = subprocess.Popen(command, stdout=subprocess.DEVNULL)
+        for _wait in range(100):
+            try:
+                urlopen(f"http://127.0.0.1:{port}/api/health", timeout=1).close()
+                return process
+            except OSError:
+                time.sleep(0.1)
+        raise AssertionError("the server did not come up")
+
+    process = serve()
+    context = chromium.new_context(base_url=f"http://127.0.0.1:{port}")
+    page = context.new_page()
+    try:
+        page.goto("/cards/2/feel")
+        expect(entry(page)).to_be_focused()
+        os.kill(process.pid, signal.SIGKILL)
+        process.wait()
+        valve = in_hand(page)
+        page.keyboard.type("28")
+        page.keyboard.press("Enter")
+        expect(plate(page, valve)).to_contain_text("waiting")
+        page.keyboard.type("3")
+        process = serve()
+        page.reload()
+        expect(plate(page, valve)).to_contain_text("in spec", timeout=15_000)
+        expect(entry(page)).to_have_value("3")
+    finally:
+        context.close()
+        process.kill()
+        process.wait()
