@@ -1,7 +1,12 @@
 """The real interface in Debian's Chromium against a served copy of the demo."""
 
+import socket
+import subprocess
+import sys
+import time
 from pathlib import Path
 from threading import Thread
+from urllib.request import urlopen
 
 import pytest
 from playwright.sync_api import Page, sync_playwright
@@ -75,3 +80,39 @@ def no_barriers():
         assert serious == [], where
 
     return check
+
+
+class OwnServer:
+    """The demo served by a process of its own, as `make demo` serves it."""
+
+    def __init__(self, record: Path) -> None:
+        self.record = record
+        with socket.socket() as free:
+            free.bind(("127.0.0.1", 0))
+            self.port = free.getsockname()[1]
+        self.address = f"http://127.0.0.1:{self.port}"
+
+    def start(self) -> None:
+        plimb = Path(sys.executable).parent / "plimb"
+        command = [plimb, "demo", "--database", self.record, "--port", str(self.port)]
+        self.process = subprocess.Popen(command, stdout=subprocess.DEVNULL)
+        for _wait in range(200):
+            try:
+                urlopen(f"{self.address}/api/health", timeout=1).close()
+                return
+            except OSError:
+                time.sleep(0.1)
+        raise AssertionError("the server did not come up")
+
+    def kill(self) -> None:
+        """Stop it as a power cut would."""
+        self.process.kill()
+        self.process.wait()
+
+
+@pytest.fixture
+def own_server(tmp_path):
+    server = OwnServer(tmp_path / "own.sqlite3")
+    server.start()
+    yield server
+    server.kill()

@@ -1,13 +1,5 @@
 """Measuring in the browser: keys and taps counted, slips answered, nothing lost."""
 
-import os
-import signal
-import subprocess
-import sys
-import time
-from pathlib import Path
-from urllib.request import urlopen
-
 import pytest
 from playwright.sync_api import Page, expect
 
@@ -229,45 +221,19 @@ def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_pa
     assert client.get(f"/api/cards/{number}").json["version"] == 4
 
 
-def test_a_reading_survives_a_killed_server_and_a_reload(chromium, tmp_path):
-    record, port = tmp_path / "record.sqlite3", "8393"
-
-    def serve():
-        command = [
-            Path(sys.executable).parent / "plimb",
-            "demo",
-            "--database",
-            record,
-            "--port",
-            port,
-        ]
-        process = subprocess.Popen(command, stdout=subprocess.DEVNULL)
-        for _wait in range(100):
-            try:
-                urlopen(f"http://127.0.0.1:{port}/api/health", timeout=1).close()
-                return process
-            except OSError:
-                time.sleep(0.1)
-        raise AssertionError("the server did not come up")
-
-    process = serve()
-    context = chromium.new_context(base_url=f"http://127.0.0.1:{port}")
+def test_a_reading_survives_a_killed_server_and_a_reload(chromium, own_server):
+    context = chromium.new_context(base_url=own_server.address)
     page = context.new_page()
-    try:
-        page.goto("/cards/2/feel")
-        expect(entry(page)).to_be_focused()
-        os.kill(process.pid, signal.SIGKILL)
-        process.wait()
-        valve = in_hand(page)
-        page.keyboard.type("28")
-        page.keyboard.press("Enter")
-        expect(plate(page, valve)).to_contain_text("waiting")
-        page.keyboard.type("3")
-        process = serve()
-        page.reload()
-        expect(plate(page, valve)).to_contain_text("in spec", timeout=15_000)
-        expect(entry(page)).to_have_value("3")
-    finally:
-        context.close()
-        process.kill()
-        process.wait()
+    page.goto("/cards/2/feel")
+    expect(entry(page)).to_be_focused()
+    own_server.kill()
+    valve = in_hand(page)
+    page.keyboard.type("28")
+    page.keyboard.press("Enter")
+    expect(plate(page, valve)).to_contain_text("waiting")
+    page.keyboard.type("3")
+    own_server.start()
+    page.reload()
+    expect(plate(page, valve)).to_contain_text("in spec", timeout=15_000)
+    expect(entry(page)).to_have_value("3")
+    context.close()

@@ -6,7 +6,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 FOUND = {"IN L": "12", "IN C": "7", "IN R": "12-13", "EX L": "14", "EX R": "20"}
-NAMES = list(FOUND)
+BENCH = {"width": 1280, "height": 800}
 
 
 def entry(page: Page):
@@ -261,9 +261,12 @@ def test_a_place_that_is_not_there_has_a_way_back(open_page, path):
     expect(page.get_by_role("heading", name="Ostrel Hill Climb School")).to_be_visible()
 
 
-def test_figures_of_speed_and_size_are_printed(open_page, capsys):
+def test_figures_of_speed_and_size_are_printed(chromium, own_server, capsys):
     """Measured and printed, not asserted on: they depend on the machine."""
-    page = open_page("/cards/2/feel")
+    context = chromium.new_context(base_url=own_server.address, viewport=BENCH)
+    page = context.new_page()
+    page.goto("/cards/2/feel")
+    expect(entry(page)).to_be_focused()
     page.evaluate("document.fonts.ready")
     sizes = page.evaluate(
         """async () => {
@@ -297,6 +300,7 @@ def test_figures_of_speed_and_size_are_printed(open_page, capsys):
         )
         page.keyboard.press("Enter")
         times.append(page.evaluate("window.judged"))
+    context.close()
     assert len(times) == 6
     assert sum(sizes) > 0
     with capsys.disabled():

@@ -131,7 +131,8 @@ def test_honest_readings_are_seldom_questioned():
             questioned += bool(found)
             why.update(one.slip.value for one in found)
     print(
-        f"\n[figures] honest readings questioned: {questioned} of {total}, {questioned / total:.2%} {dict(why)}"
+        f"\n[figures] honest readings questioned: {questioned} of {total}, "
+        f"{questioned / total:.2%} {dict(why)}"
     )
     assert total == 160_000
     assert questioned / total < 0.02

@@ -44,7 +44,7 @@
     void preferences.unit;
     void job.draft;
     void job.inHand;
-    untrack(() => void job.understand());
+    untrack(() => job.understand());
   });
 
   function press(event: KeyboardEvent): void {

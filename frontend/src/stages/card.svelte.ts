@@ -34,6 +34,7 @@ interface Sent {
 type Send = (version: number, key: string) => Promise<Sent>;
 
 const RETRY_MS = 2000;
+const PAUSE_MS = 70;
 
 export class CardState {
   card = $state.raw<Card | null>(null);
@@ -184,6 +185,7 @@ export class CardState {
       unit: preferences.unit,
       repeats: this.repeating,
     };
+    this.hush();
     this.outbox.add(entry);
     const outcome = await this.post(entry);
     if (outcome === "refused") return false;
@@ -413,10 +415,20 @@ export class CardState {
   }
 
   private asking: AbortController | null = null;
+  private pause: ReturnType<typeof setTimeout> | undefined;
 
-  /** Have the server read back what is being typed. */
-  async understand(): Promise<void> {
+  /** Have the server read back what is being typed, at the next short pause. */
+  understand(): void {
+    this.hush();
+    this.pause = setTimeout(() => void this.readBack(), PAUSE_MS);
+  }
+
+  private hush(): void {
+    clearTimeout(this.pause);
     this.asking?.abort();
+  }
+
+  private async readBack(): Promise<void> {
     const [valve, text] = [this.inHand, this.draft.trim()];
     if (!valve || !text || !["feel", "read", "prove"].includes(this.stage)) {
       this.understood = null;

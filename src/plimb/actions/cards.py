@@ -95,7 +95,7 @@ def understand_gap(
         NotFound: There is no such card.
     """
     with database.reading() as session:
-        card = get_card(session, card_id)
+        card = get_card(session, card_id, whole=False)
         limits = known_valve(card, valve).spec.check
         reading = parse_reading(text, unit, thinnest_nm=thinnest_blade(session, card))
         blades = core_set(card.blade_set) if card.blade_set else None

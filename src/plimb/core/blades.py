@@ -133,6 +133,7 @@ STACK_TRIES = 1.2
 """What trying two blades together costs against trying one (judgement)."""
 
 
+@lru_cache(maxsize=4096)
 def next_blade(known: Known, limits: Limits, blades: BladeSet) -> Try | None:
     """Return the blade or stack that settles the verdict in the fewest tries on average.
 
@@ -210,6 +211,7 @@ class _Weighing:
         return min(((one, expected(one)) for one in left), key=lambda pair: round(pair[1], 9))
 
 
+@lru_cache(maxsize=4096)
 def next_finer(known: Known, limits: Limits, blades: BladeSet) -> Try | None:
     """Return the single blade that halves what is left, to give the gap a number.
 

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from datetime import datetime
 
 from sqlalchemy import select
-from sqlalchemy.orm import Session, selectinload
+from sqlalchemy.orm import Session, joinedload, selectinload
 
 from plimb.core.errors import CardSigned, NotFound, StaleVersion
 from plimb.core.shim import Aim, Rounding
@@ -20,22 +20,22 @@ from plimb.store.models import (
 )
 
 _WHOLE = (
-    selectinload(CardRow.revision).selectinload(EngineRevisionRow.engine),
+    joinedload(CardRow.revision).joinedload(EngineRevisionRow.engine),
     selectinload(CardRow.rounds).selectinload(RoundRow.gaps),
     selectinload(CardRow.rounds).selectinload(RoundRow.pieces),
     selectinload(CardRow.rounds).selectinload(RoundRow.choices),
     selectinload(CardRow.trays),
-    selectinload(CardRow.blade_set).selectinload(BladeSetRow.blades),
+    joinedload(CardRow.blade_set).selectinload(BladeSetRow.blades),
 )
 
 
-def get_card(session: Session, card_id: int) -> CardRow:
-    """Return the card with everything on it.
+def get_card(session: Session, card_id: int, *, whole: bool = True) -> CardRow:
+    """Return the card, with everything on it unless its `whole` is not wanted.
 
     Raises:
         NotFound: There is none of that number.
     """
-    card = session.get(CardRow, card_id, options=_WHOLE)
+    card = session.get(CardRow, card_id, options=_WHOLE if whole else ())
     if card is None:
         raise NotFound(f"There is no card number {card_id} in this shop.", field="card")
     return card

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -223,10 +224,11 @@ class LengthOut(_Out):
     mm: str
     thou: str
 
-    @classmethod
-    def of(cls, nm: int) -> LengthOut:
-        """Return the length as it goes over the wire."""
-        return cls(nm=nm, mm=show_mm(nm), thou=show_thou(nm))
+    @staticmethod
+    @lru_cache(maxsize=16_384)
+    def of(nm: int) -> LengthOut:
+        """Return the length as it goes over the wire; the same few are sent again and again."""
+        return LengthOut(nm=nm, mm=show_mm(nm), thou=show_thou(nm))
 
 
 class GapOut(_Out):
