@@ -53,6 +53,10 @@ types: .venv/.dev frontend/node_modules/.done ## Write the OpenAPI document and 
 screenshots: .venv/.dev $(APP) chromium ## Take the pictures in docs/screenshots anew
 	@$(BIN)/python scripts/shots.py
 
+.PHONY: bench
+bench: .venv/.run ## Measure the sums: the turning planner, the blade to try next
+	@$(BIN)/python scripts/bench.py
+
 .PHONY: ratio
 ratio: ## Lines of test code against lines of product code
 	@sh scripts/ratio.sh

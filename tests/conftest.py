@@ -1,5 +1,6 @@
 """A fresh record, an application on it, and the school that ships as the demo."""
 
+import shutil
 from datetime import datetime, timedelta
 from pathlib import Path
 
@@ -20,11 +21,22 @@ def database(tmp_path: Path):
     opened.close()
 
 
+@pytest.fixture(scope="session")
+def filled(tmp_path_factory) -> Path:
+    """Return a record that the demo was loaded into once, to be copied."""
+    path = tmp_path_factory.mktemp("demo") / "filled.sqlite3"
+    loaded = Database(path)
+    fill(loaded)
+    loaded.close()
+    return path
+
+
 @pytest.fixture
-def school(database: Database) -> Database:
-    """Return a record with the demo's engines and cards in it."""
-    fill(database)
-    return database
+def school(filled: Path, tmp_path: Path):
+    """Return a record of its own with the demo's engines and cards in it."""
+    opened = Database(Path(shutil.copy(filled, tmp_path / "school.sqlite3")))
+    yield opened
+    opened.close()
 
 
 @pytest.fixture

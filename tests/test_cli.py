@@ -112,3 +112,36 @@ def test_a_port_that_is_taken_is_told_plainly(tmp_path):
         refused = plimb("serve", "--database", str(tmp_path / "x.sqlite3"), "--port", port)
     assert refused.exit_code == 2
     assert "PLIMB_PORT" in refused.stderr
+
+
+ENGINES = Path(__file__).parents[1] / "src" / "plimb" / "demo" / "engines"
+
+
+def test_turning_of_a_straight_six_and_of_a_card_file(tmp_path):
+    file = ENGINES / "halvern-six.json"
+    answer = json.loads(plimb("turn", str(file), "--json").stdout)
+    assert [(s["crank_degrees"], s["mark"]) for s in answer["stops"]] == [(0, "T1"), (360, "T6")]
+    assert answer["turning_degrees"] == 360
+    assert len(answer["stops"][0]["valves"]) == 12
+    card = json.loads(file.read_text("utf-8")) | {"format": "plimb-card", "rounds": []}
+    (tmp_path / "card.json").write_text(json.dumps(card))
+    assert json.loads(plimb("turn", str(tmp_path / "card.json"), "--json").stdout) == answer
+    assert "mark T6" in plimb("turn", str(file)).stdout
+
+
+def test_timing_beside_the_engine_counts(tmp_path):
+    file = json.loads((ENGINES / "varrow-v4.json").read_text("utf-8"))
+    file["events"] = {"intake": {"opens_btdc": 0, "closes_abdc": 10}, "ramp": 0}
+    (tmp_path / "mild.json").write_text(json.dumps(file))
+    mild = json.loads(plimb("turn", str(tmp_path / "mild.json"), "--json").stdout)
+    usual = json.loads(plimb("turn", str(ENGINES / "varrow-v4.json"), "--json").stdout)
+    assert mild != usual
+
+
+@pytest.mark.parametrize("content", ["", "[]", "{", '{"format": "other"}', "[" * 9999, "\udcff"])
+def test_a_file_that_is_no_engine_is_refused_in_one_sentence(tmp_path, content):
+    file = tmp_path / "engine.json"
+    file.write_bytes(content.encode("utf-8", "surrogateescape"))
+    refused = plimb("turn", str(file))
+    assert refused.exit_code == 2
+    assert refused.stderr.count("\n") == 1

@@ -1,22 +1,24 @@
-"""The command line: `plimb serve`, `demo`, `shim`."""
+"""The command line: `plimb serve`, `demo`, `shim`, `turn`."""
 
 from __future__ import annotations
 
 import json
 import sys
 from collections.abc import Sequence
+from fractions import Fraction
 from pathlib import Path
 from typing import Any, NoReturn
 
 import click
 
 from plimb import __version__
-from plimb.core.errors import PlimbError
+from plimb.core.errors import BadValue, PlimbError
 from plimb.core.family import COMMON_KIT, Family, parse_run
 from plimb.core.lengths import Unit, parse_length, to_float
 from plimb.core.limits import Spec, parse_limits
 from plimb.core.shim import Aim, Fitted, Rounding, School, WorkedOut, work_out
 from plimb.core.shorthand import parse_reading
+from plimb.core.turning import COMFORT
 from plimb.core.working import working
 
 DEFAULT_PORT = 8017
@@ -123,6 +125,47 @@ def _as_json(worked: WorkedOut, unit: Unit, lines: Sequence[str]) -> dict[str, A
         "at_most": number(worked.at_most_nm),
         "working": "\n".join(lines),
     }
+
+
+@main.command()
+@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@click.option("--method", type=click.Choice(["marks", "lobe"]), default="marks")
+@click.option("--json", "as_json", is_flag=True, help="Answer as JSON.")
+def turn(file: Path, method: str, as_json: bool) -> None:
+    """Say where to turn the crank to, for the engine in FILE (an engine or a card file)."""
+    from plimb.core.turning import Method, plan_turning
+    from plimb.files.engine_file import read_engine
+
+    try:
+        text = file.read_text("utf-8")
+    except (OSError, UnicodeDecodeError):
+        raise BadValue(f"FILE {file} cannot be read.", field="FILE") from None
+    read = read_engine(text)
+    plan = plan_turning(read.to_core(), read.timing(), Method(method))
+    if as_json:
+        stops = [
+            {
+                "crank_degrees": _plain(stop.degrees),
+                "mark": stop.mark,
+                "valves": list(stop.valves),
+                "margin": _plain(stop.margin),
+            }
+            for stop in plan.stops
+        ]
+        click.echo(json.dumps({"stops": stops, "turning_degrees": _plain(plan.turning)}))
+        return
+    for number, stop in enumerate(plan.stops, 1):
+        place = f"mark {stop.mark}" if stop.mark else "no mark, go by the lobes"
+        click.echo(f"Stop {number}: {_plain(stop.degrees)}°, {place}.")
+        click.echo(f"  Measure {', '.join(stop.valves)}.")
+        if stop.margin < COMFORT:
+            click.echo(f"  Just {_plain(stop.margin)}° from being lifted: stop exactly.")
+    click.echo(f"Turning from the first stop to the last: {_plain(plan.turning)}°.")
+
+
+def _plain(degrees: Fraction) -> int | float:
+    """Return degrees as a whole number where they are one."""
+    return int(degrees) if degrees.denominator == 1 else float(degrees)
 
 
 _database = click.option(

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import single from "../api/answers/card-1.json";
 import vfour from "../api/answers/card-2.json";
 import triple from "../api/answers/card-3.json";
+import largest from "../api/answers/largest-engine.json";
 import type { Card, Drawing } from "../api/client";
 import { progress } from "../stages/stages";
 import { type Box, TOUCH, type Turn, arrange, bestTurn, neighbour } from "./arrange";
@@ -24,30 +25,10 @@ function overlap(a: Box, b: Box): boolean {
   );
 }
 
-/** A straight six with four valves a cylinder, made from the triple's own drawing. */
-function six(): Drawing {
-  const bank = cards.triple!.drawing.banks[0]!;
-  const twice = <T extends { u: number }>(all: T[], rename: (one: T) => T): T[] => [
-    ...all,
-    ...all.map((one) => ({ ...rename(one), u: one.u + 3 })),
-  ];
-  return {
-    ...cards.triple!.drawing,
-    banks: [
-      {
-        ...bank,
-        length: 6,
-        bores: twice(bank.bores, (bore) => ({ ...bore, cylinder: bore.cylinder + 3 })),
-        valves: twice(bank.valves, (spot) => ({ ...spot, valve: `+${spot.valve}` })),
-      },
-    ],
-  };
-}
-
 describe.each(sizes)("at %s size", (_name, width, height) => {
   const drawings = {
     ...Object.fromEntries(Object.entries(cards).map(([n, c]) => [n, c.drawing])),
-    six: six(),
+    six: largest.drawing as Drawing,
   };
   it.each(Object.entries(drawings))(
     "the %s has a plate a finger can hit for every valve",
@@ -115,5 +96,21 @@ describe("progress", () => {
     expect(progress(cards.triple!, "read")).toEqual({ asked: 4, done: 2 });
     expect(progress(cards.vfour!, "feel")).toEqual({ asked: 16, done: 4 });
     expect(progress(cards.single!, "sign")).toEqual({ asked: 0, done: 0 });
+  });
+});
+
+describe("the largest engine", () => {
+  it("shows 48 clearances on the bench without growing past its place", () => {
+    const drawing = largest.drawing as Drawing;
+    const laid = arrange(drawing, 896, 688, bestTurn(drawing, 896, 688));
+    expect(laid.valves).toHaveLength(48);
+    expect(laid.height).toBeLessThanOrEqual(688);
+    expect(laid.width).toBeLessThanOrEqual(896);
+  });
+  it("hangs the closer's plate behind its opener's", () => {
+    const laid = arrange(largest.drawing as Drawing, 896, 688, 0);
+    const plate = (valve: string) => laid.valves.find((one) => one.valve === valve)!.plate;
+    expect(plate("1 IN L op").x).toBe(plate("1 IN L cl").x);
+    expect(plate("1 IN L op").y).toBeLessThan(plate("1 IN L cl").y);
   });
 });

@@ -1,10 +1,11 @@
 <script lang="ts">
   /** What to do when this stage has all it asked for. */
   import type { Card, Stage } from "../api/client";
+  import type { Snippet } from "svelte";
   import Button from "../kit/Button.svelte";
   import { STAGES } from "./stages";
 
-  let { card, stage }: { card: Card; stage: Stage } = $props();
+  let { card, stage, children }: { card: Card; stage: Stage; children?: Snippet } = $props();
 
   const next = $derived(STAGES.find((one) => one.stage === card.at));
   const waiting = $derived(card.todo.find((item) => item.stage === stage)?.waiting ?? []);
@@ -18,6 +19,7 @@
   );
 </script>
 
+{#if next && waiting.length === 0}{@render children?.()}{/if}
 {#if next && !card.signed_at && waiting.length === 0 && next.stage !== stage}
   <div class="border-now bg-wash flex items-center justify-between gap-3 border-l-4 py-1 pr-1 pl-3">
     <span>{says}</span>

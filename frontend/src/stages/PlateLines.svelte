@@ -118,6 +118,15 @@
         >
       </span>
     {/each}
+    {#if stage === "feel" && wide && room > lines.length && valve.verdict === "in" && (valve.near_edge || valve.need === "open")}
+      <span
+        class="text-[12.5px] leading-[17px] {valve.need === 'open' ? 'font-[680]' : 'text-soft'}"
+      >
+        {valve.need === "open" ? "to set: " : ""}{valve.near_edge
+          ? "near the edge"
+          : "its cam is out"}
+      </span>
+    {/if}
     {#if lines.length === 0 && wide}
       <span class="text-soft flex items-baseline justify-between gap-1 leading-[17px]">
         <span class="text-[12.5px]">spec</span>

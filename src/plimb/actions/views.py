@@ -16,7 +16,7 @@ from plimb.core.lengths import Unit
 from plimb.core.ready import Conditions, SafetyItem, safety_list
 from plimb.core.shim import Aim, Rounding, School
 from plimb.core.shorthand import Reading
-from plimb.core.slips import Before, Question, questions
+from plimb.core.slips import Before, Question, Slip, questions
 from plimb.core.survey import Act, Stage, Survey, survey
 from plimb.core.turning import Events, Method, TurnPlan, order_by_plan, plan_turning
 from plimb.files.engine_file import EngineFile, read_engine
@@ -193,6 +193,8 @@ def _questions(
     before = _left_before(session, earlier) if earlier else {}
     units = {gap.valve: Unit(gap.unit) for gap in round_.gaps if gap.superseded_at is None}
     thin = [blade.thickness_nm for blade in blades.usable] if blades else []
+    # that the engine is warm is asked once a card, not once a valve
+    ask_warm = conditions_of(card).warm and not any(Slip.WARM in slips for slips in kept.values())
     asked = {}
     for valve in readings:
         found = questions(
@@ -202,6 +204,7 @@ def _questions(
             unit=units.get(valve, Unit.MM),
             before=before,
             thin_blades_nm=thin,
+            warm=ask_warm,
         )
         asked[valve] = tuple(one for one in found if one.slip not in kept.get(valve, ()))
     return asked

@@ -292,7 +292,7 @@ def read_engine(text: str) -> EngineFile:
     """
     try:
         loaded: Any = json.loads(text, parse_float=Decimal, parse_constant=_no_constant)
-    except json.JSONDecodeError as error:
+    except (json.JSONDecodeError, RecursionError) as error:
         raise BadValue(f"The file is not JSON: {error}.", field="$") from None
     try:
         return EngineFile.model_validate(loaded)

@@ -13,16 +13,23 @@
   let who = $state(preferences.name);
   let why = $state("Interval");
   let distance = $state("");
+  let hours = $state("");
   let refusal = $state<Refusal | null>(null);
   const chosen = $derived(engine || String(engines[0]?.id ?? ""));
 
   async function submit(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const km = distance.trim() ? Number(distance.replaceAll(/[ .,’']/g, "")) : null;
-    if (km !== null && !Number.isInteger(km)) {
-      refusal = new Refusal("bad", "Write the distance as a whole number of km.", "distance_km");
-      return;
-    }
+    const [km, run] = [distance, hours].map((text) =>
+      text.trim() ? Number(text.replaceAll(/[ .,’']/g, "")) : null,
+    ) as [number | null, number | null];
+    for (const [value, field] of [
+      [km, "distance_km"],
+      [run, "hours"],
+    ] as const)
+      if (value !== null && !Number.isInteger(value)) {
+        refusal = new Refusal("bad", "Write distance and hours as whole numbers.", field);
+        return;
+      }
     try {
       const card = await answer(
         api.POST("/api/cards", {
@@ -31,7 +38,7 @@
             opened_by: who,
             reason: why,
             distance_km: km,
-            hours: null,
+            hours: run,
           },
         }),
       );
@@ -60,15 +67,26 @@
       <span class="text-soft">Why now</span>
       <input class="field" bind:value={why} aria-invalid={refusal?.field === "reason"} />
     </label>
-    <label class="block">
-      <span class="text-soft">Distance, km (may be left empty)</span>
-      <input
-        class="field figures"
-        inputmode="numeric"
-        bind:value={distance}
-        aria-invalid={refusal?.field === "distance_km"}
-      />
-    </label>
+    <div class="grid grid-cols-2 gap-3">
+      <label class="block">
+        <span class="text-soft">Distance, km</span>
+        <input
+          class="field figures"
+          inputmode="numeric"
+          bind:value={distance}
+          aria-invalid={refusal?.field === "distance_km"}
+        />
+      </label>
+      <label class="block">
+        <span class="text-soft">or hours run</span>
+        <input
+          class="field figures"
+          inputmode="numeric"
+          bind:value={hours}
+          aria-invalid={refusal?.field === "hours"}
+        />
+      </label>
+    </div>
     {#if refusal}<p class="text-tight font-[560]" role="alert">{refusal.sentence}</p>{/if}
     <Button kind="now" type="submit" class="min-h-12 text-lg">Open the card</Button>
   </form>

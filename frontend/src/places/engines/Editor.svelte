@@ -178,6 +178,9 @@
                 { name: "Exhaust closer", spec: file.engine.spec.closer?.exhaust },
               ]
             : []),
+          ...file.engine.valves
+            .filter((valve) => valve.spec)
+            .map((valve) => ({ name: valve.id, spec: valve.spec })),
         ]
       : [],
   );
@@ -188,6 +191,13 @@
     { key: "set_max", says: "set max" },
     { key: "aim", says: "aim" },
   ];
+  /** Give a valve its own spec, starting from its side's, or take it back. */
+  function ownSpec(id: string): void {
+    const valve = file?.engine.valves.find((one) => one.id === id);
+    if (!valve || !file) return;
+    valve.spec = valve.spec ? undefined : { ...file.engine.spec[valve.side] };
+    redraw();
+  }
   function addClosers(): void {
     if (!file) return;
     const { intake, exhaust } = file.engine.spec;
@@ -343,6 +353,20 @@
               {/each}
             </tbody>
           </table>
+          <div class="pt-2">
+            <Select
+              label="A valve with its own spec"
+              shown={false}
+              value=""
+              items={file.engine.valves.map((valve) => ({
+                value: valve.id,
+                label: valve.spec
+                  ? `${valve.id}: back to its side’s spec`
+                  : `${valve.id}: its own spec`,
+              }))}
+              onchange={ownSpec}
+            />
+          </div>
         </fieldset>
         <fieldset>
           <legend class="border-ink w-full border-b-2 text-lg font-[600]">Crank and timing</legend>

@@ -20,7 +20,7 @@ export interface EngineDocument {
       cylinders: { number: number; fires_at: number }[];
       marks?: { name: string; degrees: number }[];
     };
-    valves: { id: string }[];
+    valves: { id: string; side: "intake" | "exhaust"; spec?: SpecDocument }[];
     spec: {
       intake: SpecDocument;
       exhaust: SpecDocument;

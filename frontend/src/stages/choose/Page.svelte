@@ -7,6 +7,7 @@
   import type { CardState } from "../card.svelte";
   import InHand from "../InHand.svelte";
   import NextStage from "../NextStage.svelte";
+  import { ACTS, AIMS, ROUNDINGS } from "../schools";
   import Ladder from "./Ladder.svelte";
 
   let { job: card }: { job: CardState } = $props();
@@ -45,24 +46,6 @@
     ]),
   );
 
-  const aims = [
-    { value: "loose", label: "loose end", note: "gaps close with use: longest to the next change" },
-    { value: "middle", label: "middle", note: "equal room both ways" },
-    { value: "tight", label: "tight end", note: "some finger followers: quieter" },
-    { value: "maker", label: "maker’s aim", note: "where the manual gives one, else the middle" },
-    { value: "least", label: "least change", note: "nearest to what is in" },
-  ] as const;
-  const roundings = [
-    { value: "nearest", label: "nearest size" },
-    { value: "thinner", label: "always thinner" },
-    { value: "thicker", label: "always thicker" },
-    { value: "chance", label: "best chance" },
-  ] as const;
-  const acts = [
-    { value: "out", label: "only what is out" },
-    { value: "near", label: "near the tight edge too" },
-    { value: "all", label: "all under a cam that is out" },
-  ] as const;
   const school = $derived<School>({
     aim: card.card?.aim ?? "loose",
     rounding: card.card?.rounding ?? "nearest",
@@ -117,20 +100,20 @@
   <details class="border-line mt-auto border-t pt-1.5">
     <summary class="min-h-8">
       <span class="text-soft">Leaning:</span>
-      {named(aims, school.aim)}, {named(roundings, school.rounding)}, {named(acts, school.act)}
+      {named(AIMS, school.aim)}, {named(ROUNDINGS, school.rounding)}, {named(ACTS, school.act)}
     </summary>
     <div class="grid grid-cols-2 gap-2">
       <Select
         label="Aim at"
         value={school.aim}
-        items={aims}
+        items={AIMS}
         onchange={(aim) => lean({ aim })}
         disabled={card.signed}
       />
       <Select
         label="Round to"
         value={school.rounding}
-        items={roundings}
+        items={ROUNDINGS}
         onchange={(rounding) => lean({ rounding })}
         disabled={card.signed}
       />
@@ -138,7 +121,7 @@
         <Select
           label="Set which valves"
           value={school.act}
-          items={acts}
+          items={ACTS}
           onchange={(act) => lean({ act })}
           disabled={card.signed}
         />

@@ -1,12 +1,14 @@
 <script lang="ts">
   /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
   import Button from "../../kit/Button.svelte";
+  import Select from "../../kit/Select.svelte";
   import Pair from "../../kit/Pair.svelte";
   import { preferences } from "../../kit/preferences.svelte";
   import type { CardState } from "../card.svelte";
   import Entry from "../Entry.svelte";
   import InHand from "../InHand.svelte";
   import NextStage from "../NextStage.svelte";
+  import { ACTS } from "../schools";
   import Ask from "./Ask.svelte";
   import BladeFan from "./BladeFan.svelte";
   import Questions from "./Questions.svelte";
@@ -100,5 +102,17 @@
       {/if}
     </Entry>
   {/if}
-  <NextStage card={job.card} stage="feel" />
+  <NextStage card={job.card} stage="feel">
+    {#if !job.signed}
+      <Select
+        label="Set which valves"
+        value={job.card.act}
+        items={ACTS}
+        onchange={(act) => {
+          const card = job.card;
+          if (card) void job.lean({ aim: card.aim, rounding: card.rounding, act });
+        }}
+      />
+    {/if}
+  </NextStage>
 {/if}

@@ -42,7 +42,14 @@
     <dt class="text-soft">Reason</dt>
     <dd>{card.reason}</dd>
     <dt class="text-soft">Distance</dt>
-    <dd>{card.distance_km === null ? "not noted" : `${card.distance_km} km`}</dd>
+    <dd>
+      {[
+        card.distance_km === null ? "" : `${card.distance_km} km`,
+        card.hours === null ? "" : `${card.hours} h`,
+      ]
+        .filter(Boolean)
+        .join(", ") || "not noted"}
+    </dd>
     {#each sides as one (one.side)}
       <dt class="text-soft">Spec {one.side}</dt>
       <dd class="figures">
@@ -54,6 +61,25 @@
     {/each}
     <dt class="text-soft">Spec from</dt>
     <dd>{card.source ?? "not noted"}</dd>
+    <dt class="text-soft">Measured</dt>
+    <dd>
+      {#if card.conditions.temperature_c === null && card.conditions.rested_hours === null}
+        temperature not noted
+      {:else}
+        {[
+          card.conditions.temperature_c === null ? "" : `at ${card.conditions.temperature_c} °C`,
+          card.conditions.rested_hours === null
+            ? ""
+            : `${card.conditions.rested_hours} h after it ran`,
+        ]
+          .filter(Boolean)
+          .join(", ")}{#if card.conditions.warm}. <b>Warm:</b> {card.conditions.reason}{/if}
+      {/if}
+    </dd>
+    {#if card.blade_set}
+      <dt class="text-soft">Feeler set</dt>
+      <dd>{card.blade_set.name}</dd>
+    {/if}
     <dt class="text-soft">Opened by</dt>
     <dd>{card.opened_by}</dd>
   </dl>
