@@ -18,7 +18,7 @@
     shown?: boolean;
   } = $props();
 
-  const chosen = $derived(items.find((item) => item.value === value)?.label ?? "Choose");
+  const chosen = $derived(items.find((item) => item.value === value)?.label ?? label);
 </script>
 
 <div class="min-w-0">

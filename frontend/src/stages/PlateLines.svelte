@@ -60,6 +60,8 @@
   const tall = $derived(size.height >= 70 && size.width >= 104);
   const room = $derived(Math.max(1, Math.floor((size.height - (tall ? 38 : 25)) / 17)));
   const wide = $derived(size.width >= 104);
+  /** So narrow that the name needs the whole width; the mark goes beside the figure. */
+  const narrow = $derived(size.width < 80);
   /** What fits, the line of this stage first of all. */
   const shown = $derived.by(() => {
     if (lines.length <= room) return lines;
@@ -70,20 +72,25 @@
   });
 </script>
 
+{#snippet mark()}
+  <span class="flex items-center gap-1 {verdict ? VERDICT_COLOURS[verdict] : 'text-rule'}">
+    {#if stage === "feel" && valve.questions.length}
+      <b class="text-now text-[15px] leading-4" title="Something is asked about this reading">?</b>
+    {/if}
+    <GapMark {verdict} size={16} />
+    <span class="sr-only">{verdict ? VERDICT_WORDS[verdict] : "not measured"}</span>
+  </span>
+{/snippet}
+
 <span class="flex h-full flex-col px-1.5 py-0.5 {wide ? 'sm:px-2' : ''}">
   <span class="flex items-center justify-between gap-1">
     <span
-      class="truncate text-[13.5px] leading-5 font-[680] tracking-normal whitespace-nowrap [word-spacing:0.12em]"
-      style:font-stretch="80%">{valve.valve}</span
+      class="truncate {narrow
+        ? 'text-[12px]'
+        : 'text-[13.5px]'} leading-5 font-[680] tracking-normal whitespace-nowrap [word-spacing:0.12em]"
+      style:font-stretch={narrow ? "66%" : "80%"}>{valve.valve}</span
     >
-    <span class="flex items-center gap-1 {verdict ? VERDICT_COLOURS[verdict] : 'text-rule'}">
-      {#if stage === "feel" && valve.questions.length}
-        <b class="text-now text-[15px] leading-4" title="Something is asked about this reading">?</b
-        >
-      {/if}
-      <GapMark {verdict} size={16} />
-      <span class="sr-only">{verdict ? VERDICT_WORDS[verdict] : "not measured"}</span>
-    </span>
+    {#if !narrow}{@render mark()}{/if}
   </span>
   {#if turn}
     <span class="flex flex-1 items-center gap-1.5">
@@ -102,9 +109,11 @@
       {#if wide}<span class="text-[12px]">typed</span>{/if}<span class="ml-auto">{draft}…</span>
     </span>
   {:else}
+    {#if narrow && shown.length === 0}{@render mark()}{/if}
     {#each shown as line (line.name)}
       <span class="flex items-baseline justify-between gap-1 leading-[17px]">
-        {#if wide}<span class="text-soft text-[12.5px]">{line.name}</span>{/if}
+        {#if narrow}{@render mark()}{/if}
+        {#if wide}<span class="text-soft min-w-0 truncate text-[12.5px]">{line.name}</span>{/if}
         <span
           class="figures whitespace-nowrap {!line.large
             ? 'text-[15px]'
@@ -112,7 +121,9 @@
               ? line.value.length > 6
                 ? 'text-[20px] leading-[29px]'
                 : 'text-[25px] leading-[29px]'
-              : 'text-[17px]'} {wide ? '' : 'ml-auto'} {line.name === 'found' && valve.chosen
+              : narrow
+                ? 'text-[15px]'
+                : 'text-[17px]'} {wide ? '' : 'ml-auto'} {line.name === 'found' && valve.chosen
             ? 'text-soft'
             : ''}">{line.value}</span
         >

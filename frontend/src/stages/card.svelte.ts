@@ -107,7 +107,10 @@ export class CardState {
     this.refusal = null;
     this.understood = null;
     this.repeating = false;
-    const waiting = this.waitingHere()[0];
+    // where a sum is asked for, a valve whose shim is read comes first
+    const waits = this.waitingHere();
+    const waiting =
+      waits.find((valve) => stage !== "choose" || this.valves.get(valve)?.worked) ?? waits[0];
     const first = this.asked[0]?.valve ?? this.card?.valves[0]?.valve ?? null;
     this.inHand = waiting ?? first;
     const stop = this.card?.turning.stops[0];

@@ -25,7 +25,32 @@
   const tall = $derived(height > 210);
   const HEAD = $derived(tall ? 84 : 36);
   const span = $derived(width - LEFT - RIGHT);
-  const lane = $derived((height - HEAD - 26) / Math.max(1, turning.lanes.length));
+  interface Row {
+    label: string;
+    from: number;
+    to: number;
+    rests: boolean;
+  }
+  const room = $derived(height - HEAD - 26);
+  /** A lane a valve; where that leaves no height, twins share one. */
+  const rows = $derived.by((): Row[] => {
+    const each = turning.lanes.flatMap((one) =>
+      one.valves.map((valve) => ({
+        label: valve,
+        from: one.lift_from,
+        to: one.lift_to,
+        rests: lit.has(valve),
+      })),
+    );
+    if (room / Math.max(1, each.length) >= 12) return each;
+    return turning.lanes.map((one) => ({
+      label: `${one.cylinder} ${one.side === "intake" ? "IN" : "EX"}`,
+      from: one.lift_from,
+      to: one.lift_to,
+      rests: one.valves.every((valve) => lit.has(valve)),
+    }));
+  });
+  const lane = $derived(room / Math.max(1, rows.length));
   const x = (degrees: number): number => LEFT + (degrees / 720) * span;
   const wrap = (degrees: number): number => ((degrees % 720) + 720) % 720;
   const fires = $derived([
@@ -102,15 +127,14 @@
         >
       {/each}
     {/if}
-    {#each turning.lanes as one, n (`${one.cylinder}${one.side}`)}
+    {#each rows as one, n (one.label)}
       {@const y = HEAD + n * lane}
-      {@const rests = one.valves.every((valve) => lit.has(valve))}
       <path d="M{LEFT} {y + lane * 0.92}H{width - RIGHT}" class="stroke-line" />
       <clipPath id="lane-{n}"><rect x={LEFT} y={y - 2} width={span} height={lane + 2} /></clipPath>
       <path
-        d={hump(one.lift_from, one.lift_to, y)}
+        d={hump(one.from, one.to, y)}
         clip-path="url(#lane-{n})"
-        class={rests ? "fill-line stroke-rule" : "fill-rule stroke-ink"}
+        class={one.rests ? "fill-line stroke-rule" : "fill-rule stroke-ink"}
         stroke-width="1"
       />
       <text
@@ -118,9 +142,8 @@
         y={y + lane * 0.5}
         dy="0.35em"
         text-anchor="end"
-        class="figures {rests ? 'fill-ink font-bold' : 'fill-soft'}"
-        style:font-size="{Math.max(11, Math.min(15, lane * 0.7))}px"
-        >{one.cylinder} {one.side === "intake" ? "IN" : "EX"}</text
+        class="figures {one.rests ? 'fill-ink font-bold' : 'fill-soft'}"
+        style:font-size="{Math.max(11, Math.min(15, lane * 0.7))}px">{one.label}</text
       >
     {/each}
     {#each turning.stops as stop, n (n)}
