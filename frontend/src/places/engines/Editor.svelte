@@ -9,7 +9,8 @@
   import { route } from "../../kit/route.svelte";
   import Cycle from "../../stages/turn/Cycle.svelte";
   import { shopState } from "../bench/shop.svelte";
-  import type { EngineDocument, SpecDocument } from "./document";
+  import FamilyFields from "./FamilyFields.svelte";
+  import type { EngineDocument, FamilyDocument, SpecDocument } from "./document";
 
   let { id }: { id: number | null } = $props();
 
@@ -198,6 +199,18 @@
     valve.spec = valve.spec ? undefined : { ...file.engine.spec[valve.side] };
     redraw();
   }
+  function addCloserFamily(): void {
+    if (!file) return;
+    file.engine.closer_family = JSON.parse(JSON.stringify(file.engine.family)) as FamilyDocument;
+    redraw();
+  }
+  function renameCamshaft(from: string, to: string): void {
+    const shaft = file?.engine.camshafts.find((one) => one.id === from);
+    if (!shaft || !to.trim() || !file) return;
+    shaft.id = to.trim();
+    for (const valve of file.engine.valves) if (valve.camshaft === from) valve.camshaft = shaft.id;
+    redraw();
+  }
   function addClosers(): void {
     if (!file) return;
     const { intake, exhaust } = file.engine.spec;
@@ -369,6 +382,20 @@
           </div>
         </fieldset>
         <fieldset>
+          <legend class="border-ink w-full border-b-2 text-lg font-[600]">Shim sizes</legend>
+          <FamilyFields family={file.engine.family} name="Shim" {number} onchange={redraw} />
+          {#if file.engine.closer_family}
+            <FamilyFields
+              family={file.engine.closer_family}
+              name="Closer"
+              {number}
+              onchange={redraw}
+            />
+          {:else if file.engine.follower === "opener-closer"}
+            <Button onclick={addCloserFamily}>Give the closers their own sizes</Button>
+          {/if}
+        </fieldset>
+        <fieldset>
           <legend class="border-ink w-full border-b-2 text-lg font-[600]">Crank and timing</legend>
           <div class="flex flex-wrap items-end gap-3 py-2">
             <Pair
@@ -469,9 +496,7 @@
           </div>
         </fieldset>
         <fieldset>
-          <legend class="border-ink w-full border-b-2 text-lg font-[600]"
-            >Names of the valves</legend
-          >
+          <legend class="border-ink w-full border-b-2 text-lg font-[600]">Names</legend>
           <div class="grid grid-cols-4 gap-2 pt-2 max-sm:grid-cols-2">
             {#each file.engine.valves as valve, n (n)}
               <input
@@ -479,6 +504,17 @@
                 aria-label="Name of valve {n + 1}"
                 value={valve.id}
                 onchange={(event) => rename(valve.id, event.currentTarget.value)}
+              />
+            {/each}
+          </div>
+          <p class="text-soft pt-3">Camshafts</p>
+          <div class="grid grid-cols-4 gap-2 max-sm:grid-cols-2">
+            {#each file.engine.camshafts as shaft, n (n)}
+              <input
+                class="field"
+                aria-label="Name of camshaft {n + 1}"
+                value={shaft.id}
+                onchange={(event) => renameCamshaft(shaft.id, event.currentTarget.value)}
               />
             {/each}
           </div>

@@ -8,6 +8,12 @@ export interface SpecDocument {
   aim?: number;
 }
 
+export interface FamilyDocument {
+  diameter?: number;
+  runs: { from: number; to: number; step: number }[];
+  price?: number;
+}
+
 export interface EngineDocument {
   unit?: "mm" | "in";
   engine: {
@@ -20,7 +26,10 @@ export interface EngineDocument {
       cylinders: { number: number; fires_at: number }[];
       marks?: { name: string; degrees: number }[];
     };
-    valves: { id: string; side: "intake" | "exhaust"; spec?: SpecDocument }[];
+    camshafts: { id: string }[];
+    family: FamilyDocument;
+    closer_family?: FamilyDocument;
+    valves: { id: string; side: "intake" | "exhaust"; camshaft: string; spec?: SpecDocument }[];
     spec: {
       intake: SpecDocument;
       exhaust: SpecDocument;

@@ -1,0 +1,31 @@
+/** An answer is given, and a refusal thrown, as the server words it. */
+import { describe, expect, it } from "vitest";
+import { Refusal, answer, newKey } from "./client";
+
+const response = new Response();
+const thrown = async (call: Promise<{ data?: unknown; error?: unknown; response: Response }>) =>
+  answer(call).then(
+    () => null,
+    (error: unknown) => error as Refusal,
+  );
+
+describe("answer", () => {
+  it("gives what the server gave, nothing being something too", async () => {
+    expect(await answer(Promise.resolve({ data: 0, response }))).toBe(0);
+  });
+  it("throws a refusal with its code, sentence and field", async () => {
+    const error = { code: "conflict", sentence: "It moved on.", field: "version" };
+    const refusal = await thrown(Promise.resolve({ error, response }));
+    expect([refusal?.code, refusal?.sentence, refusal?.field]).toEqual(Object.values(error));
+  });
+  it("says that the server is away where nothing answers, or no one we know", async () => {
+    expect((await thrown(Promise.reject(new TypeError("failed"))))?.code).toBe("away");
+    expect((await thrown(Promise.resolve({ error: "<html>", response })))?.code).toBe("away");
+  });
+});
+
+it("gives every act a key of its own", () => {
+  const made = new Set(Array.from({ length: 500 }, newKey));
+  expect(made.size).toBe(500);
+  for (const key of made) expect(key).toMatch(/^[0-9a-f]{24}$/);
+});

@@ -1,0 +1,56 @@
+/** One register of keys, one listener. */
+import { afterEach, describe, expect, it, vi } from "vitest";
+import { keys } from "./keys.svelte";
+
+let undo: (() => void)[] = [];
+afterEach(() => {
+  for (const one of undo) one();
+  undo = [];
+  document.body.innerHTML = "";
+});
+
+function listens(key: string, inEntry = false) {
+  const act = vi.fn();
+  undo.push(keys.register([{ key, says: "does it", act, inEntry }]));
+  return act;
+}
+function press(key: string, on: Element = document.body, init: KeyboardEventInit = {}): void {
+  const event = new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true, ...init });
+  on.dispatchEvent(event);
+  keys.listen(event);
+}
+function put(html: string): Element {
+  document.body.innerHTML = html;
+  return document.body.querySelector("input, button")!;
+}
+
+describe("keys", () => {
+  it("do what they say and stop when they are taken away", () => {
+    const act = listens("r");
+    press("r");
+    undo.pop()!();
+    press("r");
+    expect(act).toHaveBeenCalledTimes(1);
+  });
+  it("throw where a key is taken already", () => {
+    listens("r");
+    expect(() => keys.register([{ key: "r", says: "again", act: () => {} }])).toThrow("taken");
+  });
+  it("keep quiet in a text field, except those meant for the reading field", () => {
+    const [plain, meant] = [listens("r"), listens("ArrowUp", true)];
+    press("r", put("<input />"));
+    press("ArrowUp", put("<input />"));
+    const field = put("<form data-entry><input /></form>");
+    press("r", field);
+    press("ArrowUp", field);
+    expect(plain).not.toHaveBeenCalled();
+    expect(meant).toHaveBeenCalledTimes(1);
+  });
+  it("keep quiet under an open dialog and with a modifier held", () => {
+    const act = listens("r");
+    press("r", document.body, { ctrlKey: true });
+    put("<div role='dialog'><button></button></div>");
+    press("r");
+    expect(act).not.toHaveBeenCalled();
+  });
+});
