@@ -213,6 +213,8 @@ def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_pa
         expect(plate(page, valve)).to_contain_text("waiting")
     expect(page.get_by_text("3 entries wait")).to_be_visible()
     page.keyboard.type("1")
+    page.wait_for_timeout(5000)  # longer than it waits before asking again
+    expect(page.get_by_text("3 entries wait")).to_be_visible()
     page.context.set_offline(False)
     expect(page.get_by_text("entries wait")).to_be_hidden(timeout=15_000)
     for valve in written:

@@ -98,6 +98,7 @@ export class CardState {
       void this.flush();
     } catch (error) {
       if (!this.card) this.missing = error as Refusal;
+      if (this.outbox.waiting.length) this.retry();
     }
   }
 
@@ -246,6 +247,7 @@ export class CardState {
 
   private timer: ReturnType<typeof setTimeout> | null = null;
 
+  /** Ask again after a while, for as long as something waits. */
   private retry(): void {
     this.timer ??= setTimeout(() => {
       this.timer = null;
