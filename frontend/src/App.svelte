@@ -110,15 +110,17 @@
       </nav>
     {/if}
     <div class="ml-auto flex items-center gap-1.5">
-      <Pair
-        label="Gaps in"
-        value={preferences.unit}
-        items={[
-          { value: "mm", label: "mm" },
-          { value: "in", label: "thou" },
-        ]}
-        onchange={(unit) => preferences.setUnit(unit)}
-      />
+      <div class={place.name === "card" ? "" : "max-sm:hidden"}>
+        <Pair
+          label="Gaps in"
+          value={preferences.unit}
+          items={[
+            { value: "mm", label: "mm" },
+            { value: "in", label: "thou" },
+          ]}
+          onchange={(unit) => preferences.setUnit(unit)}
+        />
+      </div>
       {#if place.name === "card" && place.stage !== "sign" && place.stage !== "ready"}
         <Button
           kind="bare"

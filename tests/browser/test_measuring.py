@@ -239,3 +239,15 @@ def test_a_reading_survives_a_killed_server_and_a_reload(chromium, own_server):
     expect(plate(page, valve)).to_contain_text("in spec", timeout=15_000)
     expect(entry(page)).to_have_value("3")
     context.close()
+
+
+@pytest.mark.parametrize(
+    "path",
+    ["/", "/engines", "/engines/new", "/engines/4", "/shop", "/cards/3/ready", "/cards/3/turn"],
+)
+def test_no_place_is_wider_than_a_phone(open_page, no_barriers, path):
+    page = open_page(path, phone=True)
+    expect(page.get_by_role("button", name="Night colours")).to_be_in_viewport(ratio=1)
+    page.wait_for_load_state("networkidle")
+    assert page.evaluate("document.documentElement.scrollWidth - innerWidth") <= 0
+    no_barriers(page, path)

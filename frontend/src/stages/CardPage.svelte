@@ -126,7 +126,7 @@
           <HeadDrawing
             bind:this={drawing}
             bind:arranged={card.arranged}
-            drawing={card.card.drawing}
+            drawing={card.drawing ?? card.card.drawing}
             valves={card.valves}
             inHand={card.stage === "turn" ? null : card.inHand}
             lit={card.stage === "turn" ? card.lit : null}

@@ -2,6 +2,7 @@
 import {
   type Asked,
   type Card,
+  type Drawing,
   type Part,
   Refusal,
   type School,
@@ -38,6 +39,8 @@ const PAUSE_MS = 70;
 
 export class CardState {
   card = $state.raw<Card | null>(null);
+  /** The head, which never changes on a card: kept, so that nothing is laid out anew. */
+  drawing = $state.raw<Drawing | null>(null);
   missing = $state<Refusal | null>(null);
   stage = $state<Stage>("feel");
   inHand = $state<string | null>(null);
@@ -94,6 +97,7 @@ export class CardState {
   async load(): Promise<void> {
     try {
       this.card = await answer(api.GET("/api/cards/{card_id}", this.path));
+      this.drawing ??= this.card.drawing;
       this.missing = null;
       void this.flush();
     } catch (error) {

@@ -190,7 +190,7 @@ def _questions(
     }
     kept = kept_slips(round_, "found")
     earlier = card_before(session, card)
-    before = _left_before(session, earlier) if earlier else {}
+    before = _left_before(session, earlier) if earlier is not None else {}
     units = {gap.valve: Unit(gap.unit) for gap in round_.gaps if gap.superseded_at is None}
     thin = [blade.thickness_nm for blade in blades.usable] if blades else []
     # that the engine is warm is asked once a card, not once a valve
@@ -210,14 +210,21 @@ def _questions(
     return asked
 
 
-def _left_before(session: Session, earlier: CardRow) -> dict[str, Before]:
+_LEFT: dict[tuple[str, int], dict[str, Before]] = {}
+"""What signed cards left, by record and card: a signed card never changes."""
+
+
+def _left_before(session: Session, card_id: int) -> dict[str, Before]:
     """Return the gaps that the check before left, by valve."""
-    seen = card_view(session, earlier).survey
-    return {
-        valve: Before(gap=state.as_left.gap)
-        for valve, state in seen.valves.items()
-        if state.as_left and not state.as_left.gap.none_found
-    }
+    key = (str(session.connection().engine.url), card_id)
+    if key not in _LEFT:
+        seen = read_card(session, card_id).survey
+        _LEFT[key] = {
+            valve: Before(gap=state.as_left.gap)
+            for valve, state in seen.valves.items()
+            if state.as_left and not state.as_left.gap.none_found
+        }
+    return _LEFT[key]
 
 
 def read_card(session: Session, card_id: int) -> CardView:

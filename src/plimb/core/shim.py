@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
+from functools import lru_cache
 
 from plimb.core.chance import USUAL_DOUBT, Doubt, chance_in_spec
 from plimb.core.errors import BadValue
@@ -129,11 +130,12 @@ def aimed_gap(aim: Aim | int, spec: Spec, limits: Limits, kept_nm: int) -> int:
     return min(max(wanted, limits.low_nm), limits.high_nm)
 
 
+@lru_cache(maxsize=4096)
 def work_out(
     gap: Gap,
     shim_nm: int,
     spec: Spec,
-    sizes: Sequence[int],
+    sizes: tuple[int, ...],
     school: School,
     doubt: Doubt = USUAL_DOUBT,
 ) -> WorkedOut:

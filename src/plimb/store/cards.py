@@ -48,17 +48,16 @@ def list_cards(session: Session) -> Sequence[CardRow]:
     ).all()
 
 
-def card_before(session: Session, card: CardRow) -> CardRow | None:
-    """Return the same engine's last card that was signed before this one was opened."""
+def card_before(session: Session, card: CardRow) -> int | None:
+    """Return the number of the same engine's last card signed before this one was opened."""
     query = (
-        select(CardRow)
+        select(CardRow.id)
         .join(CardRow.revision)
         .where(
             EngineRevisionRow.engine_id == card.revision.engine_id,
             CardRow.id != card.id,
             CardRow.signed_at <= card.opened_at,
         )
-        .options(*_WHOLE)
         .order_by(CardRow.signed_at.desc())
     )
     return session.scalars(query).first()

@@ -17,11 +17,11 @@
     <div class="flex flex-wrap gap-2">
       {#if suggested}
         <Button kind="now" onclick={() => void job.accept()}>
-          It is {preferences.read(suggested)} <kbd class="text-sm opacity-80">y</kbd>
+          It is {preferences.read(suggested)} <kbd class="font-sans text-sm opacity-80">y</kbd>
         </Button>
       {/if}
       <Button onclick={() => void job.keep()}>
-        Keep {job.written(job.valve)} <kbd class="text-soft text-sm">Enter</kbd>
+        Keep {job.written(job.valve)} <kbd class="font-sans text-soft text-sm">Enter</kbd>
       </Button>
     </div>
   </div>
