@@ -15,6 +15,8 @@
   let opened = $state<number | null>(null);
   let name = $state("");
   let length = $state("");
+  let count = $state("1");
+  let note = $state("");
   const parts = $derived<Part[]>(structuredClone(job.card?.tray ?? []) as Part[]);
   const shown = $derived(
     parts
@@ -45,16 +47,18 @@
       ? (0.1 + part.pockets.length * 0.08) % 1
       : (event.clientX - box.left) / box.width;
     const y = byKey ? 0.12 : (event.clientY - box.top) / box.height;
+    const many = Math.round(Number(count));
     const pockets = [
       ...part.pockets,
       {
         x: Math.min(1, Math.max(0, x)),
         y: Math.min(1, Math.max(0, y)),
         length,
-        note: "",
-        count: 1,
+        note,
+        count: many >= 1 && many <= 99 ? many : 1,
       },
     ];
+    [note, count] = ["", "1"];
     change(parts.map((one, index) => (index === open ? { ...one, pockets } : one)));
   }
   function take(nth: number): void {
@@ -62,6 +66,9 @@
     const pockets = part.pockets.filter((_, index) => index !== nth);
     change(parts.map((one, index) => (index === open ? { ...one, pockets } : one)));
   }
+  /** What stands on a pocket: how many, how long, and a star where there is a note. */
+  const face = (one: Part["pockets"][number], nth: number): string =>
+    `${one.count > 1 ? `${one.count}×` : ""}${one.length || nth + 1}${one.note ? "*" : ""}`;
   const bolts = (one: Part): number => one.pockets.reduce((sum, pocket) => sum + pocket.count, 0);
 </script>
 
@@ -131,17 +138,41 @@
               class="border-ink bg-paper figures absolute flex h-11 min-w-11 -translate-x-1/2 -translate-y-1/2 items-center justify-center border-2 px-1 text-[15px]"
               style:left="{one.x * 100}%"
               style:top="{one.y * 100}%"
-              aria-label="Pocket {nth + 1}{one.length ? `, ${one.length}` : ''}: take it away"
+              aria-label="Pocket {nth + 1}, {face(one, nth)}: take it away"
               onclick={() => take(nth)}
-              disabled={job.signed}>{one.length || nth + 1}</button
+              disabled={job.signed}>{face(one, nth)}</button
             >
           {/each}
         </div>
+        {#each part.pockets as one, nth (nth)}
+          {#if one.note}<p class="text-[15px]">* {one.length || nth + 1}: {one.note}</p>{/if}
+        {/each}
+        {#if part.note}<p class="text-soft text-[15px]">{part.note}</p>{/if}
         {#if !job.signed}
-          <label class="mt-2 flex items-center gap-2">
-            <span class="text-soft">Length of the next bolt</span>
-            <input class="field figures !w-24" bind:value={length} placeholder="30" />
-          </label>
+          <div class="mt-2 grid grid-cols-[5rem_4rem_minmax(0,1fr)] gap-2">
+            <label>
+              <span class="text-soft text-[15px]">Length</span>
+              <input
+                class="field figures"
+                bind:value={length}
+                placeholder="30"
+                aria-label="Length of the next bolt"
+              />
+            </label>
+            <label>
+              <span class="text-soft text-[15px]">Count</span>
+              <input
+                class="field figures"
+                inputmode="numeric"
+                bind:value={count}
+                aria-label="How many in the next pocket"
+              />
+            </label>
+            <label>
+              <span class="text-soft text-[15px]">Note</span>
+              <input class="field" bind:value={note} aria-label="Note on the next bolt" />
+            </label>
+          </div>
           <p class="text-soft text-[15px]">Tap the outline where the bolt sits.</p>
         {/if}
       </div>
