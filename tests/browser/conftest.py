@@ -4,6 +4,7 @@ import socket
 import subprocess
 import sys
 import time
+from contextlib import suppress
 from pathlib import Path
 from threading import Thread
 from urllib.request import urlopen
@@ -32,7 +33,12 @@ def chromium():
 @pytest.fixture
 def address(school):
     server = create_server(create_app(school), host="127.0.0.1", port=0, threads=4)
-    thread = Thread(target=server.run, daemon=True)
+
+    def run() -> None:
+        with suppress(OSError):  # its sockets are closed under it when the test is over
+            server.run()
+
+    thread = Thread(target=run, daemon=True)
     thread.start()
     yield f"http://127.0.0.1:{server.effective_port}"
     server.task_dispatcher.shutdown()
