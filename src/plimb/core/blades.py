@@ -8,7 +8,7 @@ from functools import lru_cache
 from itertools import combinations
 
 from plimb.core.errors import BadValue
-from plimb.core.gap import Gap, between, none_below, point
+from plimb.core.gap import Gap, between
 from plimb.core.lengths import Unit, mm, show
 from plimb.core.limits import Limits, Verdict, judge
 
@@ -225,12 +225,3 @@ def next_finer(known: Known, limits: Limits, blades: BladeSet) -> Try | None:
         if known.refuses_nm is not None or one.thickness_nm <= 2 * limits.high_nm
     ]
     return left[len(left) // 2] if left else None
-
-
-def reading_gap(known: Known) -> Gap | None:
-    """Return the gap that what is known amounts to, or None where nothing is."""
-    if known.goes_nm is not None and known.refuses_nm is not None:
-        return between(known.goes_nm, known.refuses_nm)
-    if known.refuses_nm is not None:
-        return none_below(known.refuses_nm)
-    return None if known.goes_nm is None else point(known.goes_nm)

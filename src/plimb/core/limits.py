@@ -51,10 +51,6 @@ class Limits:
         """Return whether the gap is allowed; exactly at a limit it is."""
         return self.low_nm <= gap_nm <= self.high_nm
 
-    def holds_all(self, gap: Gap) -> bool:
-        """Return whether every gap the reading allows is allowed."""
-        return judge(gap, self) is Verdict.IN
-
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Spec:

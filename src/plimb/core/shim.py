@@ -52,10 +52,6 @@ class Window:
         """Return whether the thickness lies in the window."""
         return self.thin_nm <= thickness_nm <= self.thick_nm
 
-    def nearest(self, thickness_nm: int) -> int:
-        """Return the thickness in the window that is nearest to the given one."""
-        return min(max(thickness_nm, self.thin_nm), self.thick_nm)
-
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Fitted:
