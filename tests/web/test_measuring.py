@@ -56,6 +56,10 @@ def test_conditions_that_cannot_be_are_refused(card, conditions, field):
     assert card("put", "conditions", 422, **{**body, **conditions})["field"] == field
 
 
+def test_a_line_that_is_not_on_the_safety_list_is_refused(card):
+    assert card("put", "safety", 422, item="umbrella", done=True)["field"] == "item"
+
+
 def test_the_safety_list_is_ticked_and_unticked(card):
     def done(answer):
         return {item["id"] for item in answer["safety"] if item["done"]}

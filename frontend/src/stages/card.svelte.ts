@@ -15,6 +15,7 @@ import {
 } from "../api/client";
 import type { Arranged, Heading } from "../head/arrange";
 import { neighbour } from "../head/arrange";
+import { atRest } from "../head/crank";
 import { preferences } from "../kit/preferences.svelte";
 import { Outbox, type Waiting } from "./outbox.svelte";
 
@@ -82,17 +83,7 @@ export class CardState {
     this.stage === "feel" && !this.draft && !this.signed ? (this.valve?.questions ?? []) : [],
   );
   /** At this angle these valves can be measured. */
-  lit: ReadonlySet<string> = $derived(
-    // eslint-disable-next-line svelte/prefer-svelte-reactivity
-    new Set(
-      (this.card?.turning.lanes ?? [])
-        .filter((lane) => {
-          const past = (((this.crank - lane.lift_from) % 720) + 720) % 720;
-          return past > lane.lift_to - lane.lift_from;
-        })
-        .flatMap((lane) => lane.valves),
-    ),
-  );
+  lit = $derived(atRest(this.card?.turning.lanes ?? [], this.crank));
 
   async load(): Promise<void> {
     try {

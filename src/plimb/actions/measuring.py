@@ -10,7 +10,7 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from plimb.actions.cards import Change, changed, known_valve
-from plimb.actions.views import CardView
+from plimb.actions.views import CardView, card_view
 from plimb.core.blades import Blade, BladeSet
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.ready import Conditions
@@ -72,7 +72,9 @@ def see_to(database: Database, change: Change, *, item: str, done: bool) -> Card
         StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
 
-    def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
+    def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
+        if item not in {line.id for line, _done in card_view(session, card).safety}:
+            raise BadValue(f"“{item}” is not on this card's safety list.", field="item")
         without = [other for other in card.seen_to if other != item]
         card.seen_to = [*without, item] if done else without
 

@@ -57,6 +57,15 @@ class Sheet:
     chosen_nm: int | None = None
     proof: Reading | None = None
 
+    @property
+    def changes(self) -> bool:
+        """Whether another piece than the one that was in has been chosen."""
+        return (
+            self.chosen_nm is not None
+            and self.piece is not None
+            and self.chosen_nm != self.piece.thickness_nm()
+        )
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class ValveState:
@@ -87,12 +96,7 @@ class ValveState:
     @property
     def touched(self) -> bool:
         """Whether another piece than the one that was in has been chosen."""
-        sheet = self.sheet
-        return (
-            sheet.chosen_nm is not None
-            and sheet.piece is not None
-            and sheet.chosen_nm != sheet.piece.thickness_nm()
-        )
+        return self.sheet.changes
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -207,12 +211,7 @@ def _state(
                 else:
                     was_nm = sheet.proof.gap.best_nm - thinner_by_nm
     as_left = sheet.proof or sheet.found
-    changed_unproved = (
-        sheet.proof is None
-        and sheet.chosen_nm is not None
-        and sheet.piece is not None
-        and sheet.chosen_nm != sheet.piece.thickness_nm()
-    )
+    unproved = sheet.proof is None and sheet.changes
     return ValveState(
         clearance=clearance,
         sheet=sheet,
@@ -227,8 +226,8 @@ def _state(
         proof_verdict=judge(sheet.proof.gap, check) if sheet.proof else None,
         residual_nm=residual_nm,
         was_nm=was_nm,
-        as_left=None if changed_unproved else as_left,
-        left=judge(as_left.gap, check) if as_left and not changed_unproved else None,
+        as_left=None if unproved else as_left,
+        left=judge(as_left.gap, check) if as_left and not unproved else None,
     )
 
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The engine editor: from a layout, drawn at once; every name, angle, mark and spec corrected. */
+  import { atRest } from "../../head/crank";
   import { untrack } from "svelte";
   import { type Draft, Refusal, answer, api } from "../../api/client";
   import HeadMini from "../../head/HeadMini.svelte";
@@ -159,15 +160,7 @@
     }
   }
 
-  const lit = $derived(
-    new Set(
-      (draft?.turning.lanes ?? [])
-        .filter(
-          (lane) => (((crank - lane.lift_from) % 720) + 720) % 720 > lane.lift_to - lane.lift_from,
-        )
-        .flatMap((lane) => lane.valves),
-    ),
-  );
+  const lit = $derived(atRest(draft?.turning.lanes ?? [], crank));
   const specs = $derived(
     file
       ? [
