@@ -2,8 +2,10 @@
 
 import pytest
 
-from plimb.core.errors import BadValue
+from plimb.core.errors import Ambiguous, BadValue
+from plimb.core.family import COMMON_KIT, Family, Run
 from plimb.core.lengths import mm
+from plimb.core.marking import Code
 from plimb.core.piece import Trust, parse_piece
 
 
@@ -12,7 +14,10 @@ from plimb.core.piece import Trust, parse_piece
     [
         ("275", mm("2.75"), None),
         ("2975", mm("2.975"), None),
-        ("298", mm("2.98"), None),
+        ("298 2.976", mm("2.975"), mm("2.976")),
+        ("298 2.981", mm("2.98"), mm("2.981")),
+        ("?? 2.897", None, mm("2.897")),
+        ("290 2.896 2.898", mm("2.90"), mm("2.897")),
         ("3", mm("3.00"), None),
         ("2.897", None, mm("2.897")),
         ("290 2.897", mm("2.90"), mm("2.897")),
@@ -31,6 +36,33 @@ def test_what_is_no_shim_or_two_things_is_refused(typed):
     with pytest.raises(BadValue) as refusal:
         parse_piece(typed)
     assert refusal.value.field == "shim"
+
+
+@pytest.mark.parametrize(
+    ("typed", "code", "could_be"),
+    [
+        ("298", Code.AUTO, ("2.975", "2.98")),
+        ("2?5", Code.AUTO, ("2.05", "2.15", "2.25", "2.35", "2.45")),
+        ("298", Code.ROUNDED, ("2.975",)),
+        ("298", Code.HUNDREDTHS, ("2.98",)),
+        ("2975", Code.THOUSANDTHS, ("2.975",)),
+    ],
+)
+def test_a_marking_that_can_be_two_sizes_is_asked_about_and_never_guessed(typed, code, could_be):
+    fine = Run(from_nm=mm("2.90"), to_nm=mm("3.00"), step_nm=mm("0.025"))
+    coarse = Run(from_nm=mm("1.20"), to_nm=mm("2.80"), step_nm=mm("0.05"))
+    runs = (coarse, fine) if code is Code.ROUNDED else COMMON_KIT.runs
+    family = Family(runs=runs, code=code)
+    if len(could_be) == 1:
+        assert parse_piece(typed, family).marked_nm == mm(could_be[0])
+        return
+    with pytest.raises(Ambiguous) as asked:
+        parse_piece(typed, family)
+    assert asked.value.could_be_nm[: len(could_be)] == tuple(mm(one) for one in could_be)
+
+
+def test_the_zero_is_taken_off_every_reading():
+    assert parse_piece("2.901 2.899", zero_nm=mm("0.003")).measured_nm == mm("2.897")
 
 
 def test_the_trusted_term_goes_into_the_sum():

@@ -1,14 +1,18 @@
 """The chance that a gap comes out in spec, from what the reading and the pieces are worth.
 
-The gap is taken as uniform on the reading's interval, each piece as rectangular with
-half-width q about its measured thickness. Two such doubts add to a triangle of
-half-width h = 2q (JCGM 100:2008, 4.3.7 and 4.3.9), and the sum with the gap integrates
-in closed form. Floats live here and come out only as a probability.
+The gap is taken as uniform on the reading's interval and each piece as rectangular about its
+thickness (JCGM 100:2008, 4.3.7); two equal ones add to a triangle (4.3.9). The chance is the
+probability of conformance with the limits (JCGM 106:2012, 3.3.7). Floats live here and come
+out only as a probability.
 """
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
+from itertools import product
+from math import factorial, prod
+from typing import Any
 
 from plimb.core.gap import Gap
 from plimb.core.lengths import mm
@@ -20,46 +24,94 @@ class Doubt:
     """How far off readings may be, in nanometres either way; the shop may change them.
 
     `drag_nm` is how far the gap may lie from a blade that goes with light drag
-    (judgement); `piece_nm` is what a micrometer reading is good to (common practice).
+    (judgement); `piece_nm` is what a micrometer reading is good to, `marked_nm` a thickness
+    known from its marking alone or from a calliper, and `film_nm` what the oil in one joint
+    of a stack may add (all common practice).
     """
 
     drag_nm: int = mm("0.005")
     piece_nm: int = mm("0.004")
+    marked_nm: int = mm("0.02")
+    film_nm: int = mm("0.01")
 
 
 USUAL_DOUBT = Doubt()
 
 
-def _ramp(z: float, h: float) -> float:
-    """Return the twice-integrated density of a triangle of half-width h, at z."""
-    if z <= -h:
-        return 0.0
-    if z >= h:
-        return z
-    if z < 0:
-        return (z + h) ** 3 / (6 * h * h)
-    return z + (h - z) ** 3 / (6 * h * h)
+def filmed(gap: Gap, joints: int, doubt: Doubt = USUAL_DOUBT) -> Gap:
+    """Return the gap widened by the oil that may lie in the joints of a stack of blades."""
+    if not joints or gap.low_nm is None:
+        return gap
+    return Gap(
+        low_nm=gap.low_nm,
+        high_nm=gap.high_nm + joints * doubt.film_nm,
+        open_above=gap.open_above,
+        called_nm=gap.called_nm,
+    )
+
+
+def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
+    """Return between which lengths the gap is taken to lie evenly, in nanometres.
+
+    Raises:
+        ValueError: No gap was found; nothing is known of how far the valve was held open.
+    """
+    if gap.low_nm is None:
+        raise ValueError("no gap was found")
+    if gap.is_point:
+        return float(gap.low_nm - doubt.drag_nm), float(gap.high_nm + doubt.drag_nm)
+    return float(gap.low_nm), float(gap.high_nm)
+
+
+def share_below(z: Any, widths: Iterable[float]) -> Any:
+    """Return P(U₁ + … + Uₖ ≤ z) for independent Uᵢ uniform on [−wᵢ/2, wᵢ/2].
+
+    Inclusion–exclusion over the 2ᵏ corners of the box: the sum of the signed k-th powers of
+    what lies beyond each corner, over k!·w₁⋯wₖ. Widths of nothing are left out; `z` may be
+    a number or a numpy array.
+    """
+    real = [width for width in widths if width > 1.0]
+    if not real:
+        return (z >= 0) * 1.0
+    total: Any = 0.0
+    for signs in product((1, -1), repeat=len(real)):
+        beyond = z + sum(sign * width for sign, width in zip(signs, real, strict=True)) / 2
+        total = total + prod(signs) * (beyond * (beyond > 0)) ** len(real)
+    return total / (factorial(len(real)) * prod(real))
 
 
 def chance_in_spec(
-    gap: Gap, thinner_by_nm: int, limits: Limits, *, doubt: Doubt = USUAL_DOUBT, kept: bool = False
+    gap: Gap,
+    thinner_by_nm: int,
+    limits: Limits,
+    *,
+    doubt: Doubt = USUAL_DOUBT,
+    kept: bool = False,
+    old_nm: int | None = None,
+    new_nm: int | None = None,
 ) -> float:
     """Return the probability that the gap is in spec after the change of piece.
 
-    P = {[H(hi−d−a) − H(hi−d−b)] − [H(lo−d−a) − H(lo−d−b)]} / (b−a), with d the old piece
-    minus the new and H the ramp above. A piece that is kept adds no doubt. Where no gap
-    was found nothing is known of how far the valve was held open: 0.
+    Args:
+        gap: As found, before the change.
+        thinner_by_nm: The old piece minus the new.
+        limits: Both ends included.
+        doubt: What readings are worth.
+        kept: The piece stays; it adds no doubt.
+        old_nm: Half-width of the old piece's thickness, the micrometer's if not given.
+        new_nm: The same for the new piece.
+
+    Where no gap was found nothing is known of how far the valve was held open: 0.
     """
     if gap.low_nm is None:
         return 0.0
-    low, high = float(gap.low_nm), float(gap.high_nm)
-    if gap.is_point:
-        low, high = low - doubt.drag_nm, high + doubt.drag_nm
-    width = max(high - low, 1.0)
-    h = 0.0 if kept else 2.0 * doubt.piece_nm
-
-    def below(limit_nm: int) -> float:
-        z = limit_nm - thinner_by_nm
-        return (_ramp(z - low, h) - _ramp(z - low - width, h)) / width
-
-    return min(1.0, max(0.0, below(limits.high_nm) - below(limits.low_nm)))
+    low, high = gap_ends(gap, doubt)
+    middle = (low + high) / 2 + thinner_by_nm
+    widths = [high - low]
+    if not kept:
+        halves = (doubt.piece_nm if half is None else half for half in (old_nm, new_nm))
+        widths += [2.0 * half for half in halves]
+    above = share_below(limits.high_nm - middle, widths)
+    # a gap exactly at the lower limit is in: step a hair below it where nothing is spread
+    below = share_below(limits.low_nm - middle - 0.5, widths)
+    return float(min(1.0, max(0.0, above - below)))

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+MOST_SHOWN = 6
+
 
 class PlimbError(Exception):
     """A refusal that a person can act on.
@@ -24,6 +26,24 @@ class BadValue(PlimbError):
     """Something typed or sent cannot be what it is meant to be."""
 
     code = "bad_value"
+
+
+class Ambiguous(BadValue):
+    """A shim's marking that can be read in more than one way, so that somebody has to say."""
+
+    code = "ambiguous"
+
+    def __init__(self, marking: str, could_be_nm: tuple[int, ...]) -> None:
+        shown = [f"{nm / 1_000_000:.3f}" for nm in could_be_nm[:MOST_SHOWN]]
+        hidden = len(could_be_nm) - len(shown)
+        more = f" or {hidden} more" if hidden else ""
+        super().__init__(
+            f"shim marking “{marking}” can be read in more than one way: "
+            f"{', '.join(shown)}{more}. Type the thickness as a number, like {shown[0]}.",
+            field="shim",
+        )
+        self.marking = marking
+        self.could_be_nm = could_be_nm
 
 
 class NotFound(PlimbError):

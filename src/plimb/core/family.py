@@ -7,6 +7,7 @@ from decimal import Decimal
 
 from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, mm, parse_length, show_mm
+from plimb.core.marking import Code
 
 MIN_SHIM_NM = mm("0.5")
 MAX_SHIM_NM = mm("15")
@@ -62,6 +63,16 @@ class Family:
     runs: tuple[Run, ...]
     diameter_nm: int | None = None
     price: Decimal | None = None
+    code: Code = Code.AUTO
+
+    @property
+    def kind(self) -> tuple[int | None, tuple[Run, ...]]:
+        """What pieces must share to fit one another's place: diameter, and runs where unknown.
+
+        Pieces of one diameter are one family whatever their dealers' runs; where no diameter
+        is given the runs are all there is to tell families apart by.
+        """
+        return (self.diameter_nm, () if self.diameter_nm else self.runs)
 
     def sizes(self) -> tuple[int, ...]:
         """Return every thickness that is made, once each, thinnest first."""

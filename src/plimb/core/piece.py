@@ -6,14 +6,21 @@ import re
 from dataclasses import dataclass
 from enum import StrEnum
 
-from plimb.core.errors import BadValue
-from plimb.core.family import check_shim
+from plimb.core.errors import Ambiguous, BadValue
+from plimb.core.family import COMMON_KIT, Family, check_shim
 from plimb.core.lengths import mm, parse_number, show_mm
+from plimb.core.marking import WORN, decode
 
 DISAGREES_OVER_NM = mm("0.02")
 """A marking and a micrometer further apart than this are pointed out (common practice)."""
 
-_TYPED = re.compile(r"(?a:(?P<marked>[0-9]{1,4})|(?P<measured>[0-9]*[.,][0-9]+))")
+TELLS_APART_NM = mm("0.03")
+"""A micrometer this near to one reading of a marking, and to no other, tells which it is."""
+
+ONE_PIECE_NM = mm("0.05")
+"""Repeated readings of one piece lie no further apart than this; else one of them is wrong."""
+
+_TYPED = re.compile(r"(?a:(?P<marked>[0-9?]{1,4})|(?P<measured>[0-9]*[.,][0-9]+))")
 
 
 class Trust(StrEnum):
@@ -23,25 +30,48 @@ class Trust(StrEnum):
     MARKED = "marked"
 
 
+class Condition(StrEnum):
+    """What a piece is fit for: any valve, its own place only, or the scrap tin."""
+
+    SOUND = "sound"
+    WORN = "worn"
+    SCRAP = "scrap"
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Piece:
-    """A shim's marking as read, its nominal thickness, and its measured one, in nanometres."""
+    """A shim's marking as read, its nominal thickness, and its measured one, in nanometres.
+
+    `readings` are the micrometer's, corrected for its zero; `measured_nm` is their mean.
+    `doubt_nm` is what the instrument is good to, the usual micrometer's where not said.
+    """
 
     marked: str | None
     marked_nm: int | None
     measured_nm: int | None
+    trust: Trust = Trust.MEASURED
+    condition: Condition = Condition.SOUND
+    readings: tuple[int, ...] = ()
+    doubt_nm: int | None = None
 
     def __post_init__(self) -> None:
         if self.marked_nm is None and self.measured_nm is None:
             raise BadValue("shim: type its marking, its thickness, or both.", field="shim")
 
-    def thickness_nm(self, trust: Trust = Trust.MEASURED) -> int:
+    def thickness_nm(self, trust: Trust | None = None) -> int:
         """Return the thickness a sum is made with: the trusted one, else the other."""
         both = (self.measured_nm, self.marked_nm)
-        first, second = both if trust is Trust.MEASURED else both[::-1]
+        first, second = both if (trust or self.trust) is Trust.MEASURED else both[::-1]
         thickness_nm = first if first is not None else second
         assert thickness_nm is not None  # one of the two is there: checked when made
         return thickness_nm
+
+    @property
+    def from_marking(self) -> bool:
+        """Whether the sum is made with the marking."""
+        return self.measured_nm is None or (
+            self.trust is Trust.MARKED and self.marked_nm is not None
+        )
 
     @property
     def disagreement_nm(self) -> int | None:
@@ -50,52 +80,109 @@ class Piece:
             return None
         return self.measured_nm - self.marked_nm
 
+    @property
+    def disagrees(self) -> bool:
+        """Whether marking and micrometer are so far apart that somebody has to say."""
+        apart_nm = self.disagreement_nm
+        return apart_nm is not None and abs(apart_nm) > DISAGREES_OVER_NM
+
+    @property
+    def spread_nm(self) -> int | None:
+        """How far apart repeated readings of the piece lie."""
+        return max(self.readings) - min(self.readings) if len(self.readings) > 1 else None
+
     def words(self) -> str:
         """Return what was understood, in millimetres."""
         said = []
         if self.marked is not None and self.marked_nm is not None:
             said.append(f"marked {self.marked}, that is {show_mm(self.marked_nm)} mm")
+        elif self.marked == WORN:
+            said.append("marking worn off")
         if self.measured_nm is not None:
-            said.append(f"measures {show_mm(self.measured_nm)} mm")
-        gap_nm = self.disagreement_nm
-        if gap_nm is not None and abs(gap_nm) > DISAGREES_OVER_NM:
-            said.append(f"{show_mm(abs(gap_nm))} mm apart: check the marking and the zero")
+            of = f", the mean of {len(self.readings)}" if len(self.readings) > 1 else ""
+            said.append(f"measures {show_mm(self.measured_nm)} mm{of}")
+        if self.disagrees:
+            said.append(f"{show_mm(abs(self.disagreement_nm or 0))} mm apart: "
+                        "check the marking and the zero")  # fmt: skip
         return "; ".join(said)
 
 
-def parse_piece(text: str) -> Piece:
-    """Return the shim in the text: a marking, a measured thickness, or both.
+def parse_piece(
+    text: str,
+    family: Family = COMMON_KIT,
+    *,
+    zero_nm: int = 0,
+    condition: Condition = Condition.SOUND,
+    doubt_nm: int | None = None,
+) -> Piece:
+    """Return the shim in the text: a marking, measured thicknesses, or both.
 
-    Bare digits are a marking (`275` is 2.75 mm, `2975` is 2.975, `3` is 3.00); a number
-    with a decimal point is a measured thickness in millimetres; `290 2.897` gives both.
+    Bare digits are a marking (`275` is 2.75 mm, `2975` is 2.975, `3` is 3.00; `?` stands for
+    a digit that is worn off); a number with a decimal point is a measured thickness in
+    millimetres. `290 2.897` gives both, `290 2.897 2.899` repeats the measurement.
+
+    Args:
+        text: What was typed.
+        family: Whose code the marking follows.
+        zero_nm: What the instrument shows with nothing in it; taken off each reading.
+        condition: What the piece is fit for.
+        doubt_nm: What the instrument is good to.
 
     Raises:
         BadValue: It cannot be read, or no shim is that thick.
+        Ambiguous: The marking can be read in more than one way, and no measurement tells.
     """
     marked: str | None = None
-    marked_nm = measured_nm = None
-    parts = text.replace("/", " ").split()
-    for part in parts:
+    readings: list[int] = []
+    for part in text.replace("/", " ").split():
         match = _TYPED.fullmatch(part)
         if match and match["marked"] and marked is None:
-            marked, marked_nm = part, check_shim(_decode(part))
-        elif match and match["measured"] and measured_nm is None:
-            measured_nm = check_shim(round(parse_number(part, field="shim") * mm("1")))
+            marked = part
+        elif match and match["measured"]:
+            read_nm = round(parse_number(part, field="shim") * mm("1")) - zero_nm
+            readings.append(check_shim(read_nm))
         else:
             raise BadValue(
                 f"shim “{text.strip()}” cannot be read; type the marking (290), the measured "
                 "thickness (2.897), or both (290 2.897).",
                 field="shim",
             )
-    return Piece(marked=marked, marked_nm=marked_nm, measured_nm=measured_nm)
-
-
-def _decode(marking: str) -> int:
-    """Return the thickness a marking stands for, in nanometres."""
-    if len(marking) == 2:
+    if readings and max(readings) - min(readings) > ONE_PIECE_NM:
         raise BadValue(
-            f"shim marking “{marking}” can be read in more than one way; type the thickness "
-            f"as a number, like {marking[0]}.{marking[1]}0.",
+            f"shim readings {show_mm(min(readings))} and {show_mm(max(readings))} are too far apart "
+            "to be one piece; zero the instrument and measure again.",
             field="shim",
         )
-    return int(marking) * mm("1") // int(10 ** (len(marking) - 1))
+    measured_nm = round(sum(readings) / len(readings)) if readings else None
+    return Piece(
+        marked=marked,
+        marked_nm=_read_marking(marked, family, measured_nm) if marked else None,
+        measured_nm=measured_nm,
+        readings=tuple(readings),
+        condition=condition,
+        doubt_nm=doubt_nm,
+    )
+
+
+def _read_marking(marked: str, family: Family, measured_nm: int | None) -> int | None:
+    """Return what a marking stands for, or None where it is worn off beside a measurement."""
+    if not marked.strip(WORN):
+        if measured_nm is None:
+            raise BadValue(
+                "shim: where the marking is worn off, type the measured thickness.", field="shim"
+            )
+        return None
+    could_be = decode(marked, family.sizes(), family.code)
+    if len(could_be) > 1 and measured_nm is not None:
+        near = [nm for nm in could_be if abs(nm - measured_nm) <= TELLS_APART_NM]
+        closest = sorted(near, key=lambda nm: abs(nm - measured_nm))
+        could_be = tuple(closest[:1]) or could_be
+    if not could_be:
+        raise BadValue(
+            f"shim marking “{marked}” fits no size of this family; read it again, or type the "
+            "measured thickness.",
+            field="shim",
+        )
+    if len(could_be) > 1:
+        raise Ambiguous(marked, could_be)
+    return check_shim(could_be[0])

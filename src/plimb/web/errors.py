@@ -10,6 +10,7 @@ from flask import Response, jsonify, request
 from werkzeug.exceptions import HTTPException, UnsupportedMediaType
 
 from plimb.core.errors import (
+    Ambiguous,
     BadValue,
     CardSigned,
     NotFound,
@@ -20,6 +21,7 @@ from plimb.core.errors import (
 
 STATUS: dict[type[PlimbError], int] = {
     BadValue: 422,
+    Ambiguous: 422,
     NotFound: 404,
     StaleVersion: 409,
     CardSigned: 409,

@@ -1,0 +1,236 @@
+"""Small random engines, and the levels of the plan written down a second time, plainly."""
+
+import math
+import random
+from decimal import Decimal
+
+from plimb.core.chance import chance_in_spec
+from plimb.core.engine import Clearance, Side
+from plimb.core.family import Family, Run
+from plimb.core.gap import Gap, between, none_below, point
+from plimb.core.lengths import mm
+from plimb.core.limits import Limits, Spec
+from plimb.core.piece import Condition
+from plimb.core.plan import Asked, Policy, Seat, Source, Stock
+from plimb.core.shim import Aim, Rounding, School
+from plimb.core.survey import Act
+
+STEP = mm("0.025")
+
+
+def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> Asked:
+    """Return an engine in which pieces are scarce and wanted twice."""
+    priced = dice.choice([None, "8.5", "6"])
+    families = [
+        Family(
+            diameter_nm=mm(diameter),
+            price=priced if priced is None else Decimal(priced),
+            runs=(Run(from_nm=mm("2.40"), to_nm=mm("2.80"), step_nm=mm(step)),),
+        )
+        for diameter, step in (("9.48", dice.choice(["0.05", "0.10"])), ("7.48", "0.2"))
+    ]
+    narrow = dice.random() < 0.4
+    aim_nm = dice.choice([None, mm("0.19")])
+    check = Limits(low_nm=mm("0.15"), high_nm=mm("0.22"))
+    spec = Spec(
+        check=check,
+        set_=Limits(low_nm=mm("0.17"), high_nm=mm("0.21")) if narrow else None,
+        aim_nm=aim_nm,
+    )
+    seats = []
+    for number in range(valves):
+        free = dice.random() < 0.15
+        seats.append(
+            Seat(
+                clearance=Clearance(
+                    id=f"V{number}",
+                    cylinder=1,
+                    side=Side.INTAKE,
+                    position=None,
+                    camshaft=f"S{dice.randrange(shafts)}",
+                    spec=spec,
+                    family=families[dice.random() < 0.15],
+                    camshaft_out=not free,
+                ),
+                gap=_gap(dice),
+                piece_nm=None if dice.random() < 0.04 else _thickness(dice),
+                condition=dice.choices(list(Condition), (12, 1, 1))[0],
+            )
+        )
+    stocks = {
+        (thickness, family.kind): Stock(
+            thickness_nm=thickness, kind=family.kind, count=dice.randint(1, 2)
+        )
+        for thickness, family in ((_thickness(dice), dice.choice(families)) for _ in range(drawer))
+    }
+    return Asked(
+        seats=tuple(seats),
+        drawer=tuple(stocks.values()),
+        policy=Policy(
+            school=School(aim=dice.choice(list(Aim)), rounding=dice.choice(list(Rounding))),
+            act=dice.choice(list(Act)),
+            reuse=dice.random() < 0.9,
+            buy=dice.random() < 0.7,
+            touch_least=dice.random() < 0.2,
+        ),
+    )
+
+
+def _thickness(dice: random.Random) -> int:
+    return mm("2.45") + STEP * dice.randrange(12) + mm("0.001") * dice.choice([0, 0, 2, -3])
+
+
+def _gap(dice: random.Random) -> Gap | None:
+    kind = dice.random()
+    nm = mm("0.01") * dice.randint(6, 30)
+    if kind < 0.05:
+        return None
+    if kind < 0.12:
+        return none_below(mm("0.03"))
+    if kind < 0.35:
+        return between(nm, nm + mm("0.01") * dice.choice([2, 3, 9]))
+    return point(nm)
+
+
+def options(asked: Asked) -> list[list[tuple[object, tuple[int, ...], bool]]]:
+    """Return for each valve what it may take: a token, the levels it adds, whether it changes.
+
+    A token names a piece that can be taken just once; None is a piece nobody else wants.
+    """
+    found = []
+    for row, seat in enumerate(asked.seats):
+        kept = _kept(seat, asked)
+        mine = [(("own", row), kept, False)]
+        if seat.gap is not None and seat.piece_nm is not None:
+            for thickness, token, bought in _candidates(asked, row):
+                levels = _changed(seat, thickness, bought, asked)
+                useful = levels is not None and (levels[0] == 0 or levels[8] < kept[8])
+                if levels is not None and useful and not (bought and levels[0]):
+                    mine.append((token, levels, True))
+        found.append(mine)
+    return found
+
+
+def _candidates(asked, row):
+    kind = asked.seats[row].clearance.family.kind
+    lost = asked.seats[row].gap.none_found
+    if asked.policy.reuse:
+        for other, giver in enumerate(asked.seats):
+            whole = giver.gap is not None and giver.piece_nm is not None
+            fits = giver.clearance.family.kind == kind and giver.condition is Condition.SOUND
+            if other != row and whole and fits:
+                yield giver.piece_nm, ("own", other), False
+        for place, stock in enumerate(asked.drawer):
+            if stock.kind == kind:
+                for copy in range(stock.count):
+                    yield stock.thickness_nm, ("drawer", place, copy), False
+    if asked.policy.buy and not lost:
+        for size in asked.seats[row].clearance.family.sizes():
+            yield size, None, True
+
+
+def _in(gap: Gap, by: int, limits: Limits) -> int:
+    """Return by how much the gap lies outside the limits, by its best number if too wide."""
+    low, high = gap.low_nm + by, gap.high_nm + by
+    if gap.high_nm - gap.low_nm > limits.high_nm - limits.low_nm:
+        low = high = gap.best_nm + by
+    return max(limits.low_nm - low, high - limits.high_nm)
+
+
+def _aimed(seat: Seat, asked: Asked) -> int:
+    target, aim = seat.clearance.spec.target, asked.policy.school.aim
+    maker = seat.clearance.spec.aim_nm
+    wanted = {
+        Aim.LOOSE: target.high_nm,
+        Aim.TIGHT: target.low_nm,
+        Aim.MIDDLE: target.middle_nm,
+        Aim.MAKER: target.middle_nm if maker is None else maker,
+        Aim.LEAST: seat.gap.best_nm,
+    }[aim]
+    return sorted((target.low_nm, wanted, target.high_nm))[1]
+
+
+def _needs(seat: Seat, act: Act) -> tuple[int, int]:
+    """Return whether a valve left alone is bad, and whether it is only near the edge."""
+    if seat.gap is None:
+        return 0, 0
+    check = seat.clearance.spec.check
+    if seat.gap.none_found:
+        return 1, 0
+    low, high, best = seat.gap.low_nm, seat.gap.high_nm, seat.gap.best_nm
+    if check.low_nm <= low and high <= check.high_nm:
+        near = act is Act.NEAR and (best - check.low_nm) * 5 <= check.high_nm - check.low_nm
+        return int(seat.condition is Condition.SCRAP), int(near)
+    tight = high < check.low_nm or (high == check.low_nm and seat.gap.open_above)
+    outside = tight or low > check.high_nm
+    return int(outside or not check.low_nm <= best <= check.high_nm), 0
+
+
+def _kept(seat: Seat, asked: Asked) -> tuple[int, ...]:
+    bad, near = _needs(seat, asked.policy.act)
+    off = 0
+    if bad:
+        lost = seat.gap.none_found
+        off = 1 if lost else max(1, _in(seat.gap, 0, seat.clearance.spec.check))
+    return (bad, near, 0, 0, 0, 0, 0, 0, off, 0)
+
+
+def settled(seat: Seat, asked: Asked) -> tuple[int, ...]:
+    """Return what keeping a piece adds where its camshaft is out and all valves are set."""
+    levels = list(_kept(seat, asked))
+    if seat.gap and seat.piece_nm and not levels[0]:
+        at_own = _changed(seat, seat.piece_nm, False, asked)
+        if at_own is not None:
+            levels[2], levels[6], levels[7] = at_own[2], at_own[6], at_own[7]
+    return tuple(levels)
+
+
+def _changed(seat: Seat, thickness: int, bought: bool, asked: Asked) -> tuple[int, ...] | None:
+    policy, gap = asked.policy, seat.gap
+    price = seat.clearance.family.price
+    money = (10_000 if price is None else int(price * 10_000)) if bought else 0
+    touched = int(policy.touch_least)
+    if gap.none_found:
+        enough = seat.piece_nm + gap.high_nm - seat.clearance.spec.check.high_nm
+        if thickness >= seat.piece_nm:
+            return None
+        thick = int(thickness > enough)
+        return (0, 0, 0, touched, 0, 0, thick, abs(thickness - enough), 0, 1)
+    by = seat.piece_nm - thickness
+    check, target = seat.clearance.spec.check, seat.clearance.spec.target
+    over = _in(gap, by, check)
+    if over > 0:
+        return (1, 0, 0, touched, money, _wanton(seat, policy), 0, 0, over, 1)
+    after = gap.best_nm + by
+    near = policy.act is Act.NEAR and (after - check.low_nm) * 5 <= check.high_nm - check.low_nm
+    aim = _aimed(seat, asked)
+    ideal = gap.best_nm + seat.piece_nm - aim
+    if policy.school.aim is Aim.LEAST:
+        ideal = seat.piece_nm
+    wrong = {Rounding.THINNER: thickness > ideal, Rounding.THICKER: thickness < ideal}
+    away = abs(thickness - ideal)
+    if policy.school.rounding is Rounding.CHANCE:
+        chance = chance_in_spec(gap, by, check)
+        away = round(-math.log(max(chance, 1e-12)) * 1e6)
+    return (
+        0,
+        int(near),
+        int(_in(gap, by, target) > 0),
+        touched,
+        money,
+        _wanton(seat, policy),
+        int(wrong.get(policy.school.rounding, False)),
+        away,
+        0,
+        1,
+    )
+
+
+def _wanton(seat: Seat, policy: Policy) -> int:
+    low, high = seat.gap.low_nm, seat.gap.high_nm
+    check = seat.clearance.spec.check
+    inside = check.low_nm <= low and high <= check.high_nm
+    return int(policy.act is not Act.ALL and inside and _needs(seat, policy.act) == (0, 0))
+
+
+__all__ = ["Source", "options", "random_case", "settled"]
