@@ -4,7 +4,7 @@ from functools import cache
 from statistics import fmean
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from plimb.core.blades import (
@@ -96,6 +96,7 @@ sets = st.builds(
 
 @settings(max_examples=60, deadline=None)
 @given(limits, sets)
+@example(Limits(low_nm=50_000, high_nm=110_000), blade_set(2, 4, 8, 13, stacking=True))
 def test_over_all_gaps_it_ends_and_needs_no_more_tries_than_halving(spec, blades):
     gaps = range(2_500, 2 * spec.high_nm - spec.low_nm, 5_000)
     ours, theirs = [], []

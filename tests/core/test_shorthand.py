@@ -71,3 +71,11 @@ def test_a_drag_with_a_refused_blade_is_still_the_blade():
 
 def test_zero_is_a_number_only_where_a_sum_is_asked_for():
     assert parse_reading("0.00", Unit.MM, zero_is_number=True).gap.best_nm == 0
+
+
+def test_a_measured_blade_counts_as_what_it_measures_and_is_named_as_marked():
+    measured = {mm("0.15"): mm("0.148"), mm("0.18"): mm("0.181")}
+    reading = parse_reading("15-18", Unit.MM, actual=measured)
+    assert (reading.gap.low_nm, reading.gap.high_nm) == (mm("0.148"), mm("0.181"))
+    assert reading.words(Unit.MM) == "0.15 mm goes, 0.18 mm refuses"
+    assert parse_reading("15+2", Unit.MM, actual=measured).gap.best_nm == mm("0.168")

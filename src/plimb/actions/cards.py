@@ -17,7 +17,7 @@ from plimb.core.lengths import Unit, show_mm
 from plimb.core.limits import Verdict, judge
 from plimb.core.piece import Piece, parse_piece
 from plimb.core.shim import Aim, Rounding
-from plimb.core.shorthand import Reading, parse_reading
+from plimb.core.shorthand import NOMINAL, Reading, parse_reading
 from plimb.core.survey import Act
 from plimb.store.blades import core_set, list_blade_sets
 from plimb.store.cards import add_card, done_before, get_card, step
@@ -97,8 +97,13 @@ def understand_gap(
     with database.reading() as session:
         card = get_card(session, card_id, whole=False)
         limits = known_valve(card, valve).spec.check
-        reading = parse_reading(text, unit, thinnest_nm=thinnest_blade(session, card))
         blades = core_set(card.blade_set) if card.blade_set else None
+        reading = parse_reading(
+            text,
+            unit,
+            thinnest_nm=thinnest_blade(session, card),
+            actual=blades.actual if blades else NOMINAL,
+        )
     following = next_blade(known_from(reading.gap), limits, blades) if blades else None
     return reading, judge(reading.gap, limits), following
 
@@ -132,7 +137,12 @@ def write_down_gap(
     def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
         known_valve(card, valve)
         thinnest_nm = thinnest_blade(session, card)
-        reading = parse_reading(text, unit, thinnest_nm=thinnest_nm) if text.strip() else None
+        actual = core_set(card.blade_set).actual if card.blade_set else NOMINAL
+        reading = (
+            parse_reading(text, unit, thinnest_nm=thinnest_nm, actual=actual)
+            if text.strip()
+            else None
+        )
         write_gap(
             session,
             round_,

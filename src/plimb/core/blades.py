@@ -69,6 +69,11 @@ class BladeSet:
         """The blades in use, thinnest first."""
         return tuple(sorted((b for b in self.blades if b.in_use), key=lambda b: b.thickness_nm))
 
+    @property
+    def actual(self) -> dict[int, int]:
+        """What each blade measures, by its marking, where somebody measured it."""
+        return {b.nominal_nm: b.thickness_nm for b in self.blades if b.measured_nm is not None}
+
     def tries(self) -> tuple[Try, ...]:
         """Return every thickness that can be made, each once, thinnest first.
 
@@ -129,8 +134,9 @@ def known_from(gap: Gap) -> Known:
     return Known(goes_nm=gap.low_nm, refuses_nm=gap.high_nm)
 
 
-STACK_TRIES = 1.2
-"""What trying two blades together costs against trying one (judgement)."""
+STACK_TRIES = 1.0005
+"""What trying two blades together costs against trying one: it decides between orders that
+need equally many tries, and never outweighs a try."""
 
 
 @lru_cache(maxsize=4096)
@@ -139,8 +145,8 @@ def next_blade(known: Known, limits: Limits, blades: BladeSet) -> Try | None:
 
     Only the thicknesses next to a limit can settle it: the last at or below it and the
     first at or above it, among the single blades and among the stacks. Of these few every
-    order of trying is weighed, a stack as somewhat more work than a single blade, each
-    true gap from nothing to one spec width over the maximum being as likely as any other.
+    order of trying is weighed, of equally short ones the one with fewer stacks, each true
+    gap from nothing to one spec width over the maximum being as likely as any other.
     Returns None when the verdict is settled, or when no blade at hand could settle it.
     """
     tries = blades.tries()

@@ -14,12 +14,16 @@ thou (`6` is 0.006 in). Forms:
 from __future__ import annotations
 
 import re
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 from plimb.core.errors import BadValue
 from plimb.core.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.lengths import NM_PER_THOU, Unit, mm, parse_number, show_mm, show_thou
 from plimb.core.limits import MAX_GAP_NM
+
+NOMINAL: Mapping[int, int] = {}
+"""Every blade is as thick as its marking says."""
 
 HELP = "write it like 15, 13-15, 13l, 15t, 15+2, -3 or x"
 
@@ -63,7 +67,12 @@ class Reading:
 
 
 def parse_reading(
-    text: str, unit: Unit, *, thinnest_nm: int | None = None, zero_is_number: bool = False
+    text: str,
+    unit: Unit,
+    *,
+    thinnest_nm: int | None = None,
+    zero_is_number: bool = False,
+    actual: Mapping[int, int] = NOMINAL,
 ) -> Reading:
     """Return the reading in the text.
 
@@ -73,20 +82,27 @@ def parse_reading(
         thinnest_nm: The thinnest blade at hand, which `x` says refuses.
         zero_is_number: Take a plain 0 as a gap of nothing, for sums on paper figures;
             with blades there is no such reading.
+        actual: What blades measure, by their marking, where that is known; the gap is made
+            from it, the words from the marking.
 
     Raises:
         BadValue: It cannot be read, a blade is not plausible, or the blade that
             refuses is not the thicker one.
     """
+
+    def thick(blades: tuple[int, ...]) -> int:
+        return sum(actual.get(blade, blade) for blade in blades)
+
     cleaned = text.strip().lower().replace(" ", "").replace("–", "-").replace("−", "-")
     if cleaned == "x":
         if thinnest_nm is None:
             raise BadValue(
                 "gap “x” needs the thinnest blade tried; write none<0.03 or -3.", field="gap"
             )
-        return _none_found((thinnest_nm,))
+        return _none_found((thinnest_nm,), thinnest_nm)
     if cleaned.startswith(("-", "none<")):
-        return _none_found(_stack(cleaned.removeprefix("none<").removeprefix("-"), unit, text))
+        refused = _stack(cleaned.removeprefix("none<").removeprefix("-"), unit, text)
+        return _none_found(refused, thick(refused))
     if zero_is_number and _ZERO.fullmatch(cleaned):
         return Reading(goes=(0,), refuses=None, feel=Feel.DRAG, called_nm=None, gap=point(0))
     match = _READING.fullmatch(cleaned.replace("..", "-"))
@@ -96,20 +112,18 @@ def parse_reading(
     called_nm = _blade(match["called"], unit, text) if match["called"] else None
     feel = _FEELS[match["feel"]]
     if not match["refuses"]:
-        return _called(goes, None, feel, called_nm, felt(sum(goes), feel))
+        return _called(goes, None, feel, called_nm, felt(thick(goes), feel))
     refuses = _stack(match["refuses"], unit, text)
-    bracket = between(sum(goes), sum(refuses))
+    bracket = between(thick(goes), thick(refuses))
     if not match["feel"]:
         return _called(goes, refuses, None, called_nm, bracket)
-    narrowed = felt(sum(goes), feel)
+    narrowed = felt(thick(goes), feel)
     gap = bracket if feel is Feel.LOOSE else narrowed
     return _called(goes, refuses, feel, called_nm, gap)
 
 
-def _none_found(refuses: tuple[int, ...]) -> Reading:
-    return Reading(
-        goes=None, refuses=refuses, feel=None, called_nm=None, gap=none_below(sum(refuses))
-    )
+def _none_found(refuses: tuple[int, ...], thick_nm: int) -> Reading:
+    return Reading(goes=None, refuses=refuses, feel=None, called_nm=None, gap=none_below(thick_nm))
 
 
 def _called(
