@@ -1,4 +1,4 @@
-"""The command line: `plimb serve`, `demo`, `shim`, `turn`."""
+"""The command line: `plimb serve`, `demo`, `shim`, `plan`, `turn`."""
 
 from __future__ import annotations
 
@@ -136,11 +136,7 @@ def turn(file: Path, method: str, as_json: bool) -> None:
     from plimb.core.turning import Method, plan_turning
     from plimb.files.engine_file import read_engine
 
-    try:
-        text = file.read_text("utf-8")
-    except (OSError, UnicodeDecodeError):
-        raise BadValue(f"FILE {file} cannot be read.", field="FILE") from None
-    read = read_engine(text)
+    read = read_engine(_text_of(file))
     plan = plan_turning(read.to_core(), read.timing(), Method(method))
     if as_json:
         stops = [
@@ -161,6 +157,40 @@ def turn(file: Path, method: str, as_json: bool) -> None:
         if stop.margin < COMFORT:
             click.echo(f"  Just {_plain(stop.margin)}° from being lifted: stop exactly.")
     click.echo(f"Turning from the first stop to the last: {_plain(plan.turning)}°.")
+
+
+@main.command()
+@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@click.option("--json", "as_json", is_flag=True, help="Answer as JSON.")
+def plan(file: Path, as_json: bool) -> None:
+    """Decide the whole engine on the card in FILE: which shim goes where, and what to buy."""
+    from plimb.core.plan import plan_engine
+    from plimb.core.sureness import percent
+    from plimb.files.card_file import plan_as_json, read_card
+
+    card = read_card(_text_of(file))
+    asked = card.asked()
+    answer = plan_as_json(asked, plan_engine(asked), card.unit)
+    if as_json:
+        click.echo(json.dumps(answer, ensure_ascii=False))
+        return
+    for line in answer["valves"]:
+        click.echo(f"{line['valve']}: {line['why']}")
+    out = ", ".join(answer["camshafts_out"]) or "none"
+    click.echo(f"Camshafts out: {out}.")
+    bought = ", ".join(f"{one['count']} × {one['thickness']:.3f}" for one in answer["order"])
+    click.echo(f"To buy: {bought or 'nothing'}; cost {answer['cost']:.2f}.")
+    if any(line["provisional"] for line in answer["valves"]):
+        click.echo("A piece fitted for now comes first; whether all passes shows after that.")
+    elif not answer["cannot"] and answer["chance"] < 1:
+        click.echo(f"All of it passes the proof with a chance of {percent(answer['chance'])}.")
+
+
+def _text_of(file: Path) -> str:
+    try:
+        return file.read_text("utf-8")
+    except (OSError, UnicodeDecodeError):
+        raise BadValue(f"FILE {file} cannot be read.", field="FILE") from None
 
 
 def _plain(degrees: Fraction) -> int | float:
@@ -186,11 +216,14 @@ _json = click.option("--json", "as_json", is_flag=True, help="Say where it serve
 @_host
 @_port
 @_json
-def serve(database: Path | None, host: str, port: int, as_json: bool) -> None:
+@click.option("--counter", default=None, help="Address of a parts counter to order from.")
+def serve(database: Path | None, host: str, port: int, as_json: bool, counter: str | None) -> None:
     """Serve the shop's own record."""
     from plimb.web.serving import run_server, shop_database
 
-    run_server(database or shop_database("shop"), host=host, port=port, as_json=as_json)
+    run_server(
+        database or shop_database("shop"), host=host, port=port, as_json=as_json, counter=counter
+    )
 
 
 @main.command()
@@ -206,7 +239,7 @@ def demo(database: Path | None, host: str, port: int, as_json: bool, fresh: bool
 
     path = database or shop_database("demo")
     load_demo(path, fresh=fresh)
-    run_server(path, host=host, port=port, as_json=as_json)
+    run_server(path, host=host, port=port, as_json=as_json, standins=True)
 
 
 if __name__ == "__main__":

@@ -11,7 +11,7 @@ from plimb.core.lengths import Unit, mm
 from plimb.core.piece import parse_piece
 from plimb.core.shim import School
 from plimb.core.shorthand import parse_reading
-from plimb.core.survey import Act, Need, Sheet, Stage, survey
+from plimb.core.survey import Act, Choice, Need, Sheet, Stage, survey
 from plimb.files.engine_file import read_engine
 
 
@@ -85,7 +85,7 @@ def whole(proof=None, found="8", chosen="1.80"):
     return Sheet(
         found=gap(found),
         piece=parse_piece("185 1.848"),
-        chosen_nm=mm(chosen),
+        choice=Choice(thickness_nm=mm(chosen)),
         proof=proof and gap(proof),
     )
 
@@ -116,7 +116,7 @@ def test_a_valve_held_open_is_worked_back_from_its_proof():
 
 
 def test_keeping_the_piece_needs_no_proof():
-    kept = Sheet(found=gap("8"), piece=parse_piece("1.85"), chosen_nm=mm("1.85"))
+    kept = Sheet(found=gap("8"), piece=parse_piece("1.85"), choice=Choice(thickness_nm=mm("1.85")))
     assert seen({"IN C": kept}).at is Stage.SIGN
     assert seen({"IN C": kept}).not_in_spec == ("IN C",)
 
@@ -157,16 +157,19 @@ def broken(old, new):
     ("old", "new", "path"),
     [
         ('"version": 1', '"version": 2', "$.version"),
-        ('"id": "IN C"', '"id": "IN L"', "engine"),
-        ('"cylinder": 1, "side": "intake"', '"cylinder": 2, "side": "intake"', "engine"),
-        ('"camshaft": "IN"}', '"camshaft": "XX"}', "engine"),
+        ('"id": "IN C"', '"id": "IN L"', "$.engine"),
+        ('"cylinder": 1, "side": "intake"', '"cylinder": 2, "side": "intake"', "$.engine"),
+        ('"camshaft": "IN"}', '"camshaft": "XX"}', "$.engine"),
         ('"min": 0.10', '"min": NaN', "$"),
         ('"min": 0.10', '"min": 1e9', "$.engine.spec.intake.min"),
-        ('"min": 0.10', '"min": 0.16', "spec"),
-        ('"step": 0.05', '"step": 0', "run"),
-        ('"cylinders": [1]', '"cylinders": [1, 1]', "engine"),
-        ('"cylinders": [1]', '"cylinders": [2]', "layout"),
+        ('"min": 0.10', '"min": 0.16', "$.engine.spec.intake"),
+        ('"step": 0.05', '"step": 0', "$.engine.family"),
+        ('"cylinders": [1]', '"cylinders": [1, 1]', "$.engine"),
+        ('"cylinders": [1]', '"cylinders": [2]', "$.engine"),
         ('"side": "intake"', '"side": "up"', "$.engine.camshafts[0].side"),
+        ('"min": 0.10', '"min": 0.10, "min": 0.11', "$"),
+        ('"min": 0.10', '"min": ' + "9" * 5000, "$"),
+        ('"min": 0.10', '"min": ' + "[" * 100_000, "$"),
         ("{", "", "$"),
     ],
 )  # fmt: skip

@@ -10,8 +10,8 @@ from plimb.core.family import Family, Run
 from plimb.core.gap import Gap, between, none_below, point
 from plimb.core.lengths import mm
 from plimb.core.limits import Limits, Spec
-from plimb.core.piece import Condition
-from plimb.core.plan import Asked, Policy, Seat, Source, Stock
+from plimb.core.piece import Condition, Source
+from plimb.core.plan import Asked, Policy, Seat, Stock
 from plimb.core.shim import Aim, Rounding, School
 from plimb.core.survey import Act
 

@@ -11,7 +11,8 @@ import numpy as np
 import pytest
 from scipy.optimize import Bounds, LinearConstraint, milp
 
-from plimb.core.plan import Source, plan_engine
+from plimb.core.piece import Source
+from plimb.core.plan import plan_engine
 from plimb.core.survey import Act
 
 from .engines import options, random_case, settled

@@ -8,13 +8,8 @@ from alembic.migration import MigrationContext
 from sqlalchemy import text
 from sqlalchemy.exc import IntegrityError
 
-from plimb.actions.cards import (
-    choose_piece,
-    open_card,
-    sign_card,
-    write_down_gap,
-    write_down_piece,
-)
+from plimb.actions.cards import open_card, sign_card, write_down_gap
+from plimb.actions.pieces import choose_piece, write_down_piece
 from plimb.actions.views import read_card
 from plimb.core.errors import BadValue, CardSigned, NotFound, NotReady, StaleVersion
 from plimb.core.lengths import Unit, mm

@@ -121,7 +121,7 @@ def test_every_refusal_has_one_shape(client, method, path, body, status, code, f
         body = {**body, "version": version(client)}
     answer = getattr(client, method)(path, **({"json": body} if body is not None else {}))
     assert answer.status_code == status
-    assert set(answer.json) == {"code", "sentence", "field"}
+    assert set(answer.json) == {"code", "sentence", "field", "offers"}
     assert (answer.json["code"], answer.json["field"]) == (code, field)
     assert answer.json["sentence"].endswith(".")
 
@@ -133,7 +133,7 @@ def test_every_refusal_has_one_shape(client, method, path, body, status, code, f
 def test_what_is_no_json_is_refused_in_the_same_shape(client, data, kind, status):
     answer = client.post("/api/cards/2/gaps", data=data, content_type=kind)
     assert answer.status_code == status
-    assert set(answer.json) == {"code", "sentence", "field"}
+    assert set(answer.json) == {"code", "sentence", "field", "offers"}
 
 
 def test_a_fault_of_our_own_is_told_without_its_insides(school, monkeypatch):

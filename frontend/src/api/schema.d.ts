@@ -81,8 +81,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Decide on the thickness for a valve. */
-        post: operations["post_api_write_choice"];
+        /** Decide by hand on the piece for a valve. */
+        post: operations["post_pieces_write_choice"];
         delete?: never;
         options?: never;
         head?: never;
@@ -106,6 +106,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/forbidden": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Rule a thickness out for a valve, or allow it again. */
+        put: operations["put_pieces_forbid_piece"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/gaps": {
         parameters: {
             query?: never;
@@ -117,6 +134,23 @@ export interface paths {
         put?: never;
         /** Write down a gap as typed; it is parsed, judged and saved at once. */
         post: operations["post_api_write_gap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/instrument": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note which instrument measures the shims, and where its zero stands. */
+        put: operations["put_pieces_check_zero"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -174,6 +208,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Order all that is still to buy for a card. */
+        post: operations["post_pieces_order_parts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/pieces": {
         parameters: {
             query?: never;
@@ -184,7 +235,59 @@ export interface paths {
         get?: never;
         put?: never;
         /** Write down the shim that came out of a valve. */
-        post: operations["post_api_write_piece"];
+        post: operations["post_pieces_write_piece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the plan of a card, with what can be had instead. */
+        get: operations["get_pieces_get_plan"];
+        put?: never;
+        /** Take the plan as it stands. */
+        post: operations["post_pieces_take_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/quotes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask the parts counter about all that is still to buy; nothing is ordered. */
+        post: operations["post_pieces_ask_counter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/received/{line_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take in what came of one order line. */
+        post: operations["post_pieces_receive_for_card"];
         delete?: never;
         options?: never;
         head?: never;
@@ -259,6 +362,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/trust": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say which thickness counts where marking and micrometer disagree. */
+        put: operations["put_pieces_answer_for_piece"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/understand": {
         parameters: {
             query?: never;
@@ -270,6 +390,57 @@ export interface paths {
         put?: never;
         /** Read back what is being typed, without writing it down. */
         post: operations["post_api_understand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/variant": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Choose among the plan and its alternatives. */
+        put: operations["put_pieces_set_variant"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the drawer as it lies. */
+        get: operations["get_drawer_get_drawer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add every piece of a CSV table to the drawer, or none. */
+        post: operations["post_drawer_import_drawer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -345,6 +516,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a family of shims. */
+        post: operations["post_drawer_add_family"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/families/{family_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a family as it now is. */
+        put: operations["put_drawer_change_family"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/families/{family_id}/count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set a pocket to what was counted. */
+        put: operations["put_drawer_count_pocket"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/families/{family_id}/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put pieces into the drawer as typed. */
+        post: operations["post_drawer_add_pieces"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -356,6 +595,108 @@ export interface paths {
         get: operations["get_api_health"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instrument/press": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Close the simulated micrometer on a valve's piece; its reading comes over the stream. */
+        post: operations["post_pieces_press_instrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instrument/readings/{seen}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return what a connected instrument has sent after the first `seen` readings. */
+        get: operations["get_pieces_instrument_readings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a micrometer or calliper to the shop. */
+        post: operations["post_pieces_add_instrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{line_id}/received": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take in what came of one order line. */
+        post: operations["post_drawer_receive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shims/{shim_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return every move of a piece. */
+        get: operations["get_drawer_piece_history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shims/{shim_id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Move a piece from where it was seen to another place. */
+        post: operations["post_drawer_move_piece"];
         delete?: never;
         options?: never;
         head?: never;
@@ -395,6 +736,15 @@ export interface components {
          * @enum {string}
          */
         Action: "open" | "close";
+        /**
+         * AddPiecesIn
+         * @description Pieces put into the drawer, as typed.
+         */
+        AddPiecesIn: {
+            condition: components["schemas"]["Condition"];
+            /** Text */
+            text: string;
+        };
         /**
          * Aim
          * @description Where in the range a changed valve should end (schools of the trade).
@@ -508,6 +858,30 @@ export interface components {
             u: number;
         };
         /**
+         * BuyOut
+         * @description One size to buy; `ordered` of them are on their way or here.
+         */
+        BuyOut: {
+            /** Count */
+            count: number;
+            diameter: components["schemas"]["LengthOut"] | null;
+            /** Ordered */
+            ordered: number;
+            /** Price */
+            price: string | null;
+            thickness: components["schemas"]["LengthOut"];
+        };
+        /**
+         * CannotOut
+         * @description A valve left out of spec, and the thickness it would need.
+         */
+        CannotOut: {
+            thick: components["schemas"]["LengthOut"] | null;
+            thin: components["schemas"]["LengthOut"] | null;
+            /** Valve */
+            valve: string;
+        };
+        /**
          * CardIn
          * @description A card to open.
          */
@@ -578,6 +952,8 @@ export interface components {
             hours: number | null;
             /** Id */
             id: number;
+            /** Instrument Id */
+            instrument_id: number | null;
             /** Label */
             label: string;
             /** Next Check Km */
@@ -588,10 +964,14 @@ export interface components {
             opened_at: string;
             /** Opened By */
             opened_by: string;
+            /** Pull */
+            pull: components["schemas"]["SafetyOut"][];
             /** Reason */
             reason: string;
             /** Remarks */
             remarks: string | null;
+            /** Reuse */
+            reuse: boolean;
             rounding: components["schemas"]["Rounding"];
             /** Safety */
             safety: components["schemas"]["SafetyOut"][];
@@ -605,19 +985,40 @@ export interface components {
             todo: components["schemas"]["TodoOut"][];
             /** Tray */
             tray: components["schemas"]["PartOut"][];
+            trust: components["schemas"]["Trust"];
             turning: components["schemas"]["TurnOut"];
             /** Valves */
             valves: components["schemas"]["ValveOut"][];
+            /** Variant */
+            variant: string;
+            /** Version */
+            version: number;
+            zero: components["schemas"]["LengthOut"] | null;
+        };
+        /**
+         * ChangeIn
+         * @description The version the sender saw, and the sender's own name for this act.
+         */
+        ChangeIn: {
+            /** Key */
+            key: string;
             /** Version */
             version: number;
         };
         /**
          * ChoiceIn
-         * @description The thickness decided on; null takes the decision back.
+         * @description The piece decided on by hand; a thickness of null takes the decision back.
          */
         ChoiceIn: {
+            /**
+             * From Valve
+             * @default null
+             */
+            from_valve: string | null;
             /** Key */
             key: string;
+            /** @default null */
+            source: components["schemas"]["Source"] | null;
             /** Thickness Nm */
             thickness_nm: number | null;
             /** Valve */
@@ -625,6 +1026,18 @@ export interface components {
             /** Version */
             version: number;
         };
+        /**
+         * Code
+         * @description How a family's shims are marked.
+         * @enum {string}
+         */
+        Code: "auto" | "hundredths" | "thousandths" | "rounded";
+        /**
+         * Condition
+         * @description What a piece is fit for: any valve, its own place only, or the scrap tin.
+         * @enum {string}
+         */
+        Condition: "sound" | "worn" | "scrap";
         /**
          * ConditionsIn
          * @description How cold the engine is: hours since the last run, degrees Celsius, and why if warm.
@@ -658,6 +1071,26 @@ export interface components {
             warnings: string[];
         };
         /**
+         * CountIn
+         * @description What was counted in a pocket, and what the sender saw there.
+         */
+        CountIn: {
+            /** Counted */
+            counted: number;
+            /** Nominal Nm */
+            nominal_nm: number;
+            /** Seen */
+            seen: number;
+        };
+        /**
+         * CsvIn
+         * @description A table as CSV text.
+         */
+        CsvIn: {
+            /** Text */
+            text: string;
+        };
+        /**
          * DraftIn
          * @description An engine file that is being edited.
          */
@@ -676,6 +1109,18 @@ export interface components {
             turning: components["schemas"]["TurnOut"];
             /** Valves */
             valves: string[];
+        };
+        /**
+         * DrawerOut
+         * @description The drawer as it lies, and what is on order. `added` counts what was just put in.
+         */
+        DrawerOut: {
+            /** Added */
+            added: number;
+            /** Families */
+            families: components["schemas"]["FamilyOut"][];
+            /** Orders */
+            orders: components["schemas"]["OrderOut"][];
         };
         /**
          * DrawingOut
@@ -758,6 +1203,78 @@ export interface components {
             turning: components["schemas"]["TurnOut"];
         };
         /**
+         * FamilyIn
+         * @description A family of shims; `seen` is the version the sender saw, 0 for a new one.
+         */
+        FamilyIn: {
+            code: components["schemas"]["Code"];
+            /** Diameter */
+            diameter: string;
+            /** Kit Each */
+            kit_each: number;
+            /** Kit Price */
+            kit_price: string;
+            /** Low Stock */
+            low_stock: number;
+            /** Name */
+            name: string;
+            /** Price */
+            price: string;
+            /** Runs */
+            runs: components["schemas"]["RunIn"][];
+            /** Seen */
+            seen: number;
+            /** Supplier */
+            supplier: string;
+        };
+        /**
+         * FamilyOut
+         * @description A family with its pockets.
+         */
+        FamilyOut: {
+            code: components["schemas"]["Code"];
+            diameter: components["schemas"]["LengthOut"] | null;
+            /** Id */
+            id: number;
+            /** In Engines */
+            in_engines: number;
+            /** Kit Each */
+            kit_each: number;
+            /** Kit Price */
+            kit_price: string | null;
+            /** Low Stock */
+            low_stock: number;
+            /** Name */
+            name: string;
+            /** On Order */
+            on_order: number;
+            /** On Trays */
+            on_trays: number;
+            /** Pieces */
+            pieces: number;
+            /** Pockets */
+            pockets: components["schemas"]["PocketOut"][];
+            /** Price */
+            price: string | null;
+            /** Runs */
+            runs: components["schemas"]["FamilyRunOut"][];
+            /** Supplier */
+            supplier: string;
+            /** Used By */
+            used_by: string[];
+            /** Version */
+            version: number;
+        };
+        /**
+         * FamilyRunOut
+         * @description Sizes that are made.
+         */
+        FamilyRunOut: {
+            high: components["schemas"]["LengthOut"];
+            low: components["schemas"]["LengthOut"];
+            step: components["schemas"]["LengthOut"];
+        };
+        /**
          * FittedOut
          * @description What the gap would be with one thickness fitted.
          */
@@ -775,6 +1292,22 @@ export interface components {
          * @enum {string}
          */
         Follower: "bucket-under" | "bucket-over" | "finger" | "opener-closer";
+        /**
+         * ForbidIn
+         * @description A thickness ruled out for a valve, or allowed again.
+         */
+        ForbidIn: {
+            /** Forbidden */
+            forbidden: boolean;
+            /** Key */
+            key: string;
+            /** Thickness Nm */
+            thickness_nm: number;
+            /** Valve */
+            valve: string;
+            /** Version */
+            version: number;
+        };
         /**
          * GapIn
          * @description A gap as typed; empty text strikes the standing one out.
@@ -831,6 +1364,50 @@ export interface components {
             version: string;
         };
         /**
+         * HelpOut
+         * @description What would make a valve's proof likelier to pass.
+         */
+        HelpOut: {
+            /** Chance */
+            chance: number;
+            kind: components["schemas"]["Kind"];
+            /** Sentence */
+            sentence: string;
+            /** Then */
+            then: number;
+            /** Valve */
+            valve: string;
+        };
+        /**
+         * HistoryOut
+         * @description Every move of a piece in words, the first one first.
+         */
+        HistoryOut: {
+            /** Moves */
+            moves: string[];
+        };
+        /**
+         * InstrumentIn
+         * @description A micrometer or calliper, good to so many millimetres either way.
+         */
+        InstrumentIn: {
+            /** Doubt */
+            doubt: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * InstrumentOut
+         * @description A micrometer or calliper, and what it is good to either way.
+         */
+        InstrumentOut: {
+            doubt: components["schemas"]["LengthOut"];
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+        };
+        /**
          * KeptIn
          * @description What was asked about a reading is answered: it is so.
          */
@@ -849,6 +1426,12 @@ export interface components {
             /** Version */
             version: number;
         };
+        /**
+         * Kind
+         * @description What helps: a finer reading, or the sizes either side on the same order.
+         * @enum {string}
+         */
+        Kind: "finer" | "either-side";
         /**
          * LaneOut
          * @description One cylinder's one side over the cycle: when its valves are lifted, in crank degrees.
@@ -920,6 +1503,43 @@ export interface components {
             version: number;
         };
         /**
+         * MoveIn
+         * @description A piece going from where it was seen to another place.
+         */
+        MoveIn: {
+            seen: components["schemas"]["PlacePart"];
+            to: components["schemas"]["PlacePart"];
+            /** Why */
+            why: string;
+        };
+        /**
+         * MoveOut
+         * @description What the plan gives one valve.
+         */
+        MoveOut: {
+            /** Chance */
+            chance: number | null;
+            /** Changes */
+            changes: boolean;
+            /** From Valve */
+            from_valve: string | null;
+            gap: components["schemas"]["GapOut"] | null;
+            /** In Spec */
+            in_spec: boolean;
+            /** Pinned */
+            pinned: boolean;
+            /** Provisional */
+            provisional: boolean;
+            /** Rungs */
+            rungs: components["schemas"]["RungOut"][];
+            source: components["schemas"]["Source"];
+            thickness: components["schemas"]["LengthOut"] | null;
+            /** Valve */
+            valve: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * Need
          * @description What a valve asks for next.
          * @enum {string}
@@ -938,6 +1558,53 @@ export interface components {
             refuses_nm: number | null;
             /** Valve */
             valve: string;
+        };
+        /**
+         * OrderIn
+         * @description Order what is still to buy for a card; with the same key it is ordered once.
+         */
+        OrderIn: {
+            /** Key */
+            key: string;
+        };
+        /**
+         * OrderLineOut
+         * @description One size on an order.
+         */
+        OrderLineOut: {
+            /** Count */
+            count: number;
+            /** Days */
+            days: number;
+            diameter: components["schemas"]["LengthOut"] | null;
+            /** Id */
+            id: number;
+            /** Price */
+            price: string | null;
+            /** Says */
+            says: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "ready" | "back-ordered" | "refused" | "received";
+            thickness: components["schemas"]["LengthOut"];
+        };
+        /**
+         * OrderOut
+         * @description An order at the parts counter.
+         */
+        OrderOut: {
+            /** Card Id */
+            card_id: number | null;
+            /** Id */
+            id: number;
+            /** Lines */
+            lines: components["schemas"]["OrderLineOut"][];
+            /** Number */
+            number: string;
+            /** Ordered At */
+            ordered_at: string;
         };
         /**
          * PartOut
@@ -968,6 +1635,8 @@ export interface components {
          * @description The shim that came out, as typed; empty text strikes the standing one out.
          */
         PieceIn: {
+            /** @default sound */
+            condition: components["schemas"]["Condition"];
             /** Key */
             key: string;
             /** Text */
@@ -982,16 +1651,104 @@ export interface components {
          * @description A shim that came out.
          */
         PieceOut: {
+            /** Answered */
+            answered: boolean;
+            condition: components["schemas"]["Condition"];
             /** Disagrees */
             disagrees: boolean;
             /** Marked */
             marked: string | null;
+            marked_as: components["schemas"]["LengthOut"] | null;
             measured: components["schemas"]["LengthOut"] | null;
+            spread: components["schemas"]["LengthOut"] | null;
             thickness: components["schemas"]["LengthOut"];
+            trust: components["schemas"]["Trust"];
             /** Typed */
             typed: string;
             /** Words */
             words: string;
+        };
+        /**
+         * PlaceOut
+         * @description Where a piece is.
+         */
+        PlaceOut: {
+            /** Card Id */
+            card_id: number | null;
+            /** Engine Id */
+            engine_id: number | null;
+            /** Order Line Id */
+            order_line_id: number | null;
+            /** Valve */
+            valve: string | null;
+            where: components["schemas"]["Where"];
+        };
+        /**
+         * PlacePart
+         * @description Where a piece is.
+         */
+        PlacePart: {
+            /**
+             * Card Id
+             * @default null
+             */
+            card_id: number | null;
+            /**
+             * Engine Id
+             * @default null
+             */
+            engine_id: number | null;
+            /**
+             * Order Line Id
+             * @default null
+             */
+            order_line_id: number | null;
+            /**
+             * Valve
+             * @default null
+             */
+            valve: string | null;
+            where: components["schemas"]["Where"];
+        };
+        /**
+         * PlanOut
+         * @description The whole engine decided.
+         */
+        PlanOut: {
+            /** Buy */
+            buy: components["schemas"]["BuyOut"][];
+            /** Camshafts Out */
+            camshafts_out: string[];
+            /** Cannot */
+            cannot: components["schemas"]["CannotOut"][];
+            /** Card Id */
+            card_id: number;
+            /** Chance */
+            chance: number;
+            /** Cost */
+            cost: string;
+            /** Counter */
+            counter: boolean;
+            /** Helps */
+            helps: components["schemas"]["HelpOut"][];
+            /** Moves */
+            moves: components["schemas"]["MoveOut"][];
+            /** Optimal */
+            optimal: boolean;
+            /** Orders */
+            orders: components["schemas"]["OrderOut"][];
+            /** Provisional */
+            provisional: string[];
+            /** Purchases */
+            purchases: string[];
+            /** Taken */
+            taken: boolean;
+            /** Variant */
+            variant: string;
+            /** Variants */
+            variants: components["schemas"]["VariantOut"][];
+            /** Version */
+            version: number;
         };
         /**
          * PocketOut
@@ -1026,6 +1783,16 @@ export interface components {
             y: number;
         };
         /**
+         * PressIn
+         * @description Close the simulated micrometer on the piece of a valve.
+         */
+        PressIn: {
+            /** Card Id */
+            card_id: number;
+            /** Valve */
+            valve: string;
+        };
+        /**
          * QuestionOut
          * @description A reading that is asked about, and what was likely meant.
          */
@@ -1036,6 +1803,34 @@ export interface components {
             suggested: components["schemas"]["LengthOut"] | null;
             /** Suggestion */
             suggestion: string | null;
+        };
+        /**
+         * QuoteOut
+         * @description What the parts counter says of one size.
+         */
+        QuoteOut: {
+            /** Count */
+            count: number;
+            /** Days */
+            days: number;
+            /** Price */
+            price: string | null;
+            /** Says */
+            says: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "ready" | "back-ordered" | "refused";
+            thickness: components["schemas"]["LengthOut"];
+        };
+        /**
+         * QuotesOut
+         * @description What the parts counter says of all that is still to buy.
+         */
+        QuotesOut: {
+            /** Lines */
+            lines: components["schemas"]["QuoteOut"][];
         };
         /**
          * ReadingOut
@@ -1051,14 +1846,28 @@ export interface components {
             typed: string;
         };
         /**
+         * ReadingsOut
+         * @description What a connected instrument has sent: how many readings in all, and the new ones.
+         */
+        ReadingsOut: {
+            /** Connected */
+            connected: boolean;
+            /** Count */
+            count: number;
+            /** Lines */
+            lines: string[];
+        };
+        /**
          * RefusalOut
-         * @description Every refusal: a stable code, a sentence, and the field at fault.
+         * @description Every refusal: a stable code, a sentence, the field at fault, what could be typed instead.
          */
         RefusalOut: {
             /** Code */
             code: string;
             /** Field */
             field: string | null;
+            /** Offers */
+            offers: string[];
             /** Sentence */
             sentence: string;
         };
@@ -1068,6 +1877,39 @@ export interface components {
          * @enum {string}
          */
         Rounding: "nearest" | "thinner" | "thicker" | "chance";
+        /**
+         * RunIn
+         * @description Sizes that are made, as typed in millimetres.
+         */
+        RunIn: {
+            /** High */
+            high: string;
+            /** Low */
+            low: string;
+            /** Step */
+            step: string;
+        };
+        /**
+         * RungOut
+         * @description One piece that can be had for a valve, and the gap it gives.
+         */
+        RungOut: {
+            /** Chance */
+            chance: number | null;
+            /** Count */
+            count: number;
+            /** Forbidden */
+            forbidden: boolean;
+            /** From Valve */
+            from_valve: string | null;
+            gap: components["schemas"]["LengthOut"];
+            /** Goes To */
+            goes_to: string | null;
+            /** In Spec */
+            in_spec: boolean;
+            source: components["schemas"]["Source"];
+            thickness: components["schemas"]["LengthOut"];
+        };
         /**
          * SafetyIn
          * @description One line of the safety list, ticked or not.
@@ -1098,16 +1940,33 @@ export interface components {
         };
         /**
          * SchoolIn
-         * @description Which way this card leans and which valves it sets.
+         * @description Which way this card leans, which valves it sets, what it trusts and may use.
          */
         SchoolIn: {
             act: components["schemas"]["Act"];
             aim: components["schemas"]["Aim"];
             /** Key */
             key: string;
+            /** Reuse */
+            reuse: boolean;
             rounding: components["schemas"]["Rounding"];
+            trust: components["schemas"]["Trust"];
             /** Version */
             version: number;
+        };
+        /**
+         * ShimOut
+         * @description One piece.
+         */
+        ShimOut: {
+            condition: components["schemas"]["Condition"];
+            /** Id */
+            id: number;
+            /** Marked */
+            marked: string | null;
+            measured: components["schemas"]["LengthOut"] | null;
+            place: components["schemas"]["PlaceOut"];
+            thickness: components["schemas"]["LengthOut"];
         };
         /**
          * ShopOut
@@ -1120,6 +1979,8 @@ export interface components {
             cards: components["schemas"]["CardLineOut"][];
             /** Engines */
             engines: components["schemas"]["EngineLineOut"][];
+            /** Instruments */
+            instruments: components["schemas"]["InstrumentOut"][];
             /** Name */
             name: string;
         };
@@ -1151,6 +2012,12 @@ export interface components {
          * @enum {string}
          */
         Slip: "tenfold" | "unit" | "other_side" | "overlap" | "twins" | "stuck" | "loosened" | "jump" | "warm";
+        /**
+         * Source
+         * @description Where a piece comes from.
+         * @enum {string}
+         */
+        Source: "same" | "engine" | "drawer" | "counter";
         /**
          * SpecOut
          * @description The maker's ranges of one valve.
@@ -1245,6 +2112,25 @@ export interface components {
             version: number;
         };
         /**
+         * Trust
+         * @description Which of the two a sum is made with.
+         * @enum {string}
+         */
+        Trust: "measured" | "marked";
+        /**
+         * TrustIn
+         * @description Which thickness counts where marking and micrometer disagree.
+         */
+        TrustIn: {
+            /** Key */
+            key: string;
+            trust: components["schemas"]["Trust"];
+            /** Valve */
+            valve: string;
+            /** Version */
+            version: number;
+        };
+        /**
          * TryOut
          * @description A blade, or two together, to try: how it is typed, and its thickness.
          */
@@ -1299,9 +2185,14 @@ export interface components {
         ValveOut: {
             action: components["schemas"]["Action"];
             as_left: components["schemas"]["GapOut"] | null;
+            /** By Hand */
+            by_hand: boolean;
             /** Camshaft */
             camshaft: string;
             chosen: components["schemas"]["LengthOut"] | null;
+            chosen_from: components["schemas"]["Source"] | null;
+            /** Chosen From Valve */
+            chosen_from_valve: string | null;
             /** Cylinder */
             cylinder: number;
             found: components["schemas"]["ReadingOut"] | null;
@@ -1341,11 +2232,51 @@ export interface components {
             worked: components["schemas"]["WorkedOutOut"] | null;
         };
         /**
+         * VariantIn
+         * @description Which of the plan and its alternatives to go by.
+         */
+        VariantIn: {
+            /** Key */
+            key: string;
+            /** Variant */
+            variant: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * VariantOut
+         * @description The plan or what can be had instead, and what that gives up.
+         */
+        VariantOut: {
+            /** Camshafts Out */
+            camshafts_out: string[];
+            /** Chance */
+            chance: number;
+            /** Changed */
+            changed: number;
+            /** Cost */
+            cost: string;
+            /** Gives Up */
+            gives_up: string[];
+            /** Name */
+            name: string;
+            /** Out Of Spec */
+            out_of_spec: string[];
+            /** To Buy */
+            to_buy: number;
+        };
+        /**
          * Verdict
          * @description What a reading says about a valve.
          * @enum {string}
          */
         Verdict: "in" | "tight" | "loose" | "unsettled" | "none";
+        /**
+         * Where
+         * @description The kinds of place: the drawer, a valve, the tray of a job, on order, gone for good.
+         * @enum {string}
+         */
+        Where: "drawer" | "engine" | "card" | "order" | "gone";
         /**
          * WordsOut
          * @description What was understood, in words, and what it would say of the valve.
@@ -1379,6 +2310,20 @@ export interface components {
             thinner: components["schemas"]["FittedOut"] | null;
             /** Working */
             working: string[];
+        };
+        /**
+         * ZeroIn
+         * @description Which instrument measures the shims, and what it shows with nothing in it.
+         */
+        ZeroIn: {
+            /** Instrument Id */
+            instrument_id: number | null;
+            /** Key */
+            key: string;
+            /** Version */
+            version: number;
+            /** Zero */
+            zero: string;
         };
     };
     responses: never;
@@ -1629,7 +2574,7 @@ export interface operations {
             };
         };
     };
-    post_api_write_choice: {
+    post_pieces_write_choice: {
         parameters: {
             query?: never;
             header?: never;
@@ -1753,6 +2698,68 @@ export interface operations {
             };
         };
     };
+    put_pieces_forbid_piece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForbidIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_api_write_gap: {
         parameters: {
             query?: never;
@@ -1765,6 +2772,68 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["GapIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_pieces_check_zero: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ZeroIn"];
             };
         };
         responses: {
@@ -2001,7 +3070,69 @@ export interface operations {
             };
         };
     };
-    post_api_write_piece: {
+    post_pieces_order_parts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_pieces_write_piece: {
         parameters: {
             query?: never;
             header?: never;
@@ -2023,6 +3154,243 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_pieces_get_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_pieces_take_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_pieces_ask_counter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuotesOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_pieces_receive_for_card: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+                line_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
                 };
             };
             /** @description Refused */
@@ -2311,6 +3679,68 @@ export interface operations {
             };
         };
     };
+    put_pieces_answer_for_piece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrustIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_api_understand: {
         parameters: {
             query?: never;
@@ -2333,6 +3763,184 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WordsOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_pieces_set_variant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VariantIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_drawer_get_drawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_drawer_import_drawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerOut"];
                 };
             };
             /** @description Refused */
@@ -2673,6 +4281,252 @@ export interface operations {
             };
         };
     };
+    post_drawer_add_family: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FamilyIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_drawer_change_family: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FamilyIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_drawer_count_pocket: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CountIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_drawer_add_pieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddPiecesIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     get_api_health: {
         parameters: {
             query?: never;
@@ -2689,6 +4543,362 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HealthOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_pieces_press_instrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PressIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_pieces_instrument_readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                seen: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_pieces_add_instrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_drawer_receive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_drawer_piece_history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shim_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_drawer_move_piece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shim_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerOut"];
                 };
             };
             /** @description Refused */

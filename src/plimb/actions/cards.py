@@ -8,14 +8,14 @@ from datetime import datetime
 
 from sqlalchemy.orm import Session
 
+from plimb.actions.registry import settle_pieces
 from plimb.actions.views import CardView, card_view, conditions_of, parsed_engine
 from plimb.core.blades import Try, known_from, next_blade
 from plimb.core.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
-from plimb.core.family import check_shim
-from plimb.core.lengths import Unit, show_mm
+from plimb.core.lengths import Unit
 from plimb.core.limits import Verdict, judge
-from plimb.core.piece import Piece, parse_piece
+from plimb.core.piece import Trust
 from plimb.core.shim import Aim, Rounding
 from plimb.core.shorthand import NOMINAL, Reading, parse_reading
 from plimb.core.survey import Act
@@ -23,7 +23,8 @@ from plimb.store.blades import core_set, list_blade_sets
 from plimb.store.cards import add_card, done_before, get_card, step
 from plimb.store.database import Database
 from plimb.store.engines import get_shop, newest_revision
-from plimb.store.lines import write_choice, write_gap, write_piece
+from plimb.store.instruments import list_instruments
+from plimb.store.lines import write_gap
 from plimb.store.models import CardRow, RoundRow
 
 FAR_KM = 2_000_000
@@ -78,6 +79,7 @@ def open_card(
             aim=Aim(shop.aim),
             rounding=Rounding(shop.rounding),
             act=Act(shop.act),
+            instrument=next(iter(list_instruments(session)), None),
             now=now,
         )
         return card_view(session, card)
@@ -159,70 +161,17 @@ def write_down_gap(
     return changed(database, change, f"{purpose} {valve} {text.strip()}", apply)
 
 
-def write_down_piece(database: Database, change: Change, *, valve: str, text: str) -> CardView:
-    """Write down the shim that came out; empty text strikes the standing one out.
-
-    Raises:
-        BadValue: The text cannot be read or the valve is not on the engine.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
-    """
-
-    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
-        known_valve(card, valve)
-        piece: Piece | None = parse_piece(text) if text.strip() else None
-        write_piece(
-            session,
-            round_,
-            valve=valve,
-            typed=text.strip(),
-            piece=piece,
-            now=change.now,
-        )
-
-    return changed(database, change, f"piece {valve} {text.strip()}", apply)
-
-
-def choose_piece(
-    database: Database, change: Change, *, valve: str, thickness_nm: int | None
-) -> CardView:
-    """Decide on the thickness for a valve; None takes the decision back.
-
-    Raises:
-        BadValue: No shim is that thick, the family has no such size, or no such valve.
-        NotReady: The shim that is in has not been read.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
-    """
-
-    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
-        clearance = known_valve(card, valve)
-        state = card_view(session, card).survey.valves[valve]
-        if thickness_nm is not None:
-            check_shim(thickness_nm)
-            if state.sheet.piece is None:
-                raise NotReady(f"Read the shim of {valve} first, then choose.", field="valve")
-            kept = thickness_nm == state.sheet.piece.thickness_nm()
-            if not kept and thickness_nm not in clearance.family.sizes():
-                raise BadValue(
-                    f"shim of {show_mm(thickness_nm)} mm is not made in this family; "
-                    "choose one of its sizes.",
-                    field="thickness_nm",
-                )
-        write_choice(
-            session,
-            round_,
-            valve=valve,
-            typed="" if thickness_nm is None else show_mm(thickness_nm),
-            thickness_nm=thickness_nm,
-            now=change.now,
-        )
-
-    return changed(database, change, f"choose {valve} {thickness_nm}", apply)
-
-
 def set_school(
-    database: Database, change: Change, *, aim: Aim, rounding: Rounding, act: Act
+    database: Database,
+    change: Change,
+    *,
+    aim: Aim,
+    rounding: Rounding,
+    act: Act,
+    trust: Trust = Trust.MEASURED,
+    reuse: bool = True,
 ) -> CardView:
-    """Set which way this card leans and which valves it sets.
+    """Set which way this card leans, which valves it sets, what it trusts and may use.
 
     Raises:
         StaleVersion, CardSigned, NotFound: The card cannot take it.
@@ -230,8 +179,9 @@ def set_school(
 
     def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
         card.aim, card.rounding, card.act = aim, rounding, act
+        card.trust, card.reuse = trust, reuse
 
-    return changed(database, change, f"school {aim} {rounding} {act}", apply)
+    return changed(database, change, f"school {aim} {rounding} {act} {trust} {reuse}", apply)
 
 
 def sign_card(
@@ -260,6 +210,7 @@ def sign_card(
                 "Measure again, or write in the remarks why it is signed all the same.",
                 field="remarks",
             )
+        settle_pieces(session, card, change.now)
         card.signed_by, card.signed_at = name, change.now
         card.remarks, card.next_check_km = remarks.strip() or None, next_check_km
 

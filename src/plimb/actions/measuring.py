@@ -65,16 +65,17 @@ def note_conditions(database: Database, change: Change, conditions: Conditions) 
 
 
 def see_to(database: Database, change: Change, *, item: str, done: bool) -> CardView:
-    """Tick one line of the safety list, or take the tick back.
+    """Tick one line of the safety list or a step of the work, or take the tick back.
 
     Raises:
-        BadValue: There is no such line.
+        BadValue: There is no such line or step.
         StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
 
     def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
-        if item not in {line.id for line, _done in card_view(session, card).safety}:
-            raise BadValue(f"“{item}” is not on this card's safety list.", field="item")
+        view = card_view(session, card)
+        if item not in {line.id for line, _done in (*view.safety, *view.pull)}:
+            raise BadValue(f"“{item}” is not on this card's lists.", field="item")
         without = [other for other in card.seen_to if other != item]
         card.seen_to = [*without, item] if done else without
 

@@ -6,11 +6,12 @@ from datetime import datetime
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.views import turning_of
+from plimb.actions.views import parsed_engine, turning_of
 from plimb.core.errors import BadValue
 from plimb.core.turning import Method
 from plimb.store.database import Database
 from plimb.store.engines import add_engine, get_shop, list_engines, revise_engine
+from plimb.store.shims import know_families
 
 
 def shop_is_empty(database: Database) -> bool:
@@ -45,6 +46,7 @@ def register_engine(
         added = add_engine(
             session, label=label.strip(), note=note.strip(), document=document, now=now
         )
+        _know_families(session, document)
         return added.id
 
 
@@ -77,6 +79,13 @@ def revise(
             document=document,
             now=now,
         )
+        _know_families(session, document)
+
+
+def _know_families(session: Session, document: str) -> None:
+    """Have the shop know the shim family of every valve."""
+    engine = parsed_engine(document)[1]
+    know_families(session, [one.family for one in engine.clearances])
 
 
 def check_engine(document: str, label: str) -> None:

@@ -13,16 +13,19 @@ from sqlalchemy.orm import Session
 from plimb.core.blades import BladeSet
 from plimb.core.engine import Engine
 from plimb.core.lengths import Unit
+from plimb.core.piece import Trust
+from plimb.core.pull import pull_list
 from plimb.core.ready import Conditions, SafetyItem, safety_list
 from plimb.core.shim import Aim, Rounding, School
 from plimb.core.shorthand import Reading
 from plimb.core.slips import Before, Question, Slip, questions
-from plimb.core.survey import Act, Stage, Survey, survey
+from plimb.core.survey import Act, Need, Stage, Survey, survey
 from plimb.core.turning import Events, Method, TurnPlan, order_by_plan, plan_turning
 from plimb.files.engine_file import EngineFile, read_engine
 from plimb.store.blades import core_set, list_blade_sets
 from plimb.store.cards import card_before, get_card, list_cards
 from plimb.store.engines import get_shop, list_engines, newest_revision
+from plimb.store.instruments import list_instruments
 from plimb.store.lines import kept_slips, repeated, sheets, typed
 from plimb.store.models import CardRow, EngineRow
 
@@ -66,6 +69,13 @@ class CardView:
     aim: Aim
     rounding: Rounding
     act: Act
+    trust: Trust
+    reuse: bool
+    variant: str
+    forbidden: tuple[tuple[str, int], ...]
+    instrument_id: int | None
+    zero_nm: int | None
+    pull: tuple[tuple[SafetyItem, bool], ...]
     signed_at: datetime | None
     signed_by: str | None
     remarks: str | None
@@ -93,6 +103,15 @@ class BladeSetLine:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class InstrumentLine:
+    """One micrometer or calliper, and what it is good to."""
+
+    id: int
+    name: str
+    doubt_nm: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class ShopView:
     """The shop, its engines and its cards."""
 
@@ -100,6 +119,7 @@ class ShopView:
     engines: tuple[EngineLine, ...]
     cards: tuple[CardView, ...]
     blade_sets: tuple[BladeSetLine, ...]
+    instruments: tuple[InstrumentLine, ...]
 
 
 @lru_cache(maxsize=256)
@@ -134,7 +154,10 @@ def card_view(session: Session, card: CardRow) -> CardView:
     method = Method(card.method)
     turning = turning_of(document, method)
     blades = core_set(card.blade_set) if card.blade_set else None
-    seen = survey(engine, sheets(round_), school, Act(card.act), order_by_plan(engine, turning))
+    trust = Trust(card.trust)
+    written = sheets(round_, trust)
+    seen = survey(engine, written, school, Act(card.act), order_by_plan(engine, turning))
+    opened = tuple(valve for valve in seen.order if seen.valves[valve].need is Need.OPEN)
     return CardView(
         id=card.id,
         version=card.version,
@@ -157,6 +180,13 @@ def card_view(session: Session, card: CardRow) -> CardView:
         aim=Aim(card.aim),
         rounding=Rounding(card.rounding),
         act=Act(card.act),
+        trust=trust,
+        reuse=card.reuse,
+        variant=card.variant,
+        forbidden=tuple((valve, nm) for valve, nm in card.forbidden),
+        instrument_id=card.instrument_id,
+        zero_nm=card.zero_nm,
+        pull=tuple((step, step.id in card.seen_to) for step in pull_list(engine, opened)),
         signed_at=card.signed_at,
         signed_by=card.signed_by,
         remarks=card.remarks,
@@ -249,6 +279,10 @@ def read_shop(session: Session) -> ShopView:
                 states={blade.nominal_nm: blade.state for blade in row.blades},
             )
             for row in list_blade_sets(session)
+        ),
+        instruments=tuple(
+            InstrumentLine(id=row.id, name=row.name, doubt_nm=row.doubt_nm)
+            for row in list_instruments(session)
         ),
     )
 

@@ -50,6 +50,12 @@ def filmed(gap: Gap, joints: int, doubt: Doubt = USUAL_DOUBT) -> Gap:
     )
 
 
+def spread_of(gap: Gap, joints: int = 0, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
+    """Return middle and width of where the gap is taken to lie evenly, in nanometres."""
+    low, high = gap_ends(filmed(gap, joints, doubt), doubt)
+    return (low + high) / 2, high - low
+
+
 def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
     """Return between which lengths the gap is taken to lie evenly, in nanometres.
 
@@ -111,6 +117,11 @@ def chance_in_spec(
     if not kept:
         halves = (doubt.piece_nm if half is None else half for half in (old_nm, new_nm))
         widths += [2.0 * half for half in halves]
+    reach = sum(widths) / 2
+    if limits.low_nm <= middle - reach and middle + reach <= limits.high_nm:
+        return 1.0
+    if middle + reach < limits.low_nm or limits.high_nm < middle - reach:
+        return 0.0
     above = share_below(limits.high_nm - middle, widths)
     # a gap exactly at the lower limit is in: step a hair below it where nothing is spread
     below = share_below(limits.low_nm - middle - 0.5, widths)

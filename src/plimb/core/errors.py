@@ -15,6 +15,7 @@ class PlimbError(Exception):
     """
 
     code = "refused"
+    offers: tuple[str, ...] = ()
 
     def __init__(self, sentence: str, *, field: str | None = None) -> None:
         super().__init__(sentence)
@@ -39,11 +40,12 @@ class Ambiguous(BadValue):
         more = f" or {hidden} more" if hidden else ""
         super().__init__(
             f"shim marking “{marking}” can be read in more than one way: "
-            f"{', '.join(shown)}{more}. Type the thickness as a number, like {shown[0]}.",
+            f"{', '.join(shown)}{more}. Say which, like {marking}={shown[0]}, or measure it.",
             field="shim",
         )
         self.marking = marking
         self.could_be_nm = could_be_nm
+        self.offers = tuple(f"{marking}={size}" for size in shown)
 
 
 class NotFound(PlimbError):
@@ -77,3 +79,22 @@ class NotReady(PlimbError):
     """A step was asked for before what it stands on is known."""
 
     code = "not_ready"
+
+
+class PieceMoved(PlimbError):
+    """A piece that was seen in one place has gone to another since."""
+
+    code = "piece_moved"
+
+    def __init__(self, shim_id: int, place: str) -> None:
+        super().__init__(
+            f"That piece has gone elsewhere since: it is now at {place}. Look again.",
+            field="piece",
+        )
+        self.shim_id, self.place = shim_id, place
+
+
+class CounterAway(PlimbError):
+    """The parts counter does not answer, or no counter is connected."""
+
+    code = "counter_away"

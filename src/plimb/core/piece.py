@@ -20,7 +20,10 @@ TELLS_APART_NM = mm("0.03")
 ONE_PIECE_NM = mm("0.05")
 """Repeated readings of one piece lie no further apart than this; else one of them is wrong."""
 
-_TYPED = re.compile(r"(?a:(?P<marked>[0-9?]{1,4})|(?P<measured>[0-9]*[.,][0-9]+))")
+_TYPED = re.compile(
+    r"(?a:(?P<marked>[0-9?]{1,4})(?:=(?P<means>[0-9]+[.,][0-9]+))?"
+    r"|\+?(?P<measured>[0-9]*[.,][0-9]+)(?:mm)?)"
+)
 
 
 class Trust(StrEnum):
@@ -28,6 +31,15 @@ class Trust(StrEnum):
 
     MEASURED = "measured"
     MARKED = "marked"
+
+
+class Source(StrEnum):
+    """Where a piece comes from."""
+
+    SAME = "same"
+    ENGINE = "engine"
+    DRAWER = "drawer"
+    COUNTER = "counter"
 
 
 class Condition(StrEnum):
@@ -44,12 +56,14 @@ class Piece:
 
     `readings` are the micrometer's, corrected for its zero; `measured_nm` is their mean.
     `doubt_nm` is what the instrument is good to, the usual micrometer's where not said.
+    `answered` says that a person has decided which of marking and measurement counts.
     """
 
     marked: str | None
     marked_nm: int | None
     measured_nm: int | None
     trust: Trust = Trust.MEASURED
+    answered: bool = False
     condition: Condition = Condition.SOUND
     readings: tuple[int, ...] = ()
     doubt_nm: int | None = None
@@ -119,7 +133,8 @@ def parse_piece(
 
     Bare digits are a marking (`275` is 2.75 mm, `2975` is 2.975, `3` is 3.00; `?` stands for
     a digit that is worn off); a number with a decimal point is a measured thickness in
-    millimetres. `290 2.897` gives both, `290 2.897 2.899` repeats the measurement.
+    millimetres. `290 2.897` gives both, `290 2.897 2.899` repeats the measurement;
+    `298=2.975` says which size a marking stands for.
 
     Args:
         text: What was typed.
@@ -133,13 +148,16 @@ def parse_piece(
         Ambiguous: The marking can be read in more than one way, and no measurement tells.
     """
     marked: str | None = None
+    means_nm: int | None = None
     readings: list[int] = []
     for part in text.replace("/", " ").split():
         match = _TYPED.fullmatch(part)
         if match and match["marked"] and marked is None:
-            marked = part
+            marked = match["marked"]
+            if match["means"]:
+                means_nm = check_shim(round(parse_number(match["means"], field="shim") * mm("1")))
         elif match and match["measured"]:
-            read_nm = round(parse_number(part, field="shim") * mm("1")) - zero_nm
+            read_nm = round(parse_number(match["measured"], field="shim") * mm("1")) - zero_nm
             readings.append(check_shim(read_nm))
         else:
             raise BadValue(
@@ -149,14 +167,14 @@ def parse_piece(
             )
     if readings and max(readings) - min(readings) > ONE_PIECE_NM:
         raise BadValue(
-            f"shim readings {show_mm(min(readings))} and {show_mm(max(readings))} are too far apart "
-            "to be one piece; zero the instrument and measure again.",
+            f"shim readings {show_mm(min(readings))} and {show_mm(max(readings))} are too far "
+            "apart to be one piece; zero the instrument and measure again.",
             field="shim",
         )
     measured_nm = round(sum(readings) / len(readings)) if readings else None
     return Piece(
         marked=marked,
-        marked_nm=_read_marking(marked, family, measured_nm) if marked else None,
+        marked_nm=means_nm or (_read_marking(marked, family, measured_nm) if marked else None),
         measured_nm=measured_nm,
         readings=tuple(readings),
         condition=condition,

@@ -20,42 +20,41 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
-from enum import StrEnum
 from itertools import combinations
 
-from plimb.core.chance import USUAL_DOUBT, Doubt, chance_in_spec
+from plimb.core.chance import USUAL_DOUBT, Doubt, chance_in_spec, filmed
 from plimb.core.engine import Clearance
 from plimb.core.errors import BadValue
 from plimb.core.gap import Gap
 from plimb.core.limits import Limits, Verdict, judge
-from plimb.core.piece import Condition
+from plimb.core.piece import Condition, Source
 from plimb.core.shim import School, aimed_gap, window
 from plimb.core.survey import Act, near_tight_edge
 
 
-class Source(StrEnum):
-    """Where a piece comes from."""
-
-    SAME = "same"
-    ENGINE = "engine"
-    DRAWER = "drawer"
-    COUNTER = "counter"
-
-
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Seat:
-    """One valve as the plan sees it: its gap as found and the piece that is in, if known."""
+    """One valve as the plan sees it: its gap as found and the piece that is in, if known.
+
+    `joints` counts where two blades lay on one another when the gap was felt.
+    """
 
     clearance: Clearance
     gap: Gap | None
     piece_nm: int | None
     condition: Condition = Condition.SOUND
     doubt_nm: int | None = None
+    joints: int = 0
 
     @property
     def known(self) -> bool:
         """Whether a sum can be made: the gap is measured and the piece read."""
         return self.gap is not None and self.piece_nm is not None
+
+    @property
+    def felt(self) -> Gap | None:
+        """The gap as chances see it: a stack's oil film may have made it larger."""
+        return self.gap and filmed(self.gap, self.joints)
 
     @property
     def verdict(self) -> Verdict | None:
@@ -235,11 +234,15 @@ def _sets(shafts: Sequence[str], forced: frozenset[str], number: int) -> Iterato
         yield forced.union(more)
 
 
-def alternatives(asked: Asked) -> dict[str, Plan]:
-    """Return the plans of a shop that buys nothing, takes only new pieces, or touches least."""
+def alternatives(asked: Asked, best: Plan | None = None) -> dict[str, Plan]:
+    """Return the plans of a shop that buys nothing, takes only new pieces, or touches least.
+
+    A `best` plan that buys nothing is the best without buying, too.
+    """
     policy = asked.policy
+    frugal = best if best is not None and not best.order else None
     return {
-        "buy-nothing": plan_engine(replace(asked, policy=replace(policy, buy=False))),
+        "buy-nothing": frugal or plan_engine(replace(asked, policy=replace(policy, buy=False))),
         "only-new": plan_engine(replace(asked, policy=replace(policy, reuse=False))),
         "touch-least": plan_engine(replace(asked, policy=replace(policy, touch_least=True))),
     }
@@ -278,7 +281,7 @@ def chance_of(
     else:
         shim_nm = seat.piece_nm
     return chance_in_spec(
-        seat.gap,
+        filmed(seat.gap, seat.joints, policy.doubt),
         shim_nm - thickness_nm,
         seat.clearance.spec.check,
         doubt=policy.doubt,

@@ -10,7 +10,7 @@ from plimb.core.chance import USUAL_DOUBT, chance_in_spec
 from plimb.core.engine import Clearance, Engine, measuring_order
 from plimb.core.gap import Gap
 from plimb.core.limits import Limits, Verdict, judge
-from plimb.core.piece import Piece
+from plimb.core.piece import Piece, Source
 from plimb.core.shim import School, WorkedOut, work_out
 from plimb.core.shorthand import Reading
 
@@ -49,22 +49,36 @@ NEAR_EDGE_SHARE = 5
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Choice:
+    """The piece decided on for a valve, and whether a person decided it against the plan."""
+
+    thickness_nm: int
+    source: Source = Source.COUNTER
+    from_valve: str | None = None
+    by_hand: bool = True
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Sheet:
     """What has been written down for one valve in one round."""
 
     found: Reading | None = None
     piece: Piece | None = None
-    chosen_nm: int | None = None
+    choice: Choice | None = None
     proof: Reading | None = None
+
+    @property
+    def chosen_nm(self) -> int | None:
+        """The thickness decided on."""
+        return None if self.choice is None else self.choice.thickness_nm
 
     @property
     def changes(self) -> bool:
         """Whether another piece than the one that was in has been chosen."""
-        return (
-            self.chosen_nm is not None
-            and self.piece is not None
-            and self.chosen_nm != self.piece.thickness_nm()
-        )
+        if self.choice is None or self.piece is None or self.choice.source is Source.SAME:
+            return False
+        brought = self.choice.source in (Source.ENGINE, Source.DRAWER)
+        return brought or self.choice.thickness_nm != self.piece.thickness_nm()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

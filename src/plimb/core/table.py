@@ -12,12 +12,12 @@ from dataclasses import dataclass
 import numpy as np
 
 from plimb.core.assignment import Mask, Whole, assign, pack
-from plimb.core.chance import gap_ends, share_below
+from plimb.core.chance import share_below, spread_of
 from plimb.core.errors import BadValue
 from plimb.core.family import Family
 from plimb.core.gap import Gap, point
 from plimb.core.limits import Verdict, judge
-from plimb.core.piece import Condition
+from plimb.core.piece import Condition, Source
 from plimb.core.plan import (
     Asked,
     Cannot,
@@ -26,7 +26,6 @@ from plimb.core.plan import (
     Pin,
     Plan,
     Seat,
-    Source,
     aim_of,
     chance_of,
     needs_setting,
@@ -168,10 +167,10 @@ class Table:
         for place, seat in enumerate(seats):
             if not seat.known or seat.gap.none_found:
                 continue
-            low, high = gap_ends(seat.gap, doubt)
+            centre, width = spread_of(seat.gap, seat.joints, doubt)
             old = doubt.piece_nm if seat.doubt_nm is None else seat.doubt_nm
-            middle = (low + high) / 2 + seat.piece_nm - thick[place]
-            widths = (high - low, 2.0 * old, 2.0 * doubt.piece_nm)
+            middle = centre + seat.piece_nm - thick[place]
+            widths = (width, 2.0 * old, 2.0 * doubt.piece_nm)
             check = seat.clearance.spec.check
             answer[place] = share_below(check.high_nm - middle, widths) - share_below(
                 check.low_nm - middle - 0.5, widths

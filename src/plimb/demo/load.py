@@ -12,14 +12,8 @@ from importlib import resources
 from itertools import count
 from pathlib import Path
 
-from plimb.actions.cards import (
-    Change,
-    choose_piece,
-    open_card,
-    sign_card,
-    write_down_gap,
-    write_down_piece,
-)
+from plimb.actions.cards import Change, open_card, sign_card, write_down_gap
+from plimb.actions.drawer import add_pieces, read_drawer, save_family
 from plimb.actions.measuring import (
     Part,
     Pocket,
@@ -28,9 +22,10 @@ from plimb.actions.measuring import (
     save_blade_set,
     see_to,
 )
+from plimb.actions.pieces import add_instrument, choose_piece, write_down_piece
 from plimb.actions.shop import register_engine, rename_shop, shop_is_empty
 from plimb.actions.views import CardView
-from plimb.core.lengths import Unit, mm
+from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.ready import Conditions
 from plimb.store.database import Database
 
@@ -47,6 +42,20 @@ ENGINES = (
     ("No. 2 · Halvern Six outfit", "Straight six with the observers' sidecar", "halvern-six"),
     ("No. 9 · Sandrelle Elle", "L-twin that closes its own valves", "sandrelle-l-twin"),
 )
+FAMILIES: Mapping[str, tuple[str, str, int]] = {
+    "8.90 mm": ("8.20", "74", 1),
+    "7.48 mm": ("7.40", "68", 0),
+    "9.48 mm": ("8.50", "79", 0),
+}
+"""Price, price of a kit, and the least to have of each size, by family."""
+
+DRAWER = {
+    "8.90 mm": "230, 235 2.348, 2375x2, 2425, 245x2, 2475 2.474, 2475, 250x3, 2525, 255x2, 2575, "
+    "260x2, 265, 2675 2.673, 270x2",
+    "7.48 mm": "170x2, 175, 180, 185x3, 190x2, 200",
+}
+INSTRUMENTS = (("Bench micrometer", "0.004"), ("Calliper", "0.02"))
+
 BLADES = (3, 4, 5, 6, 7, 8, 9, 10, 13, 15, 18, 20, 23, 25, 28, 30, 33, 35, 38, 40, 45, 50)
 """The bench set in hundredths of a millimetre; the 0.04 is bent."""
 
@@ -148,6 +157,7 @@ def fill(database: Database) -> None:
         )
         for label, note, file in ENGINES
     )
+    _stock_up(database)
     _signed_last_season(database, single)
     _just_opened(database, v_four)
     _half_way(database, triple)
@@ -191,6 +201,40 @@ def _just_opened(database: Database, engine_id: int) -> None:
     bench.gaps("found", {"1 EX L": "28", "1 EX R": "25-28", "2 IN L": "15-18", "2 IN R": "15"})
 
 
+def _stock_up(database: Database) -> None:
+    """Write down the instruments, what shims cost, and what lies in the drawer."""
+    for name, doubt in INSTRUMENTS:
+        add_instrument(database, name=name, doubt=doubt)
+    with database.reading() as session:
+        known = read_drawer(session).families
+    for one in known:
+        price, kit_price, low_stock = FAMILIES.get(one.name, ("8.90", "", 0))
+        save_family(
+            database,
+            family_id=one.id,
+            seen=one.version,
+            name=one.name,
+            diameter="" if one.family.diameter_nm is None else show_mm(one.family.diameter_nm),
+            runs=[
+                (show_mm(run.from_nm), show_mm(run.to_nm), show_mm(run.step_nm))
+                for run in one.family.runs
+            ],
+            code=one.family.code,
+            price=price,
+            kit_price=kit_price,
+            kit_each=3,
+            supplier="Harbour Street counter",
+            low_stock=low_stock,
+        )
+        if one.name in DRAWER:
+            add_pieces(
+                database,
+                family_id=one.id,
+                text=DRAWER[one.name],
+                now=LAST_SEASON - timedelta(days=20),
+            )
+
+
 def _half_way(database: Database, engine_id: int) -> None:
     card = open_card(
         database,
@@ -220,5 +264,17 @@ def _half_way(database: Database, engine_id: int) -> None:
             "3 EX R": "28",
         },
     )
-    bench.pieces({"1 EX R": "255 2.548", "2 IN R": "2475 2.472"})
-    bench.choose([("1 EX R", "2.45")])
+    bench.pieces(
+        {
+            "1 EX R": "255 2.548",
+            "2 IN R": "2475 2.472",
+            "2 EX R": "260 2.596 2.597",
+            "3 IN L": "240 2.371",
+            "1 IN L": "245 2.448",
+            "2 IN L": "2425 2.423",
+            "3 IN R": "?? 2.448",
+            "1 EX L": "255 2.549",
+            "2 EX L": "2525 2.522",
+            "3 EX R": "250 2.501",
+        }
+    )

@@ -6,8 +6,10 @@ Lengths are decimal numbers in the file's unit and are read exactly.
 from __future__ import annotations
 
 import json
-from decimal import Decimal
-from typing import Annotated, Any, Literal, NoReturn
+from collections.abc import Iterator
+from contextlib import contextmanager
+from decimal import Decimal, DecimalException
+from typing import Annotated, Any, Literal, NoReturn, TypeVar
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
@@ -26,31 +28,33 @@ from plimb.core.errors import BadValue
 from plimb.core.family import Family, Run
 from plimb.core.lengths import Unit
 from plimb.core.limits import Limits, Spec
+from plimb.core.marking import Code
 from plimb.core.turning import USUAL_EVENTS, Events
 
 Length = Annotated[Decimal, Field(ge=0, le=1000, allow_inf_nan=False)]
+Money = Annotated[Decimal, Field(ge=0, le=10_000, allow_inf_nan=False)]
 Name = Annotated[str, Field(min_length=1, max_length=40)]
 
 
-class _Part(BaseModel):
+class FilePart(BaseModel):
     model_config = ConfigDict(extra="allow", frozen=True)
 
 
-class CylinderPart(_Part):
+class CylinderPart(FilePart):
     """A cylinder and the crank angle at which it fires, in degrees of a 720° cycle."""
 
     number: Annotated[int, Field(ge=1, le=24)]
     fires_at: Annotated[int, Field(ge=0, lt=720)]
 
 
-class MarkPart(_Part):
+class MarkPart(FilePart):
     """A mark on the crank, in degrees of one turn from cylinder firing at 0."""
 
     name: Name
     degrees: Annotated[int, Field(ge=0, lt=360)]
 
 
-class CrankPart(_Part):
+class CrankPart(FilePart):
     """The crankshaft: which way it turns and what hangs on it."""
 
     rotation: Literal["clockwise", "anticlockwise"] = "clockwise"
@@ -58,14 +62,14 @@ class CrankPart(_Part):
     marks: Annotated[list[MarkPart], Field(max_length=24)] = []
 
 
-class CamshaftPart(_Part):
+class CamshaftPart(FilePart):
     """A camshaft; one that works both sides has no side."""
 
     id: Name
     side: Side | None = None
 
 
-class ValvePart(_Part):
+class ValvePart(FilePart):
     """One clearance, named as the technician says it."""
 
     id: Name
@@ -79,7 +83,7 @@ class ValvePart(_Part):
     camshaft_out: bool | None = None
 
 
-class SpecPart(_Part):
+class SpecPart(FilePart):
     """The maker's ranges of one side."""
 
     min: Length
@@ -96,11 +100,11 @@ class SpecPart(_Part):
         return Spec(
             check=_limits(self.min, self.max, unit),
             set_=set_,
-            aim_nm=None if self.aim is None else _nm(self.aim, unit),
+            aim_nm=None if self.aim is None else length_nm(self.aim, unit),
         )
 
 
-class SpecsPart(_Part):
+class SpecsPart(FilePart):
     """Specs by side."""
 
     intake: SpecPart
@@ -108,14 +112,14 @@ class SpecsPart(_Part):
     closer: ClosersPart | None = None
 
 
-class ClosersPart(_Part):
+class ClosersPart(FilePart):
     """Specs of the closing shims by side, where an engine closes its valves itself."""
 
     intake: SpecPart
     exhaust: SpecPart
 
 
-class RunPart(_Part):
+class RunPart(FilePart):
     """Thicknesses from one to another by a step."""
 
     from_: Annotated[Length, Field(alias="from")]
@@ -123,30 +127,32 @@ class RunPart(_Part):
     step: Length
 
 
-class FamilyPart(_Part):
+class FamilyPart(FilePart):
     """Shims that fit one another's place."""
 
     diameter: Length | None = None
     runs: Annotated[list[RunPart], Field(min_length=1, max_length=20)]
-    price: Annotated[Decimal, Field(ge=0, le=10_000, allow_inf_nan=False)] | None = None
+    price: Money | None = None
+    code: Code = Code.AUTO
 
     def to_core(self, unit: Unit) -> Family:
         """Return the family as core values."""
         return Family(
-            diameter_nm=None if self.diameter is None else _nm(self.diameter, unit),
+            diameter_nm=None if self.diameter is None else length_nm(self.diameter, unit),
             price=self.price,
+            code=self.code,
             runs=tuple(
                 Run(
-                    from_nm=_nm(run.from_, unit),
-                    to_nm=_nm(run.to, unit),
-                    step_nm=_nm(run.step, unit),
+                    from_nm=length_nm(run.from_, unit),
+                    to_nm=length_nm(run.to, unit),
+                    step_nm=length_nm(run.step, unit),
                 )
                 for run in self.runs
             ),
         )
 
 
-class BankPart(_Part):
+class BankPart(FilePart):
     """Cylinders under one cover, from left (or front) on; `intake` names where those lie."""
 
     id: Name
@@ -154,7 +160,7 @@ class BankPart(_Part):
     intake: Literal["front", "rear", "left", "right"] = "rear"
 
 
-class LayoutPart(_Part):
+class LayoutPart(FilePart):
     """How the banks lie, the foremost (or leftmost) first."""
 
     crank: Literal["across", "along"] = "across"
@@ -164,21 +170,21 @@ class LayoutPart(_Part):
 Degrees = Annotated[int, Field(ge=-180, le=360)]
 
 
-class IntakeEvents(_Part):
+class IntakeEvents(FilePart):
     """When the intake valve opens and closes."""
 
     opens_btdc: Degrees = 20
     closes_abdc: Degrees = 60
 
 
-class ExhaustEvents(_Part):
+class ExhaustEvents(FilePart):
     """When the exhaust valve opens and closes."""
 
     opens_bbdc: Degrees = 60
     closes_atdc: Degrees = 20
 
 
-class EventsPart(_Part):
+class EventsPart(FilePart):
     """Cam timing in crank degrees, and how far the ramps reach beyond it."""
 
     intake: IntakeEvents = IntakeEvents()
@@ -196,7 +202,7 @@ class EventsPart(_Part):
         )
 
 
-class EnginePart(_Part):
+class EnginePart(FilePart):
     """The `engine` object of the card and engine files."""
 
     name: Annotated[str, Field(min_length=1, max_length=80)]
@@ -214,7 +220,7 @@ class EnginePart(_Part):
     page: Annotated[str, Field(max_length=40)] | None = None
 
 
-class EngineFile(_Part):
+class EngineFile(FilePart):
     """A whole engine file."""
 
     format: Literal["plimb-engine", "plimb-card"]
@@ -236,43 +242,63 @@ class EngineFile(_Part):
         """
         part, unit = self.engine, self.unit
         closers = part.spec.closer or part.spec
+        closing = "closer." if part.spec.closer else ""
         specs = {
-            (Action.OPEN, Side.INTAKE): part.spec.intake,
-            (Action.OPEN, Side.EXHAUST): part.spec.exhaust,
-            (Action.CLOSE, Side.INTAKE): closers.intake,
-            (Action.CLOSE, Side.EXHAUST): closers.exhaust,
+            (action, side): _spec(getattr(of, side), unit, f"$.engine.spec.{prefix}{side}")
+            for action, of, prefix in (
+                (Action.OPEN, part.spec, ""),
+                (Action.CLOSE, closers, closing),
+            )
+            for side in Side
         }
-        families = {
-            Action.OPEN: part.family,
-            Action.CLOSE: part.closer_family or part.family,
-        }
+        with at_path("$.engine.family"):
+            family = part.family.to_core(unit)
+        with at_path("$.engine.closer_family"):
+            closer_family = part.closer_family.to_core(unit) if part.closer_family else family
+        families = {Action.OPEN: family, Action.CLOSE: closer_family}
         cylinders = tuple(
             Cylinder(number=c.number, fires_at=c.fires_at) for c in part.crank.cylinders
         )
         layout = part.layout or LayoutPart(
             banks=[BankPart(id="head", cylinders=[c.number for c in cylinders])]
         )
+        clearances = []
+        for place, valve in enumerate(part.valves):
+            with at_path(f"$.engine.valves[{place}]"):
+                own = valve.family.to_core(unit) if valve.family else None
+                clearances.append(
+                    Clearance(
+                        id=valve.id,
+                        cylinder=valve.cylinder,
+                        side=valve.side,
+                        position=valve.position,
+                        camshaft=valve.camshaft,
+                        spec=valve.spec.to_core(unit)
+                        if valve.spec
+                        else specs[valve.action, valve.side],
+                        family=own or families[valve.action],
+                        action=valve.action,
+                        camshaft_out=part.camshaft_out
+                        if valve.camshaft_out is None
+                        else valve.camshaft_out,
+                    )
+                )
+        with at_path("$.engine"):
+            return self._engine(cylinders, layout, tuple(clearances))
+
+    def _engine(
+        self,
+        cylinders: tuple[Cylinder, ...],
+        layout: LayoutPart,
+        clearances: tuple[Clearance, ...],
+    ) -> Engine:
+        part = self.engine
         return Engine(
             name=part.name,
             follower=part.follower,
             cylinders=cylinders,
             camshafts=tuple(Camshaft(id=shaft.id, side=shaft.side) for shaft in part.camshafts),
-            clearances=tuple(
-                Clearance(
-                    id=valve.id,
-                    cylinder=valve.cylinder,
-                    side=valve.side,
-                    position=valve.position,
-                    camshaft=valve.camshaft,
-                    spec=(valve.spec or specs[valve.action, valve.side]).to_core(unit),
-                    family=(valve.family or families[valve.action]).to_core(unit),
-                    action=valve.action,
-                    camshaft_out=part.camshaft_out
-                    if valve.camshaft_out is None
-                    else valve.camshaft_out,
-                )
-                for valve in part.valves
-            ),
+            clearances=clearances,
             banks=tuple(
                 Bank(id=bank.id, cylinders=tuple(bank.cylinders), intake=bank.intake)
                 for bank in layout.banks
@@ -283,6 +309,10 @@ class EngineFile(_Part):
         )
 
 
+LARGEST_FILE = 4_000_000
+"""A card or engine file of more bytes than this is refused unread."""
+
+
 def read_engine(text: str) -> EngineFile:
     """Return the engine file in the text, checked.
 
@@ -290,27 +320,77 @@ def read_engine(text: str) -> EngineFile:
         BadValue: It is not JSON, carries NaN or infinity, or breaks the format; the
             field is the JSON path of the first fault.
     """
+    return validated(EngineFile, text)
+
+
+Whole = TypeVar("Whole", bound=BaseModel)
+
+
+def validated(model: type[Whole], text: str) -> Whole:
+    """Return the JSON text as a model of the format.
+
+    Raises:
+        BadValue: It is not JSON, names a field twice, carries NaN or infinity, is too long or
+            breaks the format; the field is the JSON path of the first fault.
+    """
+    if len(text) > LARGEST_FILE:
+        raise BadValue(f"$: a file has at most {LARGEST_FILE} characters.", field="$")
     try:
-        loaded: Any = json.loads(text, parse_float=Decimal, parse_constant=_no_constant)
-    except (json.JSONDecodeError, RecursionError) as error:
-        raise BadValue(f"The file is not JSON: {error}.", field="$") from None
+        loaded: Any = json.loads(
+            text,
+            parse_float=Decimal,
+            parse_constant=_no_constant,
+            object_pairs_hook=_each_once,
+        )
+    except BadValue:
+        raise
+    except (ValueError, RecursionError, DecimalException) as error:
+        raise BadValue(f"$: the file is not JSON: {error}.", field="$") from None
     try:
-        return EngineFile.model_validate(loaded)
+        return model.model_validate(loaded)
     except ValidationError as error:
         first = error.errors()[0]
         path = "$" + "".join(
             f"[{step}]" if isinstance(step, int) else f".{step}" for step in first["loc"]
         )
         raise BadValue(f"{path}: {first['msg']}.", field=path) from None
+    except RecursionError:
+        raise BadValue("$: the file is nested too deeply.", field="$") from None
+
+
+@contextmanager
+def at_path(path: str) -> Iterator[None]:
+    """Name the JSON path in a refusal that comes from inside."""
+    try:
+        yield
+    except BadValue as refusal:
+        if (refusal.field or "").startswith("$"):
+            raise
+        raise BadValue(f"{path}: {refusal.sentence}", field=path) from None
 
 
 def _no_constant(name: str) -> NoReturn:
-    raise BadValue(f"The file carries {name}, which is no length.", field="$")
+    raise BadValue(f"$: the file carries {name}, which is no number.", field="$")
 
 
-def _nm(value: Decimal, unit: Unit) -> int:
+def _each_once(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
+    found = dict(pairs)
+    if len(found) < len(pairs):
+        names = [name for name, _value in pairs]
+        twice = next(name for name in names if names.count(name) > 1)
+        raise BadValue(f"$: the field “{twice[:40]}” stands twice in one object.", field="$")
+    return found
+
+
+def _spec(part: SpecPart, unit: Unit, path: str) -> Spec:
+    with at_path(path):
+        return part.to_core(unit)
+
+
+def length_nm(value: Decimal, unit: Unit) -> int:
+    """Return a length of the file in nanometres."""
     return round(value * unit.nm)
 
 
 def _limits(low: Decimal, high: Decimal, unit: Unit) -> Limits:
-    return Limits(low_nm=_nm(low, unit), high_nm=_nm(high, unit))
+    return Limits(low_nm=length_nm(low, unit), high_nm=length_nm(high, unit))

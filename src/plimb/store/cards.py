@@ -16,6 +16,7 @@ from plimb.store.models import (
     CardRow,
     EngineRevisionRow,
     EventRow,
+    InstrumentRow,
     RoundRow,
 )
 
@@ -26,6 +27,7 @@ _WHOLE = (
     selectinload(CardRow.rounds).selectinload(RoundRow.choices),
     selectinload(CardRow.trays),
     joinedload(CardRow.blade_set).selectinload(BladeSetRow.blades),
+    joinedload(CardRow.instrument),
 )
 
 
@@ -76,6 +78,7 @@ def add_card(
     now: datetime,
     hours: int | None = None,
     blade_set: BladeSetRow | None = None,
+    instrument: InstrumentRow | None = None,
 ) -> CardRow:
     """Add an open card with its first round."""
     card = CardRow(
@@ -93,6 +96,11 @@ def add_card(
         method="marks",
         seen_to=[],
         blade_set=blade_set,
+        instrument=instrument,
+        trust="measured",
+        reuse=True,
+        variant="best",
+        forbidden=[],
         rounds=[RoundRow(number=1)],
     )
     session.add(card)

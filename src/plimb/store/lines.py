@@ -10,9 +10,9 @@ from sqlalchemy.orm import Session
 
 from plimb.core.gap import Feel, Gap
 from plimb.core.lengths import Unit
-from plimb.core.piece import Piece
+from plimb.core.piece import Condition, Piece, Source, Trust
 from plimb.core.shorthand import Reading
-from plimb.core.survey import Sheet
+from plimb.core.survey import Choice, Sheet
 from plimb.store.models import ChoiceRow, GapRow, PieceRow, RoundRow
 
 Line = TypeVar("Line", GapRow, PieceRow, ChoiceRow)
@@ -23,8 +23,11 @@ def _current(lines: Iterable[Line]) -> dict[str, Line]:
     return {line.valve: line for line in lines if line.superseded_at is None and line.typed}
 
 
-def sheets(round_: RoundRow) -> dict[str, Sheet]:
-    """Return what is written for each valve in one round."""
+def sheets(round_: RoundRow, trust: Trust = Trust.MEASURED) -> dict[str, Sheet]:
+    """Return what is written for each valve in one round.
+
+    `trust` says which thickness counts where nobody answered for a piece.
+    """
     found = _current(gap for gap in round_.gaps if gap.purpose == "found")
     proofs = _current(gap for gap in round_.gaps if gap.purpose == "proof")
     pieces = _current(round_.pieces)
@@ -32,8 +35,8 @@ def sheets(round_: RoundRow) -> dict[str, Sheet]:
     return {
         valve: Sheet(
             found=_reading(found[valve]) if valve in found else None,
-            piece=_piece(pieces[valve]) if valve in pieces else None,
-            chosen_nm=choices[valve].thickness_nm if valve in choices else None,
+            piece=_piece(pieces[valve], trust) if valve in pieces else None,
+            choice=_choice(choices[valve]) if valve in choices else None,
             proof=_reading(proofs[valve]) if valve in proofs else None,
         )
         for valve in {*found, *proofs, *pieces, *choices}
@@ -127,6 +130,7 @@ def write_piece(
     valve: str,
     typed: str,
     piece: Piece | None,
+    zero_nm: int = 0,
     now: datetime,
 ) -> None:
     """Add a piece line; without a piece it strikes the standing one out."""
@@ -138,10 +142,33 @@ def write_piece(
             marked=piece.marked if piece else None,
             marked_nm=piece.marked_nm if piece else None,
             measured_nm=piece.measured_nm if piece else None,
+            readings=list(piece.readings) if piece else [],
+            condition=piece.condition if piece else "sound",
+            doubt_nm=piece.doubt_nm if piece else None,
+            zero_nm=zero_nm,
             supersedes_id=earlier,
             recorded_at=now,
         )
     )
+
+
+def answer_piece(round_: RoundRow, valve: str, trust: Trust) -> bool:
+    """Note on the standing line which thickness counts; False where no shim is read."""
+    line = _current(round_.pieces).get(valve)
+    if line is None:
+        return False
+    line.answered = trust.value
+    return True
+
+
+def standing_choices(round_: RoundRow) -> dict[str, ChoiceRow]:
+    """Return the decisions that stand, by valve."""
+    return _current(round_.choices)
+
+
+def standing_piece(round_: RoundRow, valve: str) -> PieceRow | None:
+    """Return the shim line that stands for a valve."""
+    return _current(round_.pieces).get(valve)
 
 
 def write_choice(
@@ -150,16 +177,21 @@ def write_choice(
     *,
     valve: str,
     typed: str,
-    thickness_nm: int | None,
+    choice: Choice | None,
+    shim_id: int | None = None,
     now: datetime,
 ) -> None:
-    """Add a decision; without a thickness it strikes the standing one out."""
+    """Add a decision; without one it strikes the standing one out."""
     earlier = _supersede(session, round_.choices, valve, now)
     round_.choices.append(
         ChoiceRow(
             valve=valve,
             typed=typed,
-            thickness_nm=thickness_nm,
+            thickness_nm=choice.thickness_nm if choice else None,
+            source=choice.source if choice else Source.SAME,
+            from_valve=choice.from_valve if choice else None,
+            by_hand=choice.by_hand if choice else True,
+            shim_id=shim_id,
             supersedes_id=earlier,
             recorded_at=now,
         )
@@ -192,5 +224,24 @@ def _reading(row: GapRow) -> Reading:
     )
 
 
-def _piece(row: PieceRow) -> Piece:
-    return Piece(marked=row.marked, marked_nm=row.marked_nm, measured_nm=row.measured_nm)
+def _piece(row: PieceRow, trust: Trust) -> Piece:
+    return Piece(
+        marked=row.marked,
+        marked_nm=row.marked_nm,
+        measured_nm=row.measured_nm,
+        trust=Trust(row.answered) if row.answered else trust,
+        answered=row.answered is not None,
+        condition=Condition(row.condition),
+        readings=tuple(row.readings),
+        doubt_nm=row.doubt_nm,
+    )
+
+
+def _choice(row: ChoiceRow) -> Choice:
+    assert row.thickness_nm is not None  # a line with something typed has a thickness
+    return Choice(
+        thickness_nm=row.thickness_nm,
+        source=Source(row.source),
+        from_valve=row.from_valve,
+        by_hand=row.by_hand,
+    )

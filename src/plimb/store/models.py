@@ -95,12 +95,19 @@ class CardRow(Base):
     method: Mapped[str] = mapped_column(server_default="marks")
     seen_to: Mapped[list[str]] = mapped_column(JSON, server_default="[]")
     blade_set_id: Mapped[int | None] = mapped_column(ForeignKey("blade_set.id"))
+    trust: Mapped[str] = mapped_column(server_default="measured")
+    reuse: Mapped[bool] = mapped_column(server_default=text("1"))
+    variant: Mapped[str] = mapped_column(server_default="best")
+    forbidden: Mapped[list[list[Any]]] = mapped_column(JSON, server_default="[]")
+    instrument_id: Mapped[int | None] = mapped_column(ForeignKey("instrument.id"))
+    zero_nm: Mapped[int | None]
     remarks: Mapped[str | None]
     next_check_km: Mapped[int | None]
     revision: Mapped[EngineRevisionRow] = relationship()
     rounds: Mapped[list[RoundRow]] = relationship(order_by="RoundRow.number")
     trays: Mapped[list[StripTrayRow]] = relationship(order_by="StripTrayRow.id")
     blade_set: Mapped[BladeSetRow | None] = relationship()
+    instrument: Mapped[InstrumentRow | None] = relationship()
 
 
 class BladeSetRow(Base):
@@ -210,7 +217,11 @@ class GapRow(_Line, Base):
 
 
 class PieceRow(_Line, Base):
-    """A shim that came out: its marking and its measured thickness."""
+    """A shim that came out: its marking, its measured thickness, what it is fit for.
+
+    `answered` is which of the two was said to count where they disagree; `zero_nm` was taken
+    off each of the `readings`.
+    """
 
     __tablename__ = "piece_reading"
     __table_args__ = (
@@ -220,11 +231,19 @@ class PieceRow(_Line, Base):
     marked: Mapped[str | None]
     marked_nm: Mapped[int | None]
     measured_nm: Mapped[int | None]
+    readings: Mapped[list[int]] = mapped_column(JSON, server_default="[]")
+    condition: Mapped[str] = mapped_column(server_default="sound")
+    doubt_nm: Mapped[int | None]
+    zero_nm: Mapped[int] = mapped_column(server_default=text("0"))
+    answered: Mapped[str | None]
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("piece_reading.id"))
 
 
 class ChoiceRow(_Line, Base):
-    """The thickness decided on for a valve."""
+    """The thickness decided on for a valve, where it comes from, and whether by hand.
+
+    `shim_id` is the piece out of the drawer that is kept back for it.
+    """
 
     __tablename__ = "choice"
     __table_args__ = (
@@ -232,6 +251,10 @@ class ChoiceRow(_Line, Base):
     )
 
     thickness_nm: Mapped[int | None]
+    source: Mapped[str] = mapped_column(server_default="counter")
+    from_valve: Mapped[str | None]
+    by_hand: Mapped[bool] = mapped_column(server_default=text("1"))
+    shim_id: Mapped[int | None] = mapped_column(ForeignKey("shim.id"))
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("choice.id"))
 
 
@@ -247,3 +270,122 @@ class EventRow(Base):
     key: Mapped[str]
     action: Mapped[str]
     recorded_at: Mapped[datetime]
+
+
+class InstrumentRow(Base):
+    """A micrometer or calliper of the shop, and what it is good to."""
+
+    __tablename__ = "instrument"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str] = mapped_column(unique=True)
+    doubt_nm: Mapped[int]
+
+
+class ShimFamilyRow(Base):
+    """Shims that fit one another's place: diameter, runs, how they are marked, what they cost.
+
+    `kit_price` and `kit_each` are of a box with so many of every size; `low_stock` is the
+    count under which a size wants buying.
+    """
+
+    __tablename__ = "shim_family"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str] = mapped_column(unique=True)
+    diameter_nm: Mapped[int | None] = mapped_column(unique=True)
+    runs: Mapped[list[list[int]]] = mapped_column(JSON)
+    code: Mapped[str] = mapped_column(server_default="auto")
+    price: Mapped[str | None]
+    kit_price: Mapped[str | None]
+    kit_each: Mapped[int] = mapped_column(server_default=text("3"))
+    supplier: Mapped[str] = mapped_column(server_default="")
+    low_stock: Mapped[int] = mapped_column(server_default=text("0"))
+    version: Mapped[int] = mapped_column(server_default=text("1"))
+
+
+class ShimRow(Base):
+    """One piece, and the one place where it is.
+
+    The place changes only together with a line in `shim_move`; `thickness_nm` is what sums
+    are made with.
+    """
+
+    __tablename__ = "shim"
+    __table_args__ = (
+        CheckConstraint("place IN ('drawer', 'engine', 'card', 'order', 'gone')", name="place"),
+        CheckConstraint(
+            "(place = 'engine') = (engine_id IS NOT NULL AND valve IS NOT NULL)", name="in_engine"
+        ),
+        CheckConstraint("(place = 'card') = (card_id IS NOT NULL)", name="at_card"),
+        CheckConstraint("(place = 'order') = (order_line_id IS NOT NULL)", name="on_order"),
+        CheckConstraint("condition IN ('sound', 'worn', 'scrap')", name="condition"),
+        Index(
+            "uq_shim_engine_place",
+            "engine_id",
+            "valve",
+            unique=True,
+            sqlite_where=text("place = 'engine'"),
+        ),
+        Index("ix_shim_place", "place", "family_id", "thickness_nm"),
+    )
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    family_id: Mapped[int] = mapped_column(ForeignKey("shim_family.id"))
+    marked: Mapped[str | None]
+    marked_nm: Mapped[int | None]
+    measured_nm: Mapped[int | None]
+    thickness_nm: Mapped[int]
+    condition: Mapped[str]
+    place: Mapped[str]
+    engine_id: Mapped[int | None] = mapped_column(ForeignKey("engine.id"))
+    valve: Mapped[str | None]
+    card_id: Mapped[int | None] = mapped_column(ForeignKey("card.id"))
+    order_line_id: Mapped[int | None] = mapped_column(ForeignKey("part_order_line.id"))
+    family: Mapped[ShimFamilyRow] = relationship()
+
+
+class ShimMoveRow(Base):
+    """One piece going from one place to another, and why."""
+
+    __tablename__ = "shim_move"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    shim_id: Mapped[int] = mapped_column(ForeignKey("shim.id"), index=True)
+    left: Mapped[str]
+    reached: Mapped[str]
+    why: Mapped[str]
+    moved_at: Mapped[datetime]
+
+
+class PartOrderRow(Base):
+    """An order at the parts counter, as the counter answered it."""
+
+    __tablename__ = "part_order"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int | None] = mapped_column(ForeignKey("card.id"), index=True)
+    number: Mapped[str]
+    key: Mapped[str] = mapped_column(unique=True)
+    ordered_at: Mapped[datetime]
+    lines: Mapped[list[PartOrderLineRow]] = relationship(order_by="PartOrderLineRow.id")
+
+
+class PartOrderLineRow(Base):
+    """One size on an order: how many, at what price, and how soon, or why it was refused."""
+
+    __tablename__ = "part_order_line"
+    __table_args__ = (
+        CheckConstraint("state IN ('ready', 'back-ordered', 'refused', 'received')", name="state"),
+    )
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    order_id: Mapped[int] = mapped_column(ForeignKey("part_order.id"), index=True)
+    family_id: Mapped[int] = mapped_column(ForeignKey("shim_family.id"))
+    thickness_nm: Mapped[int]
+    count: Mapped[int]
+    price: Mapped[str | None]
+    days: Mapped[int]
+    state: Mapped[str]
+    says: Mapped[str]
+    family: Mapped[ShimFamilyRow] = relationship()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from datetime import datetime
 from decimal import Decimal
 
@@ -10,7 +11,8 @@ from plimb.core.blades import BladeSet, Known, Try, known_from, next_blade, next
 from plimb.core.engine import Engine, Side
 from plimb.core.layout import BORE_RADIUS, HeadDrawing, draw_head
 from plimb.core.lengths import Unit, mm, show_mm
-from plimb.core.piece import DISAGREES_OVER_NM, Piece
+from plimb.core.piece import Piece
+from plimb.core.ready import SafetyItem
 from plimb.core.shim import Fitted, rungs
 from plimb.core.shorthand import Reading
 from plimb.core.survey import Need, Stage, ValveState
@@ -29,6 +31,7 @@ from plimb.web.schemas import (
     EngineOut,
     FittedOut,
     GapOut,
+    InstrumentOut,
     LaneOut,
     LengthOut,
     LobeOut,
@@ -60,7 +63,7 @@ def card_out(card: CardView) -> CardOut:
         label=card.label,
         engine=card.engine.name,
         source=card.source,
-        opened_at=_moment(card.opened_at),
+        opened_at=moment_out(card.opened_at),
         opened_by=card.opened_by,
         reason=card.reason,
         distance_km=card.distance_km,
@@ -72,17 +75,20 @@ def card_out(card: CardView) -> CardOut:
             warm=card.conditions.warm,
             warnings=list(card.conditions.warnings),
         ),
-        safety=[
-            SafetyOut(id=item.id, does=item.does, caution=item.caution, done=done)
-            for item, done in card.safety
-        ],
+        safety=_list_out(card.safety),
         tray=[PartOut.model_validate(part) for part in card.tray],
         turning=turn_out(card.engine, card.events, card.method, card.turning),
         blade_set=blade_set_out(card.blade_set_id or 0, card.blades) if card.blades else None,
         aim=card.aim,
         rounding=card.rounding,
         act=card.act,
-        signed_at=_moment(card.signed_at) if card.signed_at else None,
+        trust=card.trust,
+        reuse=card.reuse,
+        variant=card.variant,
+        instrument_id=card.instrument_id,
+        zero=length_out(card.zero_nm),
+        pull=_list_out(card.pull),
+        signed_at=moment_out(card.signed_at) if card.signed_at else None,
         signed_by=card.signed_by,
         remarks=card.remarks,
         next_check_km=card.next_check_km,
@@ -103,6 +109,13 @@ def card_out(card: CardView) -> CardOut:
         at=card.stage_now,
         not_in_spec=list(seen.not_in_spec),
     )
+
+
+def _list_out(items: Iterable[tuple[SafetyItem, bool]]) -> list[SafetyOut]:
+    return [
+        SafetyOut(id=item.id, does=item.does, caution=item.caution, done=done)
+        for item, done in items
+    ]
 
 
 def valve_out(state: ValveState, card: CardView) -> ValveOut:
@@ -132,8 +145,8 @@ def valve_out(state: ValveState, card: CardView) -> ValveOut:
         spec=SpecOut(
             low=LengthOut.of(spec.check.low_nm),
             high=LengthOut.of(spec.check.high_nm),
-            set_low=_length(spec.set_.low_nm if spec.set_ else None),
-            set_high=_length(spec.set_.high_nm if spec.set_ else None),
+            set_low=length_out(spec.set_.low_nm if spec.set_ else None),
+            set_high=length_out(spec.set_.high_nm if spec.set_ else None),
         ),
         found=reading("found", sheet.found),
         verdict=state.verdict,
@@ -142,15 +155,18 @@ def valve_out(state: ValveState, card: CardView) -> ValveOut:
         reason=state.reason,
         piece=sheet.piece and _piece_out(sheet.piece, card.typed[clearance.id, "piece"]),
         worked=_worked_out(state),
-        chosen=_length(sheet.chosen_nm),
+        chosen=length_out(sheet.chosen_nm),
+        chosen_from=sheet.choice.source if sheet.choice else None,
+        chosen_from_valve=sheet.choice.from_valve if sheet.choice else None,
+        by_hand=sheet.choice is not None and sheet.choice.by_hand,
         touched=state.touched,
         predicted=state.predicted and GapOut.of(state.predicted),
         predicted_verdict=state.predicted_verdict,
         predicted_chance=state.predicted_chance,
         proof=reading("proof", sheet.proof),
         proof_verdict=state.proof_verdict,
-        residual=_length(state.residual_nm),
-        was=_length(state.was_nm),
+        residual=length_out(state.residual_nm),
+        was=length_out(state.was_nm),
         as_left=GapOut.of(state.as_left.gap) if state.as_left else None,
         left=state.left,
         action=clearance.action,
@@ -159,12 +175,12 @@ def valve_out(state: ValveState, card: CardView) -> ValveOut:
                 slip=one.slip,
                 sentence=one.sentence,
                 suggestion=one.suggestion,
-                suggested=_length(one.suggested_nm),
+                suggested=length_out(one.suggested_nm),
             )
             for one in card.questions.get(clearance.id, ())
         ],
         repeats=[GapOut.of(one.gap) for one in repeats],
-        spread=_length(max(best) - min(best)) if len(best) > 1 else None,
+        spread=length_out(max(best) - min(best)) if len(best) > 1 else None,
         next_blade=try_out(next_blade(known, spec.check, blades)) if blades else None,
         next_finer=try_out(next_finer(known, spec.check, blades)) if blades else None,
         stop=next(
@@ -204,7 +220,7 @@ def blade_set_out(
                 {
                     "typed": typed_blade(blade.nominal_nm),
                     "marked": LengthOut.of(blade.nominal_nm),
-                    "measured": _length(blade.measured_nm),
+                    "measured": length_out(blade.measured_nm),
                     "state": known[blade.nominal_nm],
                 }
                 for blade in blades.blades
@@ -295,6 +311,10 @@ def shop_out(shop: ShopView) -> ShopOut:
         ],
         cards=[_card_line(card) for card in shop.cards],
         blade_sets=[blade_set_out(line.id, line.blades, line.states) for line in shop.blade_sets],
+        instruments=[
+            InstrumentOut(id=one.id, name=one.name, doubt=LengthOut.of(one.doubt_nm))
+            for one in shop.instruments
+        ],
     )
 
 
@@ -305,9 +325,9 @@ def _card_line(card: CardView) -> CardLineOut:
         label=card.label,
         engine=card.engine.name,
         reason=card.reason,
-        opened_at=_moment(card.opened_at),
+        opened_at=moment_out(card.opened_at),
         opened_by=card.opened_by,
-        signed_at=_moment(card.signed_at) if card.signed_at else None,
+        signed_at=moment_out(card.signed_at) if card.signed_at else None,
         signed_by=card.signed_by,
         next_check_km=card.next_check_km,
         at=card.stage_now,
@@ -354,8 +374,8 @@ def _worked_out(state: ValveState) -> WorkedOutOut | None:
     if worked is None:
         return None
     return WorkedOutOut(
-        thin=_length(worked.window.thin_nm if worked.window else None),
-        thick=_length(worked.window.thick_nm if worked.window else None),
+        thin=length_out(worked.window.thin_nm if worked.window else None),
+        thick=length_out(worked.window.thick_nm if worked.window else None),
         aim=LengthOut.of(worked.aim_nm),
         ideal=LengthOut.of(worked.ideal_nm),
         thinner=_fitted(worked.thinner),
@@ -384,18 +404,23 @@ def _fitted(fitted: Fitted | None) -> FittedOut | None:
 
 
 def _piece_out(piece: Piece, typed: str) -> PieceOut:
-    apart_nm = piece.disagreement_nm
     return PieceOut(
         typed=typed,
         thickness=LengthOut.of(piece.thickness_nm()),
         marked=piece.marked,
-        measured=_length(piece.measured_nm),
+        measured=length_out(piece.measured_nm),
+        marked_as=length_out(piece.marked_nm),
         words=piece.words(),
-        disagrees=apart_nm is not None and abs(apart_nm) > DISAGREES_OVER_NM,
+        disagrees=piece.disagrees,
+        answered=piece.answered,
+        trust=piece.trust,
+        condition=piece.condition,
+        spread=length_out(piece.spread_nm),
     )
 
 
-def _length(nm: int | None) -> LengthOut | None:
+def length_out(nm: int | None) -> LengthOut | None:
+    """Return a length as it goes over the wire, None for none."""
     return None if nm is None else LengthOut.of(nm)
 
 
@@ -403,5 +428,6 @@ def _number(number: Decimal | None) -> str | None:
     return None if number is None else f"{number:f}"
 
 
-def _moment(moment: datetime) -> str:
+def moment_out(moment: datetime) -> str:
+    """Return a moment as ISO 8601 in UTC."""
     return f"{moment:%Y-%m-%dT%H:%M:%S}Z"

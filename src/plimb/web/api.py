@@ -8,21 +8,18 @@ from apiflask import APIBlueprint
 from flask import current_app
 
 from plimb import __version__
-from plimb.actions import cards
+from plimb.actions import cards, pieces
 from plimb.actions.cards import Change
 from plimb.actions.views import read_card, read_shop
 from plimb.core.lengths import Unit
-from plimb.core.piece import parse_piece
 from plimb.store.database import Database
 from plimb.web.answers import card_out, shop_out, try_out
 from plimb.web.schemas import (
     CardIn,
     CardOut,
     ChangeIn,
-    ChoiceIn,
     GapIn,
     HealthOut,
-    PieceIn,
     SchoolIn,
     ShopOut,
     SignatureIn,
@@ -35,13 +32,13 @@ blueprint = APIBlueprint("api", __name__, url_prefix="/api", enable_openapi=True
 
 def at_hand() -> Database:
     """Return the record that this application serves."""
-    database: Database = current_app.extensions["plimb"][0]
+    database: Database = current_app.extensions["plimb"].database
     return database
 
 
 def now() -> datetime:
     """Return this moment by the application's clock."""
-    moment: datetime = current_app.extensions["plimb"][1]()
+    moment: datetime = current_app.extensions["plimb"].clock()
     return moment
 
 
@@ -106,33 +103,6 @@ def write_gap(card_id: int, json_data: GapIn) -> CardOut:
     )
 
 
-@blueprint.post("/cards/<int:card_id>/pieces")
-@blueprint.input(PieceIn)
-@blueprint.output(CardOut)
-def write_piece(card_id: int, json_data: PieceIn) -> CardOut:
-    """Write down the shim that came out of a valve."""
-    return card_out(
-        cards.write_down_piece(
-            at_hand(), change_from(card_id, json_data), valve=json_data.valve, text=json_data.text
-        )
-    )
-
-
-@blueprint.post("/cards/<int:card_id>/choices")
-@blueprint.input(ChoiceIn)
-@blueprint.output(CardOut)
-def write_choice(card_id: int, json_data: ChoiceIn) -> CardOut:
-    """Decide on the thickness for a valve."""
-    return card_out(
-        cards.choose_piece(
-            at_hand(),
-            change_from(card_id, json_data),
-            valve=json_data.valve,
-            thickness_nm=json_data.thickness_nm,
-        )
-    )
-
-
 @blueprint.put("/cards/<int:card_id>/school")
 @blueprint.input(SchoolIn)
 @blueprint.output(CardOut)
@@ -145,6 +115,8 @@ def set_school(card_id: int, json_data: SchoolIn) -> CardOut:
             aim=json_data.aim,
             rounding=json_data.rounding,
             act=json_data.act,
+            trust=json_data.trust,
+            reuse=json_data.reuse,
         )
     )
 
@@ -171,7 +143,8 @@ def sign(card_id: int, json_data: SignatureIn) -> CardOut:
 def understand(card_id: int, json_data: UnderstandIn) -> WordsOut:
     """Read back what is being typed, without writing it down."""
     if json_data.kind == "piece":
-        return WordsOut(words=parse_piece(json_data.text).words(), verdict=None, next_blade=None)
+        piece = pieces.understand_piece(at_hand(), card_id, json_data.valve, json_data.text)
+        return WordsOut(words=piece.words(), verdict=None, next_blade=None)
     reading, verdict, following = cards.understand_gap(
         at_hand(), card_id, json_data.valve, json_data.text, Unit(json_data.unit)
     )

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import dataclass
 from datetime import UTC, datetime
 from typing import Any
 
@@ -10,8 +11,9 @@ from apiflask import APIFlask
 from flask import Response
 
 from plimb import __version__
+from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
-from plimb.web import api, api_engines, api_measuring, errors, page, spec
+from plimb.web import api, api_drawer, api_engines, api_measuring, api_pieces, errors, page, spec
 
 Clock = Callable[[], datetime]
 
@@ -21,8 +23,32 @@ def utc_now() -> datetime:
     return datetime.now(UTC).replace(tzinfo=None, microsecond=0)
 
 
-def create_app(database: Database, *, clock: Clock = utc_now) -> APIFlask:
-    """Return the application that serves one shop's record."""
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Bench:
+    """What the application works with: the record, the time, and what is connected to it."""
+
+    database: Database
+    clock: Clock
+    counter: str | None = None
+    instrument: SimulatedMicrometer | None = None
+    readings: Readings | None = None
+
+
+def create_app(
+    database: Database,
+    *,
+    clock: Clock = utc_now,
+    counter: str | None = None,
+    instrument: SimulatedMicrometer | None = None,
+) -> APIFlask:
+    """Return the application that serves one shop's record.
+
+    Args:
+        database: The record.
+        clock: Tells the time as naive UTC.
+        counter: Address of a parts counter, if one is connected.
+        instrument: A micrometer whose readings are taken in, if one is connected.
+    """
     app = APIFlask(
         __name__,
         title="Plimb",
@@ -38,8 +64,14 @@ def create_app(database: Database, *, clock: Clock = utc_now) -> APIFlask:
         SYNC_LOCAL_SPEC=False,
         MAX_CONTENT_LENGTH=1_000_000,
     )
-    app.extensions["plimb"] = (database, clock)
-    for part in (api, api_measuring, api_engines, page):
+    app.extensions["plimb"] = Bench(
+        database=database,
+        clock=clock,
+        counter=counter,
+        instrument=instrument,
+        readings=Readings(instrument.port) if instrument else None,
+    )
+    for part in (api, api_measuring, api_pieces, api_drawer, api_engines, page):
         app.register_blueprint(part.blueprint)
     errors.init_app(app)
     spec.init_app(app)

@@ -13,8 +13,10 @@ from plimb.core.errors import (
     Ambiguous,
     BadValue,
     CardSigned,
+    CounterAway,
     NotFound,
     NotReady,
+    PieceMoved,
     PlimbError,
     StaleVersion,
 )
@@ -26,6 +28,8 @@ STATUS: dict[type[PlimbError], int] = {
     StaleVersion: 409,
     CardSigned: 409,
     NotReady: 409,
+    PieceMoved: 409,
+    CounterAway: 503,
 }
 """HTTP status of each refusal; a test fails for a class without one."""
 
@@ -47,9 +51,12 @@ def init_app(app: APIFlask) -> None:
     app.before_request(_json_only)
 
 
-def refusal(code: str, sentence: str, field: str | None, status: int) -> tuple[Response, int]:
+def refusal(
+    code: str, sentence: str, field: str | None, status: int, offers: tuple[str, ...] = ()
+) -> tuple[Response, int]:
     """Return a refusal in the one shape."""
-    return jsonify({"code": code, "sentence": sentence, "field": field}), status
+    body = {"code": code, "sentence": sentence, "field": field, "offers": list(offers)}
+    return jsonify(body), status
 
 
 def _json_only() -> None:
@@ -59,7 +66,7 @@ def _json_only() -> None:
 
 
 def _refused(error: PlimbError) -> tuple[Response, int]:
-    return refusal(error.code, error.sentence, error.field, STATUS[type(error)])
+    return refusal(error.code, error.sentence, error.field, STATUS[type(error)], error.offers)
 
 
 def _http(error: HTTPException) -> tuple[Response, int]:
@@ -83,13 +90,14 @@ def _invalid(error: HTTPError) -> tuple[Any, int, Any]:
     """Say of a request that breaks the schema which field is at fault, and how."""
     field, message = _first_fault(error.detail)
     if field is None:
-        body = {
+        body: dict[str, Any] = {
             "code": (error.message or "refused").lower().replace(" ", "_"),
             "sentence": _SENTENCES.get(error.status_code, error.message or "Refused."),
             "field": None,
         }
     else:
         body = {"code": "bad_request", "sentence": f"{field}: {message}.", "field": field}
+    body["offers"] = []
     return body, error.status_code, error.headers
 
 

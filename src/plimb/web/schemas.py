@@ -11,6 +11,7 @@ from plimb.core.engine import Action, Follower, Side
 from plimb.core.gap import Gap
 from plimb.core.lengths import Unit, show_mm, show_thou
 from plimb.core.limits import Verdict
+from plimb.core.piece import Condition, Source, Trust
 from plimb.core.shim import Aim, Rounding
 from plimb.core.slips import Slip
 from plimb.core.survey import Act, Need, Stage
@@ -18,11 +19,11 @@ from plimb.core.turning import Method
 from plimb.files.starting_point import Layout
 
 
-class _In(BaseModel):
+class Sent(BaseModel):
     model_config = ConfigDict(extra="forbid", strict=True)
 
 
-class _Out(BaseModel):
+class Answer(BaseModel):
     model_config = ConfigDict(frozen=True)
 
 
@@ -30,7 +31,7 @@ Text = Annotated[str, Field(max_length=200)]
 Key = Annotated[str, Field(min_length=8, max_length=64)]
 
 
-class ChangeIn(_In):
+class ChangeIn(Sent):
     """The version the sender saw, and the sender's own name for this act."""
 
     version: int
@@ -77,7 +78,7 @@ class MethodIn(ChangeIn):
     blade_set_id: int | None
 
 
-class PocketPart(_In):
+class PocketPart(Sent):
     """One fastener's place on a part's outline, 0 to 1 across and down."""
 
     x: Annotated[float, Field(ge=0, le=1, strict=False)]
@@ -87,7 +88,7 @@ class PocketPart(_In):
     count: Annotated[int, Field(ge=1, le=99)]
 
 
-class PartPart(_In):
+class PartPart(Sent):
     """Something taken off, with its fasteners."""
 
     name: Text
@@ -101,7 +102,7 @@ class TrayIn(ChangeIn):
     parts: Annotated[list[PartPart], Field(max_length=40)]
 
 
-class NextBladeIn(_In):
+class NextBladeIn(Sent):
     """What trying blades on a valve has told so far."""
 
     valve: Text
@@ -110,7 +111,7 @@ class NextBladeIn(_In):
     fine: bool
 
 
-class BladePart(_In):
+class BladePart(Sent):
     """One blade of a set, as typed in millimetres."""
 
     marked: Annotated[str, Field(max_length=12)]
@@ -118,7 +119,7 @@ class BladePart(_In):
     state: Literal["sound", "bent", "broken"]
 
 
-class BladeSetIn(_In):
+class BladeSetIn(Sent):
     """A feeler set."""
 
     name: Text
@@ -126,7 +127,7 @@ class BladeSetIn(_In):
     blades: Annotated[list[BladePart], Field(max_length=80)]
 
 
-class StartIn(_In):
+class StartIn(Sent):
     """A layout to start an engine from."""
 
     layout: Annotated[Layout, Field(strict=False)]
@@ -138,13 +139,13 @@ class StartIn(_In):
     crank_along: bool
 
 
-class DraftIn(_In):
+class DraftIn(Sent):
     """An engine file that is being edited."""
 
     document: Annotated[str, Field(max_length=500_000)]
 
 
-class EngineChangeIn(_In):
+class EngineChangeIn(Sent):
     """An engine as corrected; `revision` is the one the sender saw."""
 
     revision: int
@@ -158,21 +159,26 @@ class PieceIn(ChangeIn):
 
     valve: Text
     text: Text
+    condition: Annotated[Condition, Field(strict=False)] = Condition.SOUND
 
 
 class ChoiceIn(ChangeIn):
-    """The thickness decided on; null takes the decision back."""
+    """The piece decided on by hand; a thickness of null takes the decision back."""
 
     valve: Text
     thickness_nm: int | None
+    source: Annotated[Source, Field(strict=False)] | None = None
+    from_valve: Text | None = None
 
 
 class SchoolIn(ChangeIn):
-    """Which way this card leans and which valves it sets."""
+    """Which way this card leans, which valves it sets, what it trusts and may use."""
 
     aim: Annotated[Aim, Field(strict=False)]
     rounding: Annotated[Rounding, Field(strict=False)]
     act: Annotated[Act, Field(strict=False)]
+    trust: Annotated[Trust, Field(strict=False)]
+    reuse: bool
 
 
 class SignatureIn(ChangeIn):
@@ -183,7 +189,7 @@ class SignatureIn(ChangeIn):
     next_check_km: int | None
 
 
-class CardIn(_In):
+class CardIn(Sent):
     """A card to open."""
 
     engine_id: int
@@ -193,7 +199,7 @@ class CardIn(_In):
     hours: int | None = None
 
 
-class UnderstandIn(_In):
+class UnderstandIn(Sent):
     """Something being typed, to be read back before it is written down."""
 
     kind: Literal["gap", "piece"]
@@ -202,22 +208,23 @@ class UnderstandIn(_In):
     unit: Annotated[Unit, Field(strict=False)]
 
 
-class RefusalOut(_Out):
-    """Every refusal: a stable code, a sentence, and the field at fault."""
+class RefusalOut(Answer):
+    """Every refusal: a stable code, a sentence, the field at fault, what could be typed instead."""
 
     code: str
     sentence: str
     field: str | None
+    offers: list[str]
 
 
-class HealthOut(_Out):
+class HealthOut(Answer):
     """The server answers and its record can be read."""
 
     status: Literal["ok"]
     version: str
 
 
-class LengthOut(_Out):
+class LengthOut(Answer):
     """A length: integer nanometres, and as read in mm and in thou."""
 
     nm: int
@@ -231,7 +238,7 @@ class LengthOut(_Out):
         return LengthOut(nm=nm, mm=show_mm(nm), thou=show_thou(nm))
 
 
-class GapOut(_Out):
+class GapOut(Answer):
     """A gap: an interval with its best number, and how it is written in short."""
 
     low: LengthOut | None
@@ -267,7 +274,7 @@ class GapOut(_Out):
         )
 
 
-class WordsOut(_Out):
+class WordsOut(Answer):
     """What was understood, in words, and what it would say of the valve."""
 
     words: str
@@ -275,7 +282,7 @@ class WordsOut(_Out):
     next_blade: TryOut | None
 
 
-class TryOut(_Out):
+class TryOut(Answer):
     """A blade, or two together, to try: how it is typed, and its thickness."""
 
     typed: str
@@ -283,7 +290,7 @@ class TryOut(_Out):
     thickness: LengthOut
 
 
-class AskedOut(_Out):
+class AskedOut(Answer):
     """What to try next on a valve, and the verdict if that is settled."""
 
     next_blade: TryOut | None
@@ -291,7 +298,7 @@ class AskedOut(_Out):
     reading: str | None
 
 
-class QuestionOut(_Out):
+class QuestionOut(Answer):
     """A reading that is asked about, and what was likely meant."""
 
     slip: Slip
@@ -300,7 +307,7 @@ class QuestionOut(_Out):
     suggested: LengthOut | None
 
 
-class BladeOut(_Out):
+class BladeOut(Answer):
     """One blade of a set; `typed` is how it is written in a reading."""
 
     typed: str
@@ -309,7 +316,7 @@ class BladeOut(_Out):
     state: Literal["sound", "bent", "broken"]
 
 
-class BladeSetOut(_Out):
+class BladeSetOut(Answer):
     """A feeler set of the shop."""
 
     id: int
@@ -318,14 +325,14 @@ class BladeSetOut(_Out):
     blades: list[BladeOut]
 
 
-class LobeOut(_Out):
+class LobeOut(Answer):
     """Where a valve's lobe points at a stop, in cam degrees past its follower."""
 
     valve: str
     degrees: float
 
 
-class StopOut(_Out):
+class StopOut(Answer):
     """One angle to turn to, and what is measured there."""
 
     degrees: float
@@ -336,7 +343,7 @@ class StopOut(_Out):
     lobes: list[LobeOut]
 
 
-class LaneOut(_Out):
+class LaneOut(Answer):
     """One cylinder's one side over the cycle: when its valves are lifted, in crank degrees."""
 
     cylinder: int
@@ -350,7 +357,7 @@ class LaneOut(_Out):
     peak: float
 
 
-class TurnOut(_Out):
+class TurnOut(Answer):
     """Where to turn to, and the whole cycle to see why."""
 
     method: Method
@@ -360,7 +367,7 @@ class TurnOut(_Out):
     lanes: list[LaneOut]
 
 
-class SafetyOut(_Out):
+class SafetyOut(Answer):
     """One line of the safety list."""
 
     id: str
@@ -369,7 +376,7 @@ class SafetyOut(_Out):
     done: bool
 
 
-class ConditionsOut(_Out):
+class ConditionsOut(Answer):
     """How cold the engine is, and why that is not cold enough."""
 
     rested_hours: str | None
@@ -379,7 +386,7 @@ class ConditionsOut(_Out):
     warnings: list[str]
 
 
-class PocketOut(_Out):
+class PocketOut(Answer):
     """One fastener's place."""
 
     x: float
@@ -389,7 +396,7 @@ class PocketOut(_Out):
     count: int
 
 
-class PartOut(_Out):
+class PartOut(Answer):
     """Something taken off."""
 
     name: str
@@ -397,7 +404,7 @@ class PartOut(_Out):
     pockets: list[PocketOut]
 
 
-class DraftOut(_Out):
+class DraftOut(Answer):
     """An engine file being edited, drawn and turned."""
 
     document: str
@@ -406,7 +413,7 @@ class DraftOut(_Out):
     valves: list[str]
 
 
-class ReadingOut(_Out):
+class ReadingOut(Answer):
     """A gap written down: what was typed, what it says, and in words."""
 
     typed: str
@@ -415,18 +422,23 @@ class ReadingOut(_Out):
     thou: str
 
 
-class PieceOut(_Out):
+class PieceOut(Answer):
     """A shim that came out."""
 
     typed: str
     thickness: LengthOut
     marked: str | None
     measured: LengthOut | None
+    marked_as: LengthOut | None
     words: str
     disagrees: bool
+    answered: bool
+    trust: Trust
+    condition: Condition
+    spread: LengthOut | None
 
 
-class FittedOut(_Out):
+class FittedOut(Answer):
     """What the gap would be with one thickness fitted."""
 
     thickness: LengthOut
@@ -435,7 +447,7 @@ class FittedOut(_Out):
     chance: float
 
 
-class WorkedOutOut(_Out):
+class WorkedOutOut(Answer):
     """The sum of one valve."""
 
     thin: LengthOut | None
@@ -453,7 +465,7 @@ class WorkedOutOut(_Out):
     conclusion: str
 
 
-class SpecOut(_Out):
+class SpecOut(Answer):
     """The maker's ranges of one valve."""
 
     low: LengthOut
@@ -462,7 +474,7 @@ class SpecOut(_Out):
     set_high: LengthOut | None
 
 
-class ValveOut(_Out):
+class ValveOut(Answer):
     """One valve as it stands: each line that its plate carries."""
 
     valve: str
@@ -479,6 +491,9 @@ class ValveOut(_Out):
     piece: PieceOut | None
     worked: WorkedOutOut | None
     chosen: LengthOut | None
+    chosen_from: Source | None
+    chosen_from_valve: str | None
+    by_hand: bool
     touched: bool
     predicted: GapOut | None
     predicted_verdict: Verdict | None
@@ -498,14 +513,14 @@ class ValveOut(_Out):
     stop: int
 
 
-class BoreOut(_Out):
+class BoreOut(Answer):
     """A cylinder bore on the drawing."""
 
     cylinder: int
     u: float
 
 
-class SpotOut(_Out):
+class SpotOut(Answer):
     """A valve on the drawing, and the side of its bank its plate hangs on."""
 
     valve: str
@@ -516,7 +531,7 @@ class SpotOut(_Out):
     rank: int
 
 
-class BarOut(_Out):
+class BarOut(Answer):
     """A camshaft on the drawing."""
 
     camshaft: str
@@ -525,7 +540,7 @@ class BarOut(_Out):
     end: float
 
 
-class BankOut(_Out):
+class BankOut(Answer):
     """One bank of the drawing, in bore pitches."""
 
     bank: str
@@ -535,7 +550,7 @@ class BankOut(_Out):
     camshafts: list[BarOut]
 
 
-class DrawingOut(_Out):
+class DrawingOut(Answer):
     """The head from above; `crank` lies across or along the machine."""
 
     crank: Literal["across", "along"]
@@ -543,7 +558,7 @@ class DrawingOut(_Out):
     banks: list[BankOut]
 
 
-class TodoOut(_Out):
+class TodoOut(Answer):
     """What one stage still waits for."""
 
     stage: Stage
@@ -551,7 +566,7 @@ class TodoOut(_Out):
     waiting: list[str]
 
 
-class CardOut(_Out):
+class CardOut(Answer):
     """A card as it now stands; valves come in measuring order."""
 
     id: int
@@ -572,6 +587,12 @@ class CardOut(_Out):
     aim: Aim
     rounding: Rounding
     act: Act
+    trust: Trust
+    reuse: bool
+    variant: str
+    instrument_id: int | None
+    zero: LengthOut | None
+    pull: list[SafetyOut]
     signed_at: str | None
     signed_by: str | None
     remarks: str | None
@@ -583,7 +604,7 @@ class CardOut(_Out):
     not_in_spec: list[str]
 
 
-class CardLineOut(_Out):
+class CardLineOut(Answer):
     """One card in the list."""
 
     id: int
@@ -602,7 +623,7 @@ class CardLineOut(_Out):
     verdicts: list[Verdict | None]
 
 
-class EngineLineOut(_Out):
+class EngineLineOut(Answer):
     """One engine in the list."""
 
     id: int
@@ -615,16 +636,25 @@ class EngineLineOut(_Out):
     drawing: DrawingOut
 
 
-class ShopOut(_Out):
+class ShopOut(Answer):
     """The shop, its engines and its cards."""
 
     name: str
     engines: list[EngineLineOut]
     cards: list[CardLineOut]
     blade_sets: list[BladeSetOut]
+    instruments: list[InstrumentOut]
 
 
-class EngineOut(_Out):
+class InstrumentOut(Answer):
+    """A micrometer or calliper, and what it is good to either way."""
+
+    id: int
+    name: str
+    doubt: LengthOut
+
+
+class EngineOut(Answer):
     """An engine with its file, to look at and to correct."""
 
     id: int
@@ -636,7 +666,7 @@ class EngineOut(_Out):
     turning: TurnOut
 
 
-class EngineIn(_In):
+class EngineIn(Sent):
     """An engine file to take into the shop's care."""
 
     label: Text

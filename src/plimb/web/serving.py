@@ -11,8 +11,14 @@ import waitress
 from platformdirs import user_data_path
 
 from plimb.core.errors import BadValue
+from plimb.core.lengths import mm
+from plimb.standins.counter import run_counter
+from plimb.standins.instrument import SimulatedMicrometer
 from plimb.store.database import Database
 from plimb.web.application import create_app
+
+DEMO_ZERO_NM = mm("0.003")
+"""Where the simulated micrometer's zero stands, so that checking it is worth something."""
 
 
 def shop_database(name: str) -> Path:
@@ -20,8 +26,24 @@ def shop_database(name: str) -> Path:
     return user_data_path("plimb", appauthor=False) / f"{name}.sqlite3"
 
 
-def run_server(path: Path, *, host: str, port: int, as_json: bool = False) -> None:
+def run_server(
+    path: Path,
+    *,
+    host: str,
+    port: int,
+    as_json: bool = False,
+    counter: str | None = None,
+    standins: bool = False,
+) -> None:
     """Serve the record until stopped.
+
+    Args:
+        path: The record.
+        host: Where to serve.
+        port: Where to serve.
+        as_json: Say where as JSON.
+        counter: Address of a parts counter to order from.
+        standins: Serve the simulated parts counter and micrometer beside it.
 
     Raises:
         BadValue: The port is taken.
@@ -36,7 +58,11 @@ def run_server(path: Path, *, host: str, port: int, as_json: bool = False) -> No
                 "set PLIMB_PORT to another.",
                 field="port",
             ) from None
-    app = create_app(Database(path))
+    app = create_app(
+        Database(path),
+        counter=run_counter() if standins and counter is None else counter,
+        instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None,
+    )
     place = f"http://{host}:{port}"
     ready = f"Plimb is ready at {place} (record: {path.name}). Stop with Ctrl-C."
     print(json.dumps({"url": place, "record": str(path)}) if as_json else ready, flush=True)

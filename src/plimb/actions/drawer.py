@@ -1,0 +1,398 @@
+"""What is done with the drawer: look, add, count, move, CSV in and out."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from decimal import Decimal, InvalidOperation
+
+from sqlalchemy.orm import Session
+
+from plimb.actions.views import parsed_engine
+from plimb.core.errors import BadValue, StaleVersion
+from plimb.core.family import Family, Run
+from plimb.core.lengths import Unit, mm, parse_length, show_mm
+from plimb.core.marking import Code
+from plimb.core.piece import Condition, Piece, parse_piece
+from plimb.core.places import DRAWER, GONE, Place, Where
+from plimb.files.table_csv import read_csv, write_csv
+from plimb.store.database import Database
+from plimb.store.engines import list_engines
+from plimb.store.models import PartOrderRow, ShimFamilyRow, ShimRow
+from plimb.store.orders import list_orders
+from plimb.store.shims import (
+    add_shim,
+    core_family,
+    drawer,
+    families,
+    get_family,
+    get_shim,
+    move_shim,
+    moves_of,
+    place_of,
+    shims_at,
+)
+
+COLUMNS = ("family", "marked", "measured_mm", "condition", "count")
+MOST_AT_ONCE = 500
+_TIMES = re.compile(r"(?P<piece>.*?)(?:\s*[x×*]\s*(?P<count>[0-9]{1,3}))?\s*")
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Pocket:
+    """One thickness of a family: what lies in its pocket. `made` says that it can be bought."""
+
+    nominal_nm: int
+    made: bool
+    pieces: tuple[ShimView, ...]
+
+    @property
+    def sound(self) -> int:
+        """How many pieces in the pocket are fit for any valve."""
+        return sum(piece.condition is not Condition.SCRAP for piece in self.pieces)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ShimView:
+    """One piece, and where it is."""
+
+    id: int
+    marked: str | None
+    measured_nm: int | None
+    thickness_nm: int
+    condition: Condition
+    place: Place
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class FamilyView:
+    """A family with its pockets, thinnest first, and how many pieces are elsewhere."""
+
+    id: int
+    version: int
+    name: str
+    family: Family
+    kit_price: str | None
+    kit_each: int
+    supplier: str
+    low_stock: int
+    pockets: tuple[Pocket, ...]
+    in_engines: int
+    on_trays: int
+    on_order: int
+    used_by: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class DrawerView:
+    """The drawer, and what is on order."""
+
+    families: tuple[FamilyView, ...]
+    orders: tuple[PartOrderRow, ...]
+
+
+def read_drawer(session: Session) -> DrawerView:
+    """Return the drawer as it lies."""
+    users: dict[int | None, list[str]] = {}
+    for engine in list_engines(session):
+        core = parsed_engine(engine.revisions[-1].document)[1]
+        for wide in {one.family.diameter_nm for one in core.clearances}:
+            users.setdefault(wide, []).append(engine.label)
+    rows: dict[int, list[ShimRow]] = {}
+    for row in session.query(ShimRow).where(ShimRow.place != Where.GONE.value):
+        rows.setdefault(row.family_id, []).append(row)
+    return DrawerView(
+        families=tuple(
+            _family_view(row, rows.get(row.id, []), users.get(row.diameter_nm, []))
+            for row in families(session)
+        ),
+        orders=tuple(list_orders(session)),
+    )
+
+
+def _family_view(
+    row: ShimFamilyRow, pieces: Sequence[ShimRow], used_by: Sequence[str]
+) -> FamilyView:
+    family = core_family(row)
+    sizes = family.sizes()
+    lying: dict[int, list[ShimView]] = {}
+    for one in sorted(pieces, key=lambda piece: (piece.thickness_nm, piece.id)):
+        if one.place == Where.DRAWER.value:
+            nominal_nm = one.marked_nm if one.marked_nm is not None else one.thickness_nm
+            lying.setdefault(_pocket_of(nominal_nm, sizes), []).append(_shim_view(one))
+    return FamilyView(
+        id=row.id,
+        version=row.version,
+        name=row.name,
+        family=family,
+        kit_price=row.kit_price,
+        kit_each=row.kit_each,
+        supplier=row.supplier,
+        low_stock=row.low_stock,
+        pockets=tuple(
+            Pocket(nominal_nm=nm, made=nm in sizes, pieces=tuple(lying.get(nm, ())))
+            for nm in sorted({*sizes, *lying})
+        ),
+        in_engines=_count(pieces, Where.ENGINE),
+        on_trays=_count(pieces, Where.CARD),
+        on_order=_count(pieces, Where.ORDER),
+        used_by=tuple(used_by),
+    )
+
+
+def _pocket_of(nominal_nm: int, sizes: Sequence[int]) -> int:
+    """Return the pocket a piece lies in: its size if that is made, or the one it measures near."""
+    near = min(sizes, key=lambda size: abs(size - nominal_nm), default=nominal_nm)
+    return near if abs(near - nominal_nm) <= mm("0.0125") else nominal_nm
+
+
+def _count(pieces: Sequence[ShimRow], where: Where) -> int:
+    return sum(piece.place == where.value for piece in pieces)
+
+
+def _shim_view(row: ShimRow) -> ShimView:
+    return ShimView(
+        id=row.id,
+        marked=row.marked,
+        measured_nm=row.measured_nm,
+        thickness_nm=row.thickness_nm,
+        condition=Condition(row.condition),
+        place=place_of(row),
+    )
+
+
+def add_pieces(
+    database: Database,
+    *,
+    family_id: int,
+    text: str,
+    condition: Condition = Condition.SOUND,
+    now: datetime,
+) -> int:
+    """Put pieces into the drawer as typed, `275x3, 2.801, 290 2.897`, and say how many.
+
+    Raises:
+        BadValue: One of them cannot be read; then none is added.
+        Ambiguous: A marking can be read in more than one way.
+        NotFound: There is no such family.
+    """
+    with database.writing() as session:
+        row = get_family(session, family_id)
+        wanted = _typed_pieces(text, core_family(row), condition)
+        for piece, count in wanted:
+            for _one in range(count):
+                add_shim(session, row, piece, DRAWER, "put into the drawer", now)
+    return sum(count for _piece, count in wanted)
+
+
+def _typed_pieces(text: str, family: Family, condition: Condition) -> list[tuple[Piece, int]]:
+    parts = [part.strip() for part in re.split(r"[,;\n](?![0-9])|[;\n]", text) if part.strip()]
+    if not parts:
+        raise BadValue("Type what goes in, like 275x3.", field="text")
+    wanted = []
+    for part in parts:
+        match = _TIMES.fullmatch(part)
+        assert match is not None  # it takes any text
+        count = int(match["count"] or 1)
+        if not 1 <= count <= MOST_AT_ONCE:
+            raise BadValue(f"{part}: between 1 and {MOST_AT_ONCE} pieces at once.", field="text")
+        wanted.append((parse_piece(match["piece"], family, condition=condition), count))
+    if sum(count for _piece, count in wanted) > MOST_AT_ONCE:
+        raise BadValue(f"At most {MOST_AT_ONCE} pieces at once.", field="text")
+    return wanted
+
+
+def move_piece(
+    database: Database, *, shim_id: int, seen: Place, to: Place, why: str, now: datetime
+) -> None:
+    """Move a piece from where it was seen to another place: one recorded event.
+
+    Raises:
+        NotFound: There is no such piece.
+        PieceMoved: It has gone elsewhere since.
+        BadValue: Nothing goes that way.
+    """
+    with database.writing() as session:
+        move_shim(session, get_shim(session, shim_id, seen), to, why, now)
+
+
+def count_pocket(
+    database: Database,
+    *,
+    family_id: int,
+    nominal_nm: int,
+    counted: int,
+    seen: int,
+    now: datetime,
+) -> None:
+    """Set a pocket to what was counted: found ones are added, missing ones are gone.
+
+    Raises:
+        BadValue: The count cannot be.
+        StaleVersion: The pocket holds another number of pieces than the sender saw.
+        NotFound: There is no such family.
+    """
+    if not 0 <= counted <= MOST_AT_ONCE:
+        raise BadValue(f"A pocket holds 0 to {MOST_AT_ONCE} pieces.", field="counted")
+    with database.writing() as session:
+        row = get_family(session, family_id)
+        sizes = core_family(row).sizes()
+        there = [
+            one
+            for one in drawer(session)
+            if one.family_id == row.id
+            and _pocket_of(one.marked_nm or one.thickness_nm, sizes) == nominal_nm
+        ]
+        if len(there) != seen:
+            raise StaleVersion(seen=seen, current=len(there))
+        for one in there[counted:]:
+            move_shim(session, one, GONE, "missing when counted", now)
+        piece = Piece(marked=None, marked_nm=nominal_nm, measured_nm=None)
+        for _new in range(counted - len(there)):
+            add_shim(session, row, piece, DRAWER, "found when counted", now)
+
+
+def save_family(
+    database: Database,
+    *,
+    family_id: int | None,
+    seen: int,
+    name: str,
+    diameter: str,
+    runs: Sequence[tuple[str, str, str]],
+    code: Code,
+    price: str,
+    kit_price: str,
+    kit_each: int,
+    supplier: str,
+    low_stock: int,
+) -> None:
+    """Write a family as it now is, or a new one.
+
+    Raises:
+        BadValue: No name or one that is taken, a diameter that is taken, a run that cannot be.
+        NotFound: There is no such family.
+        StaleVersion: It was changed since.
+    """
+    if not name.strip():
+        raise BadValue("Write what the shop calls this family.", field="name")
+    wide_nm = parse_length(diameter, Unit.MM, field="diameter") if diameter.strip() else None
+    if wide_nm is not None and not mm("3") <= wide_nm <= mm("60"):
+        raise BadValue("A shim is 3 to 60 mm across.", field="diameter")
+    made = Family(
+        diameter_nm=wide_nm,
+        runs=tuple(
+            Run(
+                from_nm=parse_length(low, Unit.MM, field="run"),
+                to_nm=parse_length(high, Unit.MM, field="run"),
+                step_nm=parse_length(step, Unit.MM, field="run"),
+            )
+            for low, high, step in runs
+        ),
+        price=_money(price, "price"),
+        code=code,
+    )
+    if not made.runs:
+        raise BadValue("Write at least one run, from, to and step.", field="run")
+    if not (1 <= kit_each <= 20 and 0 <= low_stock <= 99):
+        raise BadValue("A kit holds 1 to 20 of a size; low stock is 0 to 99.", field="kit_each")
+    with database.writing() as session:
+        row = ShimFamilyRow() if family_id is None else get_family(session, family_id)
+        if family_id is not None and row.version != seen:
+            raise StaleVersion(seen=seen, current=row.version)
+        for other in families(session):
+            if other.id != family_id and other.name == name.strip():
+                raise BadValue(f"There is a family “{name.strip()}” already.", field="name")
+            if other.id != family_id and wide_nm is not None and other.diameter_nm == wide_nm:
+                raise BadValue(
+                    f"{other.name} is {show_mm(wide_nm)} mm across already; families are told "
+                    "apart by that.",
+                    field="diameter",
+                )
+        row.name, row.diameter_nm, row.code = name.strip(), wide_nm, code.value
+        row.runs = [[run.from_nm, run.to_nm, run.step_nm] for run in made.runs]
+        row.price = None if made.price is None else f"{made.price:f}"
+        kit = _money(kit_price, "kit_price")
+        row.kit_price = None if kit is None else f"{kit:f}"
+        row.kit_each, row.supplier, row.low_stock = kit_each, supplier.strip(), low_stock
+        row.version = (row.version or 0) + 1
+        session.add(row)
+
+
+def _money(text: str, field: str) -> Decimal | None:
+    if not text.strip():
+        return None
+    try:
+        money = Decimal(text.strip().replace(",", "."))
+    except InvalidOperation:
+        money = Decimal(-1)
+    if not (money.is_finite() and 0 <= money <= 10_000):
+        raise BadValue(f"{field} “{text.strip()}” is no price; write it like 8.50.", field=field)
+    return money
+
+
+def drawer_csv(session: Session) -> str:
+    """Return the drawer as CSV, like pieces counted together."""
+    names = {row.id: row.name for row in families(session)}
+    counts: dict[tuple[object, ...], int] = {}
+    for row in drawer(session):
+        measured = None if row.measured_nm is None else show_mm(row.measured_nm)
+        marked = row.marked
+        if marked is None and row.marked_nm is not None:
+            marked = f"{row.marked_nm // mm('0.001'):04}"
+        key = (names[row.family_id], marked, measured, row.condition)
+        counts[key] = counts.get(key, 0) + 1
+    return write_csv(COLUMNS, [(*key, count) for key, count in counts.items()])
+
+
+def import_drawer(database: Database, text: str, *, now: datetime) -> int:
+    """Add every piece of a CSV table to the drawer, or none; return how many.
+
+    Raises:
+        BadValue: A row cannot be read; the field names the row.
+    """
+    rows = read_csv(text, ("family", "count"), ("marked", "measured_mm", "condition"))
+    added = 0
+    with database.writing() as session:
+        known = {row.name: row for row in families(session)}
+        for number, cells in enumerate(rows, 2):
+            try:
+                added += _import_row(session, known, cells, now)
+            except BadValue as refusal:
+                place = f"row {number}"
+                raise BadValue(f"{place}: {refusal.sentence}", field=place) from None
+    return added
+
+
+def _import_row(
+    session: Session, known: dict[str, ShimFamilyRow], cells: Mapping[str, str], now: datetime
+) -> int:
+    row = known.get(cells["family"])
+    if row is None:
+        raise BadValue(f"there is no family “{cells['family'][:40]}”.", field="family")
+    if not cells["count"].isdecimal() or not 1 <= int(cells["count"]) <= MOST_AT_ONCE:
+        raise BadValue(f"a count is 1 to {MOST_AT_ONCE}.", field="count")
+    text = f"{cells.get('marked', '')} {cells.get('measured_mm', '')}"
+    condition = cells.get("condition") or "sound"
+    if condition not in {one.value for one in Condition}:
+        raise BadValue("a condition is sound, worn or scrap.", field="condition")
+    piece = parse_piece(text, core_family(row), condition=Condition(condition))
+    for _one in range(int(cells["count"])):
+        add_shim(session, row, piece, DRAWER, "read from a file", now)
+    return int(cells["count"])
+
+
+def piece_history(session: Session, shim_id: int) -> list[str]:
+    """Return every move of a piece in words, the first one first."""
+    return [
+        f"{move.moved_at:%Y-%m-%d %H:%M} {move.left} → {move.reached}: {move.why}"
+        for move in moves_of(session, get_shim(session, shim_id).id)
+    ]
+
+
+def on_tray(session: Session, card_id: int) -> tuple[ShimView, ...]:
+    """Return what lies on a job's tray."""
+    place = Place(where=Where.CARD, card_id=card_id)
+    return tuple(_shim_view(row) for row in shims_at(session, place))

@@ -1,0 +1,134 @@
+"""What is bought: asked for, ordered, received, at the parts counter or from a list."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from datetime import datetime
+
+from sqlalchemy.orm import Session
+
+from plimb.actions.planning import read_plan
+from plimb.core.errors import NotReady
+from plimb.core.piece import Piece
+from plimb.core.places import DRAWER, Place, Where
+from plimb.core.plan import OrderLine
+from plimb.standins.counter_client import Answered, Wanted, ask_prices, place_order
+from plimb.store.database import Database
+from plimb.store.models import CardRow, PartOrderLineRow, PartOrderRow, ShimFamilyRow
+from plimb.store.orders import get_order_line, order_by_key
+from plimb.store.shims import add_shim, families, move_shim, shims_at
+
+
+def still_to_buy(database: Database, card_id: int) -> tuple[OrderLine, ...]:
+    """Return what a card's plan buys and has not ordered yet."""
+    with database.reading() as session:
+        view = read_plan(session, card_id)
+    lines = []
+    for line in view.plan.order:
+        left = line.count - view.ordered.get((line.diameter_nm, line.thickness_nm), 0)
+        if left > 0:
+            lines.append(
+                OrderLine(
+                    thickness_nm=line.thickness_nm,
+                    diameter_nm=line.diameter_nm,
+                    count=left,
+                    price=line.price,
+                )
+            )
+    return tuple(lines)
+
+
+def ask_counter(database: Database, address: str | None, card_id: int) -> tuple[Answered, ...]:
+    """Return what the parts counter says of all that is still to buy.
+
+    Raises:
+        CounterAway: It does not answer.
+        NotReady: There is nothing to buy.
+    """
+    return ask_prices(address, _wanted(still_to_buy(database, card_id)))
+
+
+def _wanted(lines: Sequence[OrderLine]) -> list[Wanted]:
+    if not lines:
+        raise NotReady("There is nothing left to buy for this card.", field="order")
+    return [
+        Wanted(diameter_nm=n.diameter_nm or 0, thickness_nm=n.thickness_nm, count=n.count)
+        for n in lines
+    ]
+
+
+def order_parts(
+    database: Database, address: str | None, *, card_id: int, key: str, now: datetime
+) -> None:
+    """Order all that is still to buy for a card; with the same key it is ordered once.
+
+    The pieces are then on order; a line that the counter refused is kept with its reason.
+
+    Raises:
+        CounterAway: The counter does not answer; nothing was written.
+        NotReady: There is nothing to buy.
+    """
+    with database.reading() as session:
+        if order_by_key(session, key) is not None:
+            return
+    number, answered = place_order(address, key, _wanted(still_to_buy(database, card_id)))
+    with database.writing() as session:
+        if order_by_key(session, key) is not None:
+            return
+        order = PartOrderRow(card_id=card_id, number=number, key=key, ordered_at=now)
+        known = {row.diameter_nm or 0: row for row in families(session)}
+        order.lines = [
+            PartOrderLineRow(
+                family=known[line.diameter_nm],
+                thickness_nm=line.thickness_nm,
+                count=line.count,
+                price=line.price,
+                days=line.days,
+                state=line.state,
+                says=line.says,
+            )
+            for line in answered
+        ]
+        session.add(order)
+        session.flush()
+        for row in order.lines:
+            if row.state != "refused":
+                _add_pieces(session, row, row.family, now)
+
+
+def _add_pieces(
+    session: Session, line: PartOrderLineRow, family: ShimFamilyRow, now: datetime
+) -> None:
+    piece = Piece(marked=None, marked_nm=line.thickness_nm, measured_nm=None)
+    for _one in range(line.count):
+        at = Place(where=Where.ORDER, order_line_id=line.id)
+        add_shim(session, family, piece, at, f"ordered, line {line.id}", now)
+
+
+def receive(database: Database, *, line_id: int, now: datetime) -> None:
+    """Take in what came: onto the tray of the card that ordered it, else into the drawer.
+
+    Received twice, it is received once.
+
+    Raises:
+        NotFound: There is no such line.
+        NotReady: The counter refused it, so nothing comes.
+    """
+    with database.writing() as session:
+        line = get_order_line(session, line_id)
+        if line.state == "received":
+            return
+        if line.state == "refused":
+            raise NotReady("The counter refused this line; nothing comes.", field="line")
+        order = session.get(PartOrderRow, line.order_id)
+        to = DRAWER
+        if order is not None and order.card_id is not None and not _is_signed(session, order):
+            to = Place(where=Where.CARD, card_id=order.card_id)
+        for row in shims_at(session, Place(where=Where.ORDER, order_line_id=line.id)):
+            move_shim(session, row, to, f"received, order {order.number if order else ''}", now)
+        line.state = "received"
+
+
+def _is_signed(session: Session, order: PartOrderRow) -> bool:
+    card = session.get(CardRow, order.card_id)
+    return card is None or card.signed_at is not None

@@ -1,0 +1,121 @@
+"""Ask a parts counter for prices and place orders with it, over its open JSON interface."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any
+from urllib.error import HTTPError, URLError
+from urllib.request import Request, urlopen
+
+from plimb.core.errors import CounterAway
+
+PATIENCE_S = 4.0
+STATES = ("ready", "back-ordered", "refused")
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Wanted:
+    """One size to ask for or to order. A family without a diameter asks with 0."""
+
+    diameter_nm: int
+    thickness_nm: int
+    count: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Answered:
+    """What the counter said of one size."""
+
+    thickness_nm: int
+    diameter_nm: int
+    count: int
+    state: str
+    price: str | None
+    days: int
+    says: str
+
+
+def ask_prices(address: str | None, wanted: Sequence[Wanted]) -> tuple[Answered, ...]:
+    """Return what the counter has and asks for; nothing is ordered.
+
+    Raises:
+        CounterAway: It does not answer, or says what cannot be understood.
+    """
+    return _answered(_send(address, "/quotes", {"lines": _lines(wanted)}), wanted)
+
+
+def place_order(
+    address: str | None, key: str, wanted: Sequence[Wanted]
+) -> tuple[str, tuple[Answered, ...]]:
+    """Order, and return the counter's number for the order and what it said of each size.
+
+    Raises:
+        CounterAway: It does not answer; sent again with the same key it is ordered once.
+    """
+    body = _send(address, "/orders", {"key": key, "lines": _lines(wanted)})
+    return str(body.get("number", "")), _answered(body, wanted)
+
+
+def _lines(wanted: Sequence[Wanted]) -> list[dict[str, int]]:
+    return [
+        {"diameter_nm": w.diameter_nm, "thickness_nm": w.thickness_nm, "count": w.count}
+        for w in wanted
+    ]
+
+
+def _send(address: str | None, path: str, body: dict[str, Any]) -> dict[str, Any]:
+    if address is None:
+        raise CounterAway(
+            "No parts counter is connected. Take the list along as CSV instead.", field="counter"
+        )
+    sent = Request(
+        address + path,
+        data=json.dumps(body).encode(),
+        headers={"Content-Type": "application/json"},
+        method="POST",
+    )
+    try:
+        with urlopen(sent, timeout=PATIENCE_S) as answer:
+            read: Any = json.loads(answer.read(1_000_000))
+    except HTTPError as error:
+        error.close()
+        raise CounterAway(
+            f"The parts counter refused the order ({error.code}). Take the list along as CSV "
+            "instead.",
+            field="counter",
+        ) from None
+    except (URLError, OSError, ValueError):
+        raise CounterAway(
+            "The parts counter does not answer. Nothing was ordered twice: try again, or take the "
+            "list along as CSV.",
+            field="counter",
+        ) from None
+    return read if isinstance(read, dict) else {}
+
+
+def _answered(body: dict[str, Any], wanted: Sequence[Wanted]) -> tuple[Answered, ...]:
+    try:
+        lines = [
+            Answered(
+                thickness_nm=int(line["thickness_nm"]),
+                diameter_nm=int(line["diameter_nm"]),
+                count=int(line["count"]),
+                state=str(line["state"]),
+                price=None if line["price"] is None else str(line["price"]),
+                days=int(line["days"]),
+                says=str(line["says"])[:200],
+            )
+            for line in body["lines"]
+        ]
+    except (KeyError, TypeError, ValueError):
+        lines = []
+    asked = [(w.diameter_nm, w.thickness_nm, w.count) for w in wanted]
+    told = [(a.diameter_nm, a.thickness_nm, a.count) for a in lines]
+    if told != asked or any(line.state not in STATES for line in lines):
+        raise CounterAway(
+            "The parts counter's answer cannot be understood. Take the list along as CSV instead.",
+            field="counter",
+        )
+    return tuple(lines)
