@@ -10,6 +10,7 @@
   import { route } from "./kit/route.svelte";
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./places/bench/shop.svelte";
+  import Drawer from "./places/drawer/Page.svelte";
   import Editor from "./places/engines/Editor.svelte";
   import Engines from "./places/engines/Page.svelte";
   import Shop from "./places/shop/Page.svelte";
@@ -28,6 +29,7 @@
     if (first === "engines" && second === "") return { name: "engines" as const };
     if (first === "engines" && (second === "new" || /^\d+$/.test(second)))
       return { name: "engine" as const, id: second === "new" ? null : Number(second) };
+    if (first === "drawer") return { name: "drawer" as const };
     if (first === "shop") return { name: "shop" as const };
     return { name: "nowhere" as const };
   });
@@ -98,7 +100,7 @@
     {/if}
     {#if place.name !== "card"}
       <nav class="border-line flex border-l pl-1" aria-label="Places">
-        {#each [{ href: "/", says: "Bench" }, { href: "/engines", says: "Engines" }, { href: "/shop", says: "Shop" }] as one (one.href)}
+        {#each [{ href: "/", says: "Bench" }, { href: "/engines", says: "Engines" }, { href: "/drawer", says: "Drawer" }, { href: "/shop", says: "Shop" }] as one (one.href)}
           <a
             href={one.href}
             class="flex min-h-11 items-center px-2.5 font-[560] {route.path === one.href
@@ -158,6 +160,8 @@
     <Engines />
   {:else if place.name === "engine"}
     {#key place.id}<Editor id={place.id} />{/key}
+  {:else if place.name === "drawer"}
+    <Drawer />
   {:else if place.name === "shop"}
     <Shop />
   {:else}

@@ -2,7 +2,7 @@
 import createClient from "openapi-fetch";
 import type { components, paths } from "./schema";
 
-type Schemas = components["schemas"];
+export type Schemas = components["schemas"];
 export type Card = Schemas["CardOut"];
 export type Valve = Schemas["ValveOut"];
 export type Shop = Schemas["ShopOut"];
@@ -23,7 +23,18 @@ export type BladeSet = Schemas["BladeSetOut"];
 export type Draft = Schemas["DraftOut"];
 export type EngineDetail = Schemas["EngineOut"];
 export type Unit = Schemas["Unit"];
-export type School = Pick<Schemas["SchoolIn"], "aim" | "rounding" | "act">;
+export type School = Pick<Schemas["SchoolIn"], "aim" | "rounding" | "act" | "trust" | "reuse">;
+export type Plan = Schemas["PlanOut"];
+export type PlanMove = Schemas["MoveOut"];
+export type Rung = Schemas["RungOut"];
+export type Variant = Schemas["VariantOut"];
+export type Quote = Schemas["QuoteOut"];
+export type Drawer = Schemas["DrawerOut"];
+export type Family = Schemas["FamilyOut"];
+export type Pocket = Schemas["DrawerPocketOut"];
+export type Shim = Schemas["ShimOut"];
+export type Order = Schemas["OrderOut"];
+export type Condition = Schemas["Condition"];
 
 /** A refusal as the server words it: a stable code, a sentence, the field at fault. */
 export class Refusal extends Error {
@@ -31,6 +42,8 @@ export class Refusal extends Error {
     readonly code: string,
     readonly sentence: string,
     readonly field: string | null,
+    /** What could be typed instead. */
+    readonly offers: readonly string[] = [],
   ) {
     super(sentence);
   }
@@ -57,7 +70,7 @@ export async function answer<T>(
   if (settled.data !== undefined) return settled.data;
   const said = settled.error as Partial<Schemas["RefusalOut"]> | undefined;
   if (!said?.sentence) throw AWAY;
-  throw new Refusal(said.code ?? "refused", said.sentence, said.field ?? null);
+  throw new Refusal(said.code ?? "refused", said.sentence, said.field ?? null, said.offers ?? []);
 }
 
 /** Return a name for one act, so that an act sent twice is done once. */

@@ -1123,6 +1123,23 @@ export interface components {
             orders: components["schemas"]["OrderOut"][];
         };
         /**
+         * DrawerPocketOut
+         * @description One thickness of a family and what lies in its pocket.
+         */
+        DrawerPocketOut: {
+            /** Low */
+            low: boolean;
+            /** Made */
+            made: boolean;
+            nominal: components["schemas"]["LengthOut"];
+            /** Pieces */
+            pieces: components["schemas"]["ShimOut"][];
+            /** Sound */
+            sound: number;
+            /** Usual */
+            usual: boolean;
+        };
+        /**
          * DrawingOut
          * @description The head from above; `crank` lies across or along the machine.
          */
@@ -1253,7 +1270,7 @@ export interface components {
             /** Pieces */
             pieces: number;
             /** Pockets */
-            pockets: components["schemas"]["PocketOut"][];
+            pockets: components["schemas"]["DrawerPocketOut"][];
             /** Price */
             price: string | null;
             /** Runs */

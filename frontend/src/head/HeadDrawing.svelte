@@ -4,12 +4,14 @@
   import type { Drawing, Valve } from "../api/client";
   import { type Arranged, type Turn, arrange, bestTurn } from "./arrange";
   import Head from "./Head.svelte";
+  import Travels from "./Travels.svelte";
 
   let {
     drawing,
     valves,
     inHand,
     lit = null,
+    travels = [],
     plate,
     onpick,
     arranged = $bindable(null),
@@ -19,6 +21,8 @@
     inHand: string | null;
     /** The valves that can be measured as the crank stands; null where that is not the matter. */
     lit?: ReadonlySet<string> | null;
+    /** Pieces that travel: from another valve, or from outside. */
+    travels?: readonly { valve: string; from_valve: string | null; source: string }[];
     plate: Snippet<[Valve, { width: number; height: number }]>;
     onpick: (valve: string) => void;
     arranged?: Arranged | null;
@@ -83,6 +87,7 @@
             />
           {/each}
           <Head arranged={laid} {valves} {inHand} {lit} />
+          {#if travels.length}<Travels arranged={laid} {travels} {inHand} />{/if}
         </svg>
         <div
           class="text-soft pointer-events-none absolute flex items-center gap-1.5 text-[13px] {fronts[

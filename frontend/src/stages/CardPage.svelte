@@ -8,6 +8,8 @@
   import { route } from "../kit/route.svelte";
   import { CardState } from "./card.svelte";
   import Choose from "./choose/Page.svelte";
+  import PlanStrip from "./choose/PlanStrip.svelte";
+  import { PlanState } from "./choose/plan.svelte";
   import Feel from "./feel/Page.svelte";
   import PlateLines from "./PlateLines.svelte";
   import Prove from "./prove/Page.svelte";
@@ -22,7 +24,14 @@
   let { id, stage, shop }: { id: number; stage: Stage | null; shop: string } = $props();
 
   const card = new CardState(untrack(() => id));
+  const planned = new PlanState(card);
   let drawing = $state<HeadDrawing>();
+
+  /** In Choose the plan follows the card: whatever is written down, it is made anew. */
+  $effect(() => {
+    if (card.stage === "choose" && card.card && planned.plan?.version !== card.card.version)
+      untrack(() => void planned.load());
+  });
 
   void card.load().then(() => {
     if (!card.card) return;
@@ -131,12 +140,16 @@
             inHand={card.stage === "turn" ? null : card.inHand}
             lit={card.stage === "turn" ? card.lit : null}
             onpick={(valve) => card.pick(valve)}
+            travels={card.stage === "choose"
+              ? [...planned.moves.values()].filter((move) => move.changes)
+              : []}
           >
             {#snippet plate(valve, size)}
               <PlateLines
                 {valve}
                 {size}
                 stage={card.stage}
+                planned={card.stage === "choose" ? (planned.moves.get(valve.valve) ?? null) : null}
                 draft={card.draftOf(valve.valve)}
                 waits={card.outbox.of(card.stage, valve.valve)?.text ?? null}
                 turn={card.stage === "turn"
@@ -150,6 +163,7 @@
             {/snippet}
           </HeadDrawing>
         </div>
+        {#if card.stage === "choose"}<PlanStrip state={planned} />{/if}
         {#if card.stage === "turn"}
           <div class="border-line h-[46%] min-h-40 border-t max-md:h-[45%]">
             <Cycle
@@ -171,7 +185,7 @@
         {#if card.stage === "turn"}<Turn job={card} />
         {:else if card.stage === "feel"}<Feel job={card} />
         {:else if card.stage === "read"}<Read job={card} />
-        {:else if card.stage === "choose"}<Choose job={card} />
+        {:else if card.stage === "choose"}<Choose job={card} state={planned} />
         {:else}<Prove job={card} />{/if}
       </aside>
     </div>

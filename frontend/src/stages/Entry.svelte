@@ -32,7 +32,10 @@
     { face: "+", types: "+", says: "and a second blade" },
     { face: "none", types: "x", says: "none: nothing goes" },
   ];
-  const pieceKeys = [{ face: "and", types: " ", says: "marking and measured" }];
+  const pieceKeys = [
+    { face: "and", types: " ", says: "marking and measured" },
+    { face: "worn", types: "?", says: "a figure that is worn off" },
+  ];
 
   /** The field keeps the focus as the valve in hand changes. */
   $effect(() => {
@@ -47,9 +50,27 @@
     untrack(() => job.understand());
   });
 
+  /** When each of the last characters came, to tell a measuring instrument from fingers. */
+  let came: number[] = [];
+  const BURST_MS = 25;
+
+  /** An instrument types all at once: what it typed is set off from what was there before. */
+  function setOffBurst(): void {
+    let start = came.length - 1;
+    while (start > 0 && (came[start] ?? 0) - (came[start - 1] ?? 0) < BURST_MS) start--;
+    const burst = job.draft.slice(job.draft.length - (came.length - start));
+    const before = job.draft.slice(0, job.draft.length - burst.length);
+    if (job.stage === "read" && /^\d+[.,]\d{2,}$/.test(burst) && /\d$/.test(before))
+      job.draft = `${before} ${burst}`;
+    came = [];
+  }
+
   function press(event: KeyboardEvent): void {
+    if (event.key.length === 1) came.push(event.timeStamp);
+    else if (event.key !== "Enter" && event.key !== "Shift") came = [];
     if (event.key === "Enter") {
       event.preventDefault();
+      setOffBurst();
       void job.write();
     } else if (event.key === "y" && !job.draft && job.questions.some((one) => one.suggestion)) {
       event.preventDefault();

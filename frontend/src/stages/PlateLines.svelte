@@ -1,6 +1,7 @@
 <script lang="ts">
   /** A valve's plate: each stage adds its line, as pencil lines add up on a sheet. */
-  import type { Lane, Stage, Valve } from "../api/client";
+  import type { Lane, PlanMove, Stage, Valve } from "../api/client";
+  import { sourceWords } from "./choose/plan.svelte";
   import LobeDial from "./turn/LobeDial.svelte";
   import GapMark from "../kit/GapMark.svelte";
   import { preferences } from "../kit/preferences.svelte";
@@ -13,6 +14,7 @@
     draft,
     waits = null,
     turn = null,
+    planned = null,
   }: {
     valve: Valve;
     size: { width: number; height: number };
@@ -21,6 +23,8 @@
     /** Written here and not taken by the server yet. */
     waits?: string | null;
     turn?: { crank: number; lanes: Lane[]; rests: boolean } | null;
+    /** What the plan gives this valve, while choosing. */
+    planned?: PlanMove | null;
   } = $props();
 
   /** How far the lobe has turned past its follower, in cam degrees. */
@@ -36,6 +40,8 @@
     by: Stage;
     /** This stage's own figure. */
     large?: boolean;
+    /** Proposed, not decided yet. */
+    open?: boolean;
   }
 
   const lines = $derived.by((): Line[] => {
@@ -43,10 +49,21 @@
     const read = (gap: { mm: string; thou: string }) => preferences.read(gap);
     if (valve.found) all.push({ name: "found", value: read(valve.found.gap), by: "feel" });
     if (valve.piece) all.push({ name: "out", value: valve.piece.thickness.mm, by: "read" });
-    if (valve.chosen && valve.piece)
+    if (planned?.thickness && valve.piece) {
+      const taken =
+        valve.chosen?.nm === planned.thickness.nm && valve.chosen_from === planned.source;
+      all.push({
+        name: sourceWords(planned),
+        value: planned.thickness.mm,
+        by: "choose",
+        open: planned.changes && !taken,
+      });
+      if (planned.gap && planned.changes && !planned.provisional)
+        all.push({ name: "expect", value: read(planned.gap), by: "prove" });
+    } else if (valve.chosen && valve.piece)
       all.push({ name: valve.touched ? "in" : "keep", value: valve.chosen.mm, by: "choose" });
     // what to expect stays hidden while proving, so that nobody reads what they expect
-    if (valve.predicted && valve.touched && (stage !== "prove" || valve.proof))
+    if (!planned && valve.predicted && valve.touched && (stage !== "prove" || valve.proof))
       all.push({ name: "expect", value: read(valve.predicted), by: "choose" });
     if (valve.proof) all.push({ name: "proved", value: read(valve.proof.gap), by: "prove" });
     const own = all.find((line) => line.by === stage);
@@ -74,7 +91,7 @@
 
 {#snippet mark()}
   <span class="flex items-center gap-1 {verdict ? VERDICT_COLOURS[verdict] : 'text-rule'}">
-    {#if stage === "feel" && valve.questions.length}
+    {#if (stage === "feel" && valve.questions.length) || (stage === "read" && valve.piece?.disagrees && !valve.piece.answered)}
       <b class="text-now text-[15px] leading-4" title="Something is asked about this reading">?</b>
     {/if}
     <GapMark {verdict} size={16} />
@@ -115,7 +132,7 @@
         {#if narrow}{@render mark()}{/if}
         {#if wide}<span class="text-soft min-w-0 truncate text-[12.5px]">{line.name}</span>{/if}
         <span
-          class="figures whitespace-nowrap {!line.large
+          class="figures whitespace-nowrap {line.open ? 'text-now' : ''} {!line.large
             ? 'text-[15px]'
             : tall
               ? line.value.length > 6

@@ -2,6 +2,7 @@
 import {
   type Asked,
   type Card,
+  type Condition,
   type Drawing,
   type Part,
   Refusal,
@@ -33,7 +34,7 @@ interface Sent {
   response: Response;
 }
 
-type Send = (version: number, key: string) => Promise<Sent>;
+export type Send = (version: number, key: string) => Promise<Sent>;
 
 const RETRY_MS = 2000;
 const PAUSE_MS = 70;
@@ -54,10 +55,12 @@ export class CardState {
   crank = $state(0);
   /** Whether an emptied field strikes the written line out: after Backspace brought it back. */
   striking = $state(false);
+  /** What the piece being typed is fit for. */
+  condition = $state<Condition>("sound");
   /** Whether what is typed is one more reading of the same gap. */
   repeating = $state(false);
   readonly outbox: Outbox;
-  private readonly path: { params: { path: { card_id: number } } };
+  readonly path: { params: { path: { card_id: number } } };
 
   constructor(readonly id: number) {
     this.outbox = new Outbox(id);
@@ -156,7 +159,7 @@ export class CardState {
   }
 
   /** Take the next waiting valve after this one in hand, round the order; else stay. */
-  private goOn(from: string): void {
+  goOn(from: string): void {
     const waiting = this.waitingHere();
     const order = this.asked.map((valve) => valve.valve);
     const at = order.indexOf(from);
@@ -183,6 +186,7 @@ export class CardState {
       text,
       unit: preferences.unit,
       repeats: this.repeating,
+      condition: stage === "read" ? this.condition : undefined,
     };
     this.hush();
     this.outbox.add(entry);
@@ -191,8 +195,13 @@ export class CardState {
     this.outbox.draft(stage, valve, "");
     this.striking = false;
     this.repeating = false;
+    this.condition = "sound";
+    const now = this.valves.get(valve);
     const asks =
-      outcome === "saved" && stage === "feel" && this.valves.get(valve)?.questions.length;
+      outcome === "saved" &&
+      (stage === "feel"
+        ? now?.questions.length
+        : stage === "read" && now?.piece?.disagrees && !now.piece.answered);
     if (!asks && this.stage === stage && this.inHand === valve) this.goOn(valve);
     return true;
   }
@@ -203,7 +212,7 @@ export class CardState {
       entry.stage === "read"
         ? api.POST("/api/cards/{card_id}/pieces", {
             ...this.path,
-            body: { version, key, valve, text },
+            body: { version, key, valve, text, condition: entry.condition ?? "sound" },
           })
         : api.POST("/api/cards/{card_id}/gaps", {
             ...this.path,
@@ -299,18 +308,25 @@ export class CardState {
     await this.write();
   }
 
-  choose(valve: string, thickness_nm: number | null): Promise<boolean> {
-    return this.act(valve, (version, key) =>
-      api.POST("/api/cards/{card_id}/choices", {
+  /** Answer which thickness counts where marking and micrometer disagree; then the next valve. */
+  async trust(valve: string, trust: "measured" | "marked"): Promise<void> {
+    const done = await this.act(valve, (version, key) =>
+      api.PUT("/api/cards/{card_id}/trust", {
         ...this.path,
-        body: { version, key, valve, thickness_nm },
+        body: { version, key, valve, trust },
       }),
     );
+    if (done && this.inHand === valve) this.goOn(valve);
   }
 
-  /** Choose and take the next valve that waits for a choice. */
-  async chooseAndGoOn(valve: string, thickness_nm: number): Promise<void> {
-    if (await this.choose(valve, thickness_nm)) this.goOn(valve);
+  /** Note the instrument and where its zero stands. */
+  zero(instrument_id: number | null, zero: string): Promise<boolean> {
+    return this.act("", (version, key) =>
+      api.PUT("/api/cards/{card_id}/instrument", {
+        ...this.path,
+        body: { version, key, instrument_id, zero },
+      }),
+    );
   }
 
   lean(school: School): Promise<boolean> {
@@ -362,7 +378,8 @@ export class CardState {
     );
   }
 
-  private async act(valve: string, send: Send): Promise<boolean> {
+  /** Carry out one act on the card; whether it was done. */
+  async act(valve: string, send: Send): Promise<boolean> {
     return (await this.change(valve, "", send, newKey(), () => this.act(valve, send))) === null;
   }
 

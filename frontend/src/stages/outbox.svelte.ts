@@ -3,7 +3,7 @@
  * it is sent, so a reload, a stopped server or a lost network loses nothing; each entry keeps
  * the key it was first sent with, so nothing is done twice.
  */
-import type { Stage, Unit } from "../api/client";
+import type { Condition, Stage, Unit } from "../api/client";
 
 export interface Waiting {
   key: string;
@@ -12,6 +12,7 @@ export interface Waiting {
   text: string;
   unit: Unit;
   repeats: boolean;
+  condition?: Condition | undefined;
 }
 
 function read<T>(name: string, empty: T): T {

@@ -21,3 +21,13 @@ export const ACTS = [
   { value: "near", label: "near the tight edge too" },
   { value: "all", label: "all under a cam that is out" },
 ] as const;
+/** Which thickness a sum is made with, where nobody answered for a piece. */
+export const TRUSTS = [
+  { value: "measured", label: "micrometer" },
+  { value: "marked", label: "marking" },
+] as const;
+/** Whether pieces out of the engine and the drawer may be used. */
+export const REUSES = [
+  { value: "yes", label: "out of the engine and the drawer" },
+  { value: "no", label: "only new ones" },
+] as const;

@@ -21,7 +21,9 @@ export function progress(card: Card, stage: Stage): { asked: number; done: numbe
   if (stage === "ready" && todo)
     return { asked: card.safety.length, done: card.safety.length - todo.waiting.length };
   if (!todo?.applies || stage === "sign" || stage === "turn") return { asked: 0, done: 0 };
-  const opened = card.valves.filter((valve) => valve.need === "open").length;
+  const opened = card.valves.filter(
+    (valve) => valve.need === "open" || (stage === "read" && todo.waiting.includes(valve.valve)),
+  ).length;
   const touched = card.valves.filter((valve) => valve.touched).length;
   const asked = stage === "feel" ? card.valves.length : stage === "prove" ? touched : opened;
   return { asked, done: asked - todo.waiting.length };

@@ -37,15 +37,21 @@ from plimb.store.shims import (
 
 COLUMNS = ("family", "marked", "measured_mm", "condition", "count")
 MOST_AT_ONCE = 500
+ABOUT_NM = mm("0.05")
 _TIMES = re.compile(r"(?P<piece>.*?)(?:\s*[x×*]\s*(?P<count>[0-9]{1,3}))?\s*")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Pocket:
-    """One thickness of a family: what lies in its pocket. `made` says that it can be bought."""
+    """One thickness of a family: what lies in its pocket.
+
+    `made` says that it can be bought, `usual` that it lies among the thicknesses the shop has
+    in its engines and drawer.
+    """
 
     nominal_nm: int
     made: bool
+    usual: bool
     pieces: tuple[ShimView, ...]
 
     @property
@@ -117,6 +123,8 @@ def _family_view(
 ) -> FamilyView:
     family = core_family(row)
     sizes = family.sizes()
+    known = [one.thickness_nm for one in pieces]
+    thin_nm, thick_nm = (min(known), max(known)) if known else (0, 0)
     lying: dict[int, list[ShimView]] = {}
     for one in sorted(pieces, key=lambda piece: (piece.thickness_nm, piece.id)):
         if one.place == Where.DRAWER.value:
@@ -132,7 +140,12 @@ def _family_view(
         supplier=row.supplier,
         low_stock=row.low_stock,
         pockets=tuple(
-            Pocket(nominal_nm=nm, made=nm in sizes, pieces=tuple(lying.get(nm, ())))
+            Pocket(
+                nominal_nm=nm,
+                made=nm in sizes,
+                usual=thin_nm - ABOUT_NM <= nm <= thick_nm + ABOUT_NM,
+                pieces=tuple(lying.get(nm, ())),
+            )
             for nm in sorted({*sizes, *lying})
         ),
         in_engines=_count(pieces, Where.ENGINE),

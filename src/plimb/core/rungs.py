@@ -11,7 +11,8 @@ from plimb.core.shim import Aim, window
 AROUND = 2
 """How many sizes from the counter are shown either side of the ideal."""
 
-MOST_AT_HAND = 8
+MOST_AT_HAND = 5
+"""How many pieces out of the engine and the drawer are shown, the nearest ones."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -245,6 +245,14 @@ def _state(
     )
 
 
+def _to_read(state: ValveState) -> bool:
+    """Return whether a valve's shim is to be read, or marking and micrometer to be told apart."""
+    piece = state.sheet.piece
+    if piece is None:
+        return state.need is Need.OPEN
+    return piece.disagrees and not piece.answered
+
+
 def _todo(order: tuple[str, ...], valves: Mapping[str, ValveState]) -> tuple[Todo, ...]:
     """Return each stage's list; a check with everything in spec goes from Feel to Sign."""
     opened = [valve for valve in order if valves[valve].need is Need.OPEN]
@@ -259,7 +267,7 @@ def _todo(order: tuple[str, ...], valves: Mapping[str, ValveState]) -> tuple[Tod
             list(order),
             [v for v in order if valves[v].need in (Need.MEASURE, Need.FINER)],
         ),
-        todo(Stage.READ, opened, [v for v in opened if valves[v].sheet.piece is None]),
+        todo(Stage.READ, opened, [v for v in order if _to_read(valves[v])]),
         todo(Stage.CHOOSE, opened, [v for v in opened if valves[v].sheet.chosen_nm is None]),
         todo(
             Stage.PROVE,

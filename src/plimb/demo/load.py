@@ -50,8 +50,8 @@ FAMILIES: Mapping[str, tuple[str, str, int]] = {
 """Price, price of a kit, and the least to have of each size, by family."""
 
 DRAWER = {
-    "8.90 mm": "230, 235 2.348, 2375x2, 2425, 245x2, 2475 2.474, 2475, 250x3, 2525, 255x2, 2575, "
-    "260x2, 265, 2675 2.673, 270x2",
+    "8.90 mm": "230, 235 2.348, 2475 2.474, 2475, 250x3, 2525, 255x2, 2575, 260x2, 265, "
+    "2675 2.673, 270x2",
     "7.48 mm": "170x2, 175, 180, 185x3, 190x2, 200",
 }
 INSTRUMENTS = (("Bench micrometer", "0.004"), ("Calliper", "0.02"))

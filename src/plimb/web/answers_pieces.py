@@ -16,6 +16,7 @@ from plimb.web.schemas_pieces import (
     BuyOut,
     CannotOut,
     DrawerOut,
+    DrawerPocketOut,
     FamilyOut,
     FamilyRunOut,
     HelpOut,
@@ -24,7 +25,6 @@ from plimb.web.schemas_pieces import (
     OrderOut,
     PlaceOut,
     PlanOut,
-    PocketOut,
     QuoteOut,
     RungOut,
     ShimOut,
@@ -184,11 +184,12 @@ def _family_out(view: FamilyView) -> FamilyOut:
         supplier=view.supplier,
         low_stock=view.low_stock,
         pockets=[
-            PocketOut(
+            DrawerPocketOut(
                 nominal=LengthOut.of(pocket.nominal_nm),
                 made=pocket.made,
+                usual=pocket.usual,
                 sound=pocket.sound,
-                low=pocket.made and pocket.sound < view.low_stock,
+                low=pocket.made and pocket.usual and pocket.sound < view.low_stock,
                 pieces=[shim_out(piece) for piece in pocket.pieces],
             )
             for pocket in view.pockets

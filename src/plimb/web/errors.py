@@ -61,7 +61,8 @@ def refusal(
 
 def _json_only() -> None:
     sends = request.method in ("POST", "PUT", "PATCH")
-    if sends and request.routing_exception is None and not request.is_json:
+    empty = not request.content_length and "Transfer-Encoding" not in request.headers
+    if sends and not empty and request.routing_exception is None and not request.is_json:
         raise UnsupportedMediaType
 
 

@@ -148,11 +148,12 @@ class ShimOut(Answer):
     place: PlaceOut
 
 
-class PocketOut(Answer):
+class DrawerPocketOut(Answer):
     """One thickness of a family and what lies in its pocket."""
 
     nominal: LengthOut
     made: bool
+    usual: bool
     sound: int
     low: bool
     pieces: list[ShimOut]
@@ -180,7 +181,7 @@ class FamilyOut(Answer):
     kit_each: int
     supplier: str
     low_stock: int
-    pockets: list[PocketOut]
+    pockets: list[DrawerPocketOut]
     pieces: int
     in_engines: int
     on_trays: int

@@ -58,6 +58,8 @@ def run_server(
                 "set PLIMB_PORT to another.",
                 field="port",
             ) from None
+    import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
+
     app = create_app(
         Database(path),
         counter=run_counter() if standins and counter is None else counter,

@@ -1,97 +1,141 @@
 <script lang="ts">
   /**
-   * The thickness ladder: a scale of thickness with the window shaded and the aim marked;
-   * each size that can be had is a rung with the gap it gives.
+   * The thickness ladder: a scale of thickness with the window shaded and the aim marked; every
+   * piece that can be had is a rung, led from where it stands on the scale, with the gap it gives.
    */
-  import type { Fitted, Valve } from "../../api/client";
+  import type { PlanMove, Rung, Valve } from "../../api/client";
   import { preferences } from "../../kit/preferences.svelte";
+  import { rungKey } from "./rungs";
 
   let {
     valve,
-    chosen,
-    onchoose,
+    move,
+    looked,
+    onlook,
     fixed = false,
   }: {
     valve: Valve;
-    chosen: number | null;
-    onchoose: (rung: Fitted) => void;
+    move: PlanMove;
+    looked: Rung | null;
+    onlook: (rung: Rung) => void;
     fixed?: boolean;
   } = $props();
 
-  const worked = $derived(valve.worked);
-  const rungs = $derived([...(worked?.rungs ?? [])].reverse());
-  const ROW = 44;
-  const top = $derived(rungs[0]?.thickness.nm ?? 0);
-  const bottom = $derived(rungs.at(-1)?.thickness.nm ?? 0);
+  const ROW = 40;
+  const SCALE = 46;
+  const WIDE = 78;
+  const rungs = $derived([...move.rungs].reverse());
   const height = $derived(rungs.length * ROW);
-  /** Thick above, thin below, to scale between the middle of the first and last rung. */
+  const worked = $derived(valve.worked);
+  const top = $derived(
+    Math.max(rungs[0]?.thickness.nm ?? 0, worked?.thick?.nm ?? 0, worked?.ideal.nm ?? 0),
+  );
+  const bottom = $derived(
+    Math.min(
+      rungs.at(-1)?.thickness.nm ?? 0,
+      worked?.thin?.nm ?? Infinity,
+      worked?.ideal.nm ?? Infinity,
+    ),
+  );
+  /** Thick above, thin below, true to scale. */
   const y = (nm: number): number =>
-    top === bottom ? ROW / 2 : ROW / 2 + ((top - nm) / (top - bottom)) * (height - ROW);
-  const clamp = (value: number): number => Math.min(height - 1, Math.max(1, value));
+    top === bottom ? height / 2 : 10 + ((top - nm) / (top - bottom)) * (height - 20);
+  const STEP = 10_000;
   const ticks = $derived.by(() => {
-    if (top === bottom) return [];
-    const step = (top - bottom) / Math.max(1, rungs.length - 1) / 5;
-    return Array.from({ length: (rungs.length - 1) * 5 + 1 }, (_, n) => ({
-      y: y(top - n * step),
-      long: n % 5 === 0,
+    const first = Math.ceil(bottom / STEP);
+    const many = Math.floor(top / STEP) - first + 1;
+    if (many > 60 || many < 1) return [];
+    return Array.from({ length: many }, (_, n) => ({
+      y: y((first + n) * STEP),
+      long: (first + n) % 5 === 0,
     }));
   });
+
+  function says(rung: Rung): string {
+    if (rung.source === "same") return "is in now";
+    if (rung.source === "engine") return `out of ${rung.from_valve ?? ""}`;
+    if (rung.source === "drawer") return rung.count > 1 ? `drawer, ${rung.count}` : "drawer";
+    return "to buy";
+  }
+  function stands(rung: Rung): string {
+    if (rung.forbidden) return "not this one";
+    if (move.provisional || rung.chance === null) return "at most";
+    if (rung.in_spec) return "in spec";
+    return rung.chance > 0.005 ? `${Math.min(99, Math.floor(rung.chance * 100))} %` : "out";
+  }
 </script>
 
-{#if worked}
-  <div class="flex" role="radiogroup" aria-label="Sizes that can be had for {valve.valve}">
-    <svg width="64" {height} class="shrink-0" aria-hidden="true">
-      {#if worked.thin && worked.thick}
-        <rect
-          x="20"
-          width="44"
-          y={clamp(y(worked.thick.nm))}
-          height={Math.max(2, clamp(y(worked.thin.nm)) - clamp(y(worked.thick.nm)))}
-          class="fill-wash"
-        />
-      {/if}
-      <path d="M64 0V{height}" stroke="var(--ink)" stroke-width="2" />
-      {#each ticks as tick (tick.y)}
-        <path d="M64 {tick.y}H{tick.long ? 44 : 54}" stroke="var(--rule)" stroke-width="1" />
-      {/each}
-      <path d="M0 {clamp(y(worked.ideal.nm))}l11 -6v12z" fill="var(--ink)" />
+<div class="flex" role="radiogroup" aria-label="Pieces that can be had for {valve.valve}">
+  <svg width={WIDE} {height} class="shrink-0 overflow-visible" aria-hidden="true">
+    {#if worked?.thin && worked.thick}
+      <rect
+        x="12"
+        width={SCALE - 12}
+        y={y(worked.thick.nm)}
+        height={Math.max(2, y(worked.thin.nm) - y(worked.thick.nm))}
+        class="fill-wash"
+      />
+    {/if}
+    <path d="M{SCALE} 0V{height}" stroke="var(--ink)" stroke-width="1.6" />
+    {#each ticks as tick (tick.y)}
       <path
-        d="M11 {clamp(y(worked.ideal.nm))}H64"
+        d="M{SCALE} {tick.y}h{tick.long ? -16 : -8}"
+        stroke={tick.long ? "var(--ink)" : "var(--rule)"}
+        stroke-width="1"
+      />
+    {/each}
+    {#each rungs as rung, n (rungKey(rung))}
+      {@const mine = rung.goes_to === valve.valve}
+      <path
+        d="M{SCALE} {y(rung.thickness.nm)}L{WIDE - 8} {n * ROW + ROW / 2}h8"
+        fill="none"
+        stroke={mine ? "var(--now)" : "var(--rule)"}
+        stroke-width={mine ? 2.4 : 1}
+        stroke-dasharray={rung.in_spec || mine ? "" : "3 3"}
+      />
+    {/each}
+    {#if worked}
+      <path d="M0 {y(worked.ideal.nm)}l10 -6v12z" fill="var(--ink)" />
+      <path
+        d="M10 {y(worked.ideal.nm)}H{SCALE}"
         stroke="var(--ink)"
         stroke-width="1.2"
         stroke-dasharray="3 2"
       />
-    </svg>
-    <div class="min-w-0 flex-1">
-      {#each rungs as rung (rung.thickness.nm)}
-        {@const taken = rung.thickness.nm === chosen}
-        {@const picked = rung.thickness.nm === worked.pick?.thickness.nm}
-        <button
-          type="button"
-          role="radio"
-          aria-checked={taken}
-          disabled={fixed}
-          onclick={() => onchoose(rung)}
-          style:height="{ROW}px"
-          class="flex w-full items-center gap-2.5 border px-2.5 text-left {taken
-            ? 'border-now bg-wash border-2'
-            : rung.in_spec
-              ? 'border-line bg-sheet hover:border-ink'
-              : 'border-line text-soft hover:border-ink border-dashed'}"
+    {/if}
+  </svg>
+  <div class="min-w-0 flex-1">
+    {#each rungs as rung (rungKey(rung))}
+      {@const here = looked !== null && rungKey(looked) === rungKey(rung)}
+      <button
+        type="button"
+        role="radio"
+        aria-checked={here}
+        disabled={fixed}
+        onclick={() => onlook(rung)}
+        style:height="{ROW}px"
+        class="flex w-full items-center gap-2 border px-2 text-left {here
+          ? 'border-now bg-wash border-2'
+          : rung.in_spec && !rung.forbidden
+            ? 'border-line bg-sheet hover:border-ink'
+            : 'border-line text-soft hover:border-ink border-dashed'}"
+      >
+        <span class="figures w-[3.4rem] text-[19px] {rung.forbidden ? 'line-through' : ''}"
+          >{rung.thickness.mm}</span
         >
-          <span class="figures text-[21px]">{rung.thickness.mm}</span>
-          <span class="text-[15px]"
-            >gap <b class="figures text-[17px]">{preferences.read(rung.gap)}</b></span
-          >
-          <span class="ml-auto text-right text-sm leading-4">
-            {#if picked}<b>{worked.provisional ? "for now" : "take this"}</b>
-            {:else if worked.provisional}at most
-            {:else if rung.in_spec}in spec
-            {:else if rung.chance > 0.005}{Math.round(rung.chance * 100)} % sure
-            {:else}out{/if}
-          </span>
-        </button>
-      {/each}
-    </div>
+        <span class="min-w-0 flex-1 text-[13px] leading-4">
+          <span class="block truncate">{says(rung)}</span>
+          {#if rung.goes_to}
+            <b class="block truncate {rung.goes_to === valve.valve ? 'text-now' : ''}"
+              >{rung.goes_to === valve.valve ? "the plan" : `for ${rung.goes_to}`}</b
+            >
+          {/if}
+        </span>
+        <span class="text-right leading-4">
+          <b class="figures text-[17px]">{preferences.read(rung.gap)}</b>
+          <span class="block text-[13px]">{stands(rung)}</span>
+        </span>
+      </button>
+    {/each}
   </div>
-{/if}
+</div>

@@ -1,48 +1,60 @@
 <script lang="ts">
-  /** Choose: for each valve to set, the sizes either side of the ideal and the one to take. */
-  import type { Fitted, School } from "../../api/client";
+  /** Choose: the piece for the valve in hand, out of the plan for the whole engine. */
+  import type { Rung, School } from "../../api/client";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
   import { keys } from "../../kit/keys.svelte";
   import type { CardState } from "../card.svelte";
   import InHand from "../InHand.svelte";
   import NextStage from "../NextStage.svelte";
-  import { ACTS, AIMS, ROUNDINGS } from "../schools";
+  import { ACTS, AIMS, REUSES, ROUNDINGS, TRUSTS } from "../schools";
+  import BuyList from "./BuyList.svelte";
   import Ladder from "./Ladder.svelte";
+  import type { PlanState } from "./plan.svelte";
+  import { rungKey, stepped } from "./rungs";
 
-  let { job: card }: { job: CardState } = $props();
+  let { job: card, state: planned }: { job: CardState; state: PlanState } = $props();
 
-  /** The rung looked at, not yet taken, by valve. */
-  let looking = $state<Record<string, number>>({});
+  /** The rung looked at, not taken, by valve. */
+  let looking = $state.raw<Record<string, Rung>>({});
   const valve = $derived(card.valve);
-  const worked = $derived(valve?.worked ?? null);
-  const at = $derived(
-    (valve && looking[valve.valve]) ?? valve?.chosen?.nm ?? worked?.pick?.thickness.nm ?? null,
+  const move = $derived(valve ? (planned.moves.get(valve.valve) ?? null) : null);
+  const rung = $derived.by((): Rung | null => {
+    if (!valve || !move) return null;
+    const looked = looking[valve.valve];
+    const there = looked && move.rungs.find((one) => rungKey(one) === rungKey(looked));
+    return there ?? move.rungs.find((one) => one.goes_to === valve.valve) ?? null;
+  });
+  const taken = $derived(
+    valve !== null &&
+      rung !== null &&
+      valve.by_hand &&
+      valve.chosen?.nm === rung.thickness.nm &&
+      valve.chosen_from === rung.source,
   );
-  const rung = $derived(worked?.rungs.find((one) => one.thickness.nm === at) ?? null);
-  const taken = $derived(valve?.chosen?.nm != null && valve.chosen.nm === at);
+  const helps = $derived(planned.plan?.helps.filter((one) => one.valve === valve?.valve) ?? []);
 
-  function look(one: Fitted): void {
-    if (valve) looking[valve.valve] = one.thickness.nm;
+  function look(one: Rung | null): void {
+    if (valve && one) looking = { ...looking, [valve.valve]: one };
   }
-
-  function step(by: number): void {
-    if (!worked || !valve) return;
-    const place = worked.rungs.findIndex((one) => one.thickness.nm === at);
-    const next = worked.rungs[Math.min(worked.rungs.length - 1, Math.max(0, place + by))];
-    if (next) look(next);
-  }
-
   async function take(): Promise<void> {
-    if (!valve || at === null || card.signed) return;
-    await card.chooseAndGoOn(valve.valve, at);
+    if (valve && rung && !card.signed) await planned.take(valve.valve, rung);
   }
 
   $effect(() =>
     keys.register([
-      { key: "Enter", says: "Choose: take the size shown, go to the next valve", act: take },
-      { key: "+", says: "Choose: look at the next thicker size", act: () => step(1) },
-      { key: "-", says: "Choose: look at the next thinner size", act: () => step(-1) },
+      { key: "Enter", says: "Choose: take the piece shown, go to the next valve", act: take },
+      {
+        key: "+",
+        says: "Choose: look at the next thicker piece",
+        act: () => look(stepped(move?.rungs ?? [], rung, 1)),
+      },
+      {
+        key: "-",
+        says: "Choose: look at the next thinner piece",
+        act: () => look(stepped(move?.rungs ?? [], rung, -1)),
+      },
+      { key: "p", says: "Choose: take the whole plan", act: () => void planned.takeAll() },
     ]),
   );
 
@@ -50,6 +62,8 @@
     aim: card.card?.aim ?? "loose",
     rounding: card.card?.rounding ?? "nearest",
     act: card.card?.act ?? "out",
+    trust: card.card?.trust ?? "measured",
+    reuse: card.card?.reuse ?? true,
   });
   const named = (items: readonly { value: string; label: string }[], value: string): string =>
     items.find((item) => item.value === value)?.label ?? value;
@@ -64,39 +78,54 @@
     {valve}
     gap={valve.found?.gap ?? null}
     verdict={valve.verdict}
-    note={worked ? worked.conclusion : valve.reason}
+    note={move?.why ?? valve.reason}
     scale={false}
   />
-  {#if worked}
-    <Ladder {valve} chosen={at} onchoose={look} fixed={card.signed} />
+  {#if planned.refusal && !planned.plan}
+    <p class="text-tight font-[560]">{planned.refusal.sentence}</p>
+    <Button onclick={() => void planned.load()}>Try again</Button>
+  {:else if !planned.plan}
+    <p class="text-soft">Working out the whole engine…</p>
+  {:else if move?.rungs.length}
+    <Ladder {valve} {move} looked={rung} onlook={look} fixed={card.signed} />
     {#if card.refusal}<p class="text-tight font-[560]" role="alert">{card.refusal.sentence}</p>{/if}
-    {#if !card.signed && at !== null}
+    {#if !card.signed && rung}
       <div class="flex gap-2">
         {#if taken}
           <p class="bg-wash flex min-h-12 flex-1 items-center px-3 font-[620]">
-            Taken: {valve.chosen?.mm}
+            By hand: {valve.chosen?.mm}
           </p>
-          <Button onclick={() => void card.choose(valve.valve, null)}>Take back</Button>
+          <Button onclick={() => void planned.takeBack(valve.valve)}>Leave it to the plan</Button>
         {:else}
-          <Button kind="now" class="min-h-12 flex-1 text-lg" onclick={take}>
-            Take {rung?.thickness.mm ?? ""}
-          </Button>
+          <Button class="border-ink min-h-12 flex-1 text-[17px]" onclick={take}
+            >Take {rung.thickness.mm} for {valve.valve}</Button
+          >
+          {#if rung.source !== "same"}
+            <Button
+              onclick={() => void planned.forbid(valve.valve, rung.thickness.nm, !rung.forbidden)}
+              >{rung.forbidden ? "Allow" : "Not this one"}</Button
+            >
+          {/if}
         {/if}
       </div>
     {/if}
-    <details open class="border-line border-t pt-1.5">
-      <summary class="min-h-8 font-[560]">The sum, to check on paper</summary>
-      <ol class="figures text-[15.5px] leading-[21px]" style:font-stretch="88%">
-        {#each worked.working as line, n (n)}<li>{line}</li>{/each}
-      </ol>
-    </details>
+    {#each helps as help (help.sentence)}
+      <p class="border-now border-l-4 pl-3 text-[15px] leading-5">{help.sentence}</p>
+    {/each}
+    {#if valve.worked}
+      <details open class="border-line border-t pt-1.5">
+        <summary class="min-h-8 font-[560]">The sum, to check on paper</summary>
+        <ol class="figures text-[15.5px] leading-[21px]" style:font-stretch="88%">
+          {#each valve.worked.working as line, n (n)}<li>{line}</li>{/each}
+        </ol>
+      </details>
+    {/if}
   {:else if valve.need === "open"}
     <p>Read the shim that is in first; the sum needs it.</p>
     <Button href="/cards/{card.card.id}/read" kind="now">Read</Button>
-  {:else}
-    <p class="text-soft">This valve keeps its shim: {valve.reason}.</p>
   {/if}
   <NextStage card={card.card} stage="choose" />
+  <BuyList state={planned} />
   <details class="border-line mt-auto border-t pt-1.5">
     <summary class="min-h-8">
       <span class="text-soft">Leaning:</span>
@@ -117,12 +146,26 @@
         onchange={(rounding) => lean({ rounding })}
         disabled={card.signed}
       />
+      <Select
+        label="Set which valves"
+        value={school.act}
+        items={ACTS}
+        onchange={(act) => lean({ act })}
+        disabled={card.signed}
+      />
+      <Select
+        label="Thickness by"
+        value={school.trust}
+        items={TRUSTS}
+        onchange={(trust) => lean({ trust })}
+        disabled={card.signed}
+      />
       <div class="col-span-2">
         <Select
-          label="Set which valves"
-          value={school.act}
-          items={ACTS}
-          onchange={(act) => lean({ act })}
+          label="Pieces used again"
+          value={school.reuse ? "yes" : "no"}
+          items={REUSES}
+          onchange={(reuse) => lean({ reuse: reuse === "yes" })}
           disabled={card.signed}
         />
       </div>

@@ -110,7 +110,9 @@
         items={ACTS}
         onchange={(act) => {
           const card = job.card;
-          if (card) void job.lean({ aim: card.aim, rounding: card.rounding, act });
+          if (!card) return;
+          const { aim, rounding, trust, reuse } = card;
+          void job.lean({ aim, rounding, act, trust, reuse });
         }}
       />
     {/if}

@@ -1,11 +1,32 @@
 <script lang="ts">
-  /** Read: the shim that came out of each valve, by its marking and by micrometer. */
+  /** Read: how to get at the shims, and what came out of each valve. */
+  import Button from "../../kit/Button.svelte";
+  import Pair from "../../kit/Pair.svelte";
+  import Select from "../../kit/Select.svelte";
+  import { shopState } from "../../places/bench/shop.svelte";
   import type { CardState } from "../card.svelte";
+  import Checklist from "../Checklist.svelte";
   import Entry from "../Entry.svelte";
   import InHand from "../InHand.svelte";
   import NextStage from "../NextStage.svelte";
+  import { Instrument } from "./instrument.svelte";
 
   let { job }: { job: CardState } = $props();
+
+  const piece = $derived(job.valve?.piece ?? null);
+  const asks = $derived(piece !== null && piece.disagrees && !piece.answered && !job.draft);
+  const pull = $derived(job.card?.pull ?? []);
+  const instruments = $derived(shopState.shop?.instruments ?? []);
+  let zero = $derived(job.card?.zero?.mm ?? "");
+
+  const stream = new Instrument((reading) => {
+    // a reading goes beside what is there: a marking, or the readings before
+    if (!job.signed && job.inHand) job.draft = `${job.draft.trim()} ${reading}`.trim();
+  });
+  $effect(() => {
+    stream.start();
+    return () => stream.stop();
+  });
 </script>
 
 {#if job.valve && job.card}
@@ -14,22 +35,112 @@
     gap={job.valve.found?.gap ?? null}
     verdict={job.valve.verdict}
     scale={false}
-    note={job.valve.piece ? job.valve.piece.words : job.valve.reason}
+    note={piece
+      ? `${piece.words}${piece.condition === "sound" ? "" : `; ${piece.condition}`}${
+          piece.spread ? `; spread ${piece.spread.mm}` : ""
+        }`
+      : job.valve.reason}
   />
-  {#if job.valve.piece?.disagrees}
-    <p class="border-tight text-tight border-l-4 pl-3 font-[560]">
-      Marking and micrometer disagree. The sum uses the micrometer; zero it and measure again if in
-      doubt.
+  {#if asks && piece?.measured && piece.marked_as}
+    <div class="border-now bg-wash border-l-4 py-2 pr-2 pl-3">
+      <p class="pb-1.5 leading-5">
+        Marking and micrometer are far apart. Which one counts? Zero it and measure again if in
+        doubt.
+      </p>
+      <div class="grid grid-cols-2 gap-2">
+        <Button
+          kind="now"
+          id="trust-measured"
+          onclick={() => job.valve && void job.trust(job.valve.valve, "measured")}
+          >Micrometer {piece.measured.mm}</Button
+        >
+        <Button
+          id="trust-marked"
+          onclick={() => job.valve && void job.trust(job.valve.valve, "marked")}
+          >Marking {piece.marked_as.mm}</Button
+        >
+      </div>
+    </div>
+  {:else if piece?.disagrees}
+    <p class="text-soft text-[15px]">
+      {piece.trust === "marked" ? "The marking" : "The micrometer"} counts, as you said.
     </p>
   {/if}
   <Entry
     {job}
     what="Shim that is in"
-    hint="290 is the marking. 2.897 is measured. 290 2.897 gives both."
-  />
-  <p class="text-soft text-[15px] leading-5 max-sm:hidden">
-    One bucket at a time, each kept with its own place. Mark or tie chain and sprockets, and take
-    the tensioner out, before any cam cap is slackened.
-  </p>
+    hint="290 is the marking. 2.897 is measured. ?? where the marking is worn off."
+  >
+    {#if job.refusal?.offers.length}
+      <div class="flex flex-wrap gap-2" role="group" aria-label="Which size is it">
+        {#each job.refusal.offers as offer (offer)}
+          <Button
+            onclick={() => {
+              job.draft = offer;
+              void job.write();
+            }}>{offer.split("=")[1]}</Button
+          >
+        {/each}
+      </div>
+    {/if}
+    <div class="flex flex-wrap items-center gap-2">
+      <Pair
+        label="The piece is"
+        value={job.condition}
+        items={[
+          { value: "sound", label: "sound" },
+          { value: "worn", label: "worn" },
+          { value: "scrap", label: "scrap" },
+        ]}
+        onchange={(condition) => (job.condition = condition)}
+      />
+      {#if stream.connected}
+        <Button
+          onclick={() => job.inHand && void stream.press(job.id, job.inHand)}
+          title="The simulated micrometer closes on this valve's piece">Close the micrometer</Button
+        >
+      {/if}
+    </div>
+  </Entry>
+  {#if !job.signed}
+    <form
+      class="border-line grid grid-cols-[minmax(0,1fr)_5.5rem_auto] items-end gap-2 border-t pt-2"
+      onsubmit={(event) => {
+        event.preventDefault();
+        void job.zero(job.card?.instrument_id ?? instruments[0]?.id ?? null, zero);
+      }}
+    >
+      <Select
+        label="Measured with"
+        value={String(job.card.instrument_id ?? "")}
+        items={[
+          { value: "", label: "not said" },
+          ...instruments.map((one) => ({
+            value: String(one.id),
+            label: one.name,
+            note: `good to ±${one.doubt.mm} mm`,
+          })),
+        ]}
+        onchange={(id) => void job.zero(id ? Number(id) : null, zero)}
+      />
+      <label>
+        <span class="text-soft mb-0.5 block text-sm">Shows empty</span>
+        <input class="field figures" bind:value={zero} placeholder="0.000" />
+      </label>
+      <Button
+        type="submit"
+        kind={job.card.zero === null && !job.card.valves.some((one) => one.piece) ? "now" : "plain"}
+        >{job.card.zero === null ? "Zero checked" : "Check again"}</Button
+      >
+    </form>
+    <p class="text-soft text-sm">
+      {job.card.zero === null
+        ? "Close it on nothing first. What it shows is taken off every reading from then on."
+        : `Its zero, ${job.card.zero.mm}, is taken off every reading.`}
+    </p>
+  {/if}
   <NextStage card={job.card} stage="read" />
+  {#if pull.length}
+    <Checklist {job} items={pull} title="Getting at the shims" open={pull.some((n) => !n.done)} />
+  {/if}
 {/if}

@@ -2,6 +2,7 @@
   /** Ready: cold, safe, and a tray with a pocket for every bolt. */
   import Button from "../../kit/Button.svelte";
   import type { CardState } from "../card.svelte";
+  import Checklist from "../Checklist.svelte";
   import StripTray from "./StripTray.svelte";
 
   let { job }: { job: CardState } = $props();
@@ -90,40 +91,7 @@
             >{left ? `${left} to see to` : "all seen to"}</span
           >
         </h2>
-        <ul>
-          {#each card.safety as item (item.id)}
-            <li class="border-line border-b">
-              <label class="flex min-h-14 cursor-pointer items-center gap-3 py-1">
-                <input
-                  type="checkbox"
-                  class="peer sr-only"
-                  checked={item.done}
-                  disabled={job.signed}
-                  onchange={(event) => void job.seeTo(item.id, event.currentTarget.checked)}
-                />
-                <svg
-                  viewBox="0 0 28 28"
-                  class="peer-focus-visible:outline-now h-7 w-7 shrink-0 peer-focus-visible:outline-3"
-                  aria-hidden="true"
-                >
-                  <path
-                    d="M3 3h22v22H3z"
-                    fill="var(--sheet)"
-                    stroke="var(--ink)"
-                    stroke-width="1.6"
-                  />
-                  {#if item.done}
-                    <path d="M7 14l5 6L22 7" fill="none" stroke="var(--ink)" stroke-width="3" />
-                  {/if}
-                </svg>
-                <span class="leading-5">
-                  <span class="block font-[620]">{item.does}</span>
-                  <span class="text-soft text-[15px]">{item.caution}</span>
-                </span>
-              </label>
-            </li>
-          {/each}
-        </ul>
+        <Checklist {job} items={card.safety} />
         <p class="text-soft py-3 text-[15px]">
           The maker’s manual, local codes and licensed practice come before this list.
         </p>

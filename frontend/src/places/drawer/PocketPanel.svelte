@@ -1,0 +1,74 @@
+<script lang="ts">
+  /** What lies in one pocket, piece by piece: count it, look where a piece has been, take it out. */
+  import type { Pocket, Shim } from "../../api/client";
+  import Button from "../../kit/Button.svelte";
+  import type { DrawerState } from "./drawer.svelte";
+
+  let {
+    state: drawer,
+    family_id,
+    pocket,
+  }: { state: DrawerState; family_id: number; pocket: Pocket } = $props();
+
+  let counted = $state("");
+  let history = $state<readonly string[]>([]);
+  let of = $state<number | null>(null);
+  $effect(() => {
+    counted = String(pocket.pieces.length);
+    of = null;
+  });
+  async function look(shim: Shim): Promise<void> {
+    of = of === shim.id ? null : shim.id;
+    if (of !== null) history = await drawer.history(shim.id);
+  }
+</script>
+
+<h2 class="flex items-baseline justify-between text-2xl font-[640]">
+  <span class="figures">{pocket.nominal.mm}</span>
+  <span class="text-soft text-base">{pocket.made ? "" : "not made in this family"}</span>
+</h2>
+{#if pocket.pieces.length === 0}
+  <p class="text-soft py-2">Empty{pocket.low ? ", and below the low-stock line" : ""}.</p>
+{/if}
+<ul>
+  {#each pocket.pieces as piece (piece.id)}
+    <li class="border-line border-b py-1">
+      <div class="flex items-center gap-2">
+        <button
+          type="button"
+          class="min-h-11 min-w-0 flex-1 text-left leading-5"
+          aria-expanded={of === piece.id}
+          onclick={() => void look(piece)}
+        >
+          <b class="figures text-[18px]">{piece.thickness.mm}</b>
+          <span class="text-soft text-[14px]"
+            >{piece.marked ? `marked ${piece.marked}, ` : ""}{piece.measured
+              ? "measured"
+              : "not measured"}{piece.condition === "sound" ? "" : `, ${piece.condition}`}</span
+          >
+        </button>
+        <Button onclick={() => void drawer.takeOut(piece, "taken out of the drawer by hand")}
+          >Take out</Button
+        >
+      </div>
+      {#if of === piece.id}
+        <ol class="text-soft pb-1 text-[13.5px] leading-5">
+          {#each history as line, n (n)}<li>{line}</li>{/each}
+        </ol>
+      {/if}
+    </li>
+  {/each}
+</ul>
+<form
+  class="mt-3 flex items-end gap-2"
+  onsubmit={(event) => {
+    event.preventDefault();
+    void drawer.count(family_id, pocket.nominal.nm, Number(counted), pocket.pieces.length);
+  }}
+>
+  <label class="flex-1">
+    <span class="text-soft">Counted in the pocket</span>
+    <input class="field figures" inputmode="numeric" bind:value={counted} />
+  </label>
+  <Button type="submit">So many</Button>
+</form>

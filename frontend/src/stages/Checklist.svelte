@@ -1,0 +1,63 @@
+<script lang="ts">
+  /** Steps to see to, in their order, each with its caution and a box to tick. */
+  import type { Card } from "../api/client";
+  import type { CardState } from "./card.svelte";
+
+  let {
+    job,
+    items,
+    title = "",
+    open = true,
+  }: {
+    job: CardState;
+    items: Card["safety"];
+    title?: string;
+    open?: boolean;
+  } = $props();
+
+  const left = $derived(items.filter((item) => !item.done).length);
+</script>
+
+{#snippet list()}
+  <ul>
+    {#each items as item (item.id)}
+      <li class="border-line border-b">
+        <label class="flex min-h-14 cursor-pointer items-center gap-3 py-1">
+          <input
+            type="checkbox"
+            class="peer sr-only"
+            checked={item.done}
+            disabled={job.signed}
+            onchange={(event) => void job.seeTo(item.id, event.currentTarget.checked)}
+          />
+          <svg
+            viewBox="0 0 28 28"
+            class="peer-focus-visible:outline-now h-7 w-7 shrink-0 peer-focus-visible:outline-3"
+            aria-hidden="true"
+          >
+            <path d="M3 3h22v22H3z" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.6" />
+            {#if item.done}
+              <path d="M7 14l5 6L22 7" fill="none" stroke="var(--ink)" stroke-width="3" />
+            {/if}
+          </svg>
+          <span class="leading-5">
+            <span class="block font-[620]">{item.does}</span>
+            <span class="text-soft text-[15px]">{item.caution}</span>
+          </span>
+        </label>
+      </li>
+    {/each}
+  </ul>
+{/snippet}
+
+{#if title}
+  <details {open} class="border-line border-t pt-1.5">
+    <summary class="flex min-h-9 items-baseline justify-between font-[560]">
+      {title}
+      <span class="text-soft figures text-[15px]">{left ? `${left} to do` : "all done"}</span>
+    </summary>
+    {@render list()}
+  </details>
+{:else}
+  {@render list()}
+{/if}

@@ -1,0 +1,88 @@
+<script lang="ts">
+  /** What is to buy: sizes, money, kit or singles; the parts counter; what is on its way. */
+  import Button from "../../kit/Button.svelte";
+  import type { PlanState } from "./plan.svelte";
+
+  let { state }: { state: PlanState } = $props();
+
+  const plan = $derived(state.plan);
+  const left = $derived(
+    (plan?.buy ?? []).reduce((sum, line) => sum + Math.max(0, line.count - line.ordered), 0),
+  );
+  const STATES: Record<string, string> = {
+    ready: "ready to fetch",
+    "back-ordered": "back-ordered",
+    refused: "refused",
+    received: "received",
+  };
+</script>
+
+{#if plan && (plan.buy.length || plan.orders.length)}
+  <section class="border-line border-t pt-2" aria-labelledby="buy">
+    <h3 id="buy" class="flex items-baseline justify-between text-lg">
+      To buy <span class="figures text-base">{Number(plan.cost).toFixed(2)}</span>
+    </h3>
+    <ul class="figures">
+      {#each plan.buy as line (line.thickness.nm)}
+        <li class="border-line flex items-baseline gap-3 border-b py-1 text-[17px]">
+          <span>{line.count} × <b>{line.thickness.mm}</b></span>
+          {#if line.diameter}<span class="text-soft text-sm">ø {line.diameter.mm}</span>{/if}
+          <span class="ml-auto text-[15px]"
+            >{line.ordered >= line.count ? "ordered" : (line.price ?? "no price")}</span
+          >
+        </li>
+      {/each}
+    </ul>
+    {#each plan.purchases as words (words)}<p class="py-1 text-[15px] leading-5">{words}</p>{/each}
+    {#if state.quotes}
+      <ul class="mt-1">
+        {#each state.quotes as quote (quote.thickness.nm)}
+          <li class="py-0.5 text-[15px] leading-5">
+            <b class="figures">{quote.count} × {quote.thickness.mm}</b>
+            <span class={quote.state === "refused" ? "text-tight font-[560]" : ""}
+              >{STATES[quote.state]}{quote.price ? `, ${quote.price}` : ""}.</span
+            >
+            <span class="text-soft">{quote.says}</span>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    {#if state.counterSays}
+      <p class="text-tight py-1 font-[560]" role="alert">{state.counterSays}</p>
+    {/if}
+    {#if left > 0 && !state.job.signed}
+      <div class="flex flex-wrap gap-2 pt-1">
+        {#if plan.counter}
+          <Button disabled={state.busy} onclick={() => void state.ask()}>Ask the counter</Button>
+          <Button disabled={state.busy || !plan.taken} onclick={() => void state.order()}
+            >Order {left}</Button
+          >
+        {/if}
+        <Button href="/api/cards/{plan.card_id}/buy.csv" kind="bare">List as CSV</Button>
+      </div>
+      {#if plan.counter && !plan.taken}
+        <p class="text-soft text-sm">Take the plan first, then order for it.</p>
+      {/if}
+    {/if}
+    {#each plan.orders as order (order.id)}
+      <div class="border-line mt-2 border-t pt-1">
+        <p class="text-soft text-sm">Order {order.number}</p>
+        {#each order.lines as line (line.id)}
+          <div class="flex min-h-11 items-center gap-2">
+            <b class="figures">{line.count} × {line.thickness.mm}</b>
+            <span class="min-w-0 flex-1 text-[14px] leading-4"
+              >{STATES[line.state]}{line.days && line.state === "back-ordered"
+                ? `, ${line.days} days`
+                : ""}{line.state === "refused" ? `: ${line.says}` : ""}</span
+            >
+            {#if line.state === "ready" || line.state === "back-ordered"}
+              <Button disabled={state.busy} onclick={() => void state.receive(line.id)}
+                >It is here</Button
+              >
+            {/if}
+          </div>
+        {/each}
+      </div>
+    {/each}
+  </section>
+{/if}

@@ -1,0 +1,92 @@
+<script lang="ts">
+  /** The plan in one strip: what can be had instead, what it costs, how sure, and taking it. */
+  import type { Variant } from "../../api/client";
+  import Button from "../../kit/Button.svelte";
+  import type { PlanState } from "./plan.svelte";
+
+  let { state }: { state: PlanState } = $props();
+
+  const NAMES: Record<string, string> = {
+    best: "The plan",
+    "buy-nothing": "Buy nothing",
+    "only-new": "Only new",
+    "touch-least": "Touch least",
+  };
+  const plan = $derived(state.plan);
+  const money = (text: string): string => Number(text).toFixed(2);
+  const sure = (chance: number): string =>
+    chance >= 0.995 ? "near certain" : `${Math.floor(chance * 100)} % sure`;
+
+  function brief(one: Variant): string {
+    if (one.out_of_spec.length)
+      return `${one.out_of_spec.length} not in spec, ${one.to_buy ? money(one.cost) : "nothing to buy"}`;
+    return one.to_buy ? `${one.to_buy} to buy, ${money(one.cost)}` : "nothing to buy";
+  }
+</script>
+
+{#if plan}
+  <section
+    class="border-ink bg-sheet flex min-h-0 shrink-0 items-stretch border-t max-md:flex-col"
+    aria-label="The plan"
+  >
+    <div
+      class="flex min-w-0 flex-1 max-md:hidden"
+      role="radiogroup"
+      aria-label="What can be had instead"
+    >
+      {#each plan.variants as one (one.name)}
+        {@const here = one.name === plan.variant}
+        <button
+          type="button"
+          role="radio"
+          aria-checked={here}
+          disabled={state.job.signed}
+          onclick={() => void state.go(one.name)}
+          class="border-line flex min-w-0 flex-1 flex-col border-r px-3 py-1.5 text-left {here
+            ? 'bg-ink text-paper'
+            : 'hover:bg-paper'}"
+        >
+          <span class="truncate text-[15px] font-[640]">{NAMES[one.name] ?? one.name}</span>
+          <span class="figures truncate text-[15px]">{brief(one)}</span>
+          <span class="truncate text-[13px] leading-4 {here ? '' : 'text-soft'}"
+            >{one.name === "best"
+              ? plan.optimal
+                ? "nothing does better"
+                : ""
+              : one.gives_up.join(", ")}</span
+          >
+        </button>
+      {/each}
+    </div>
+    <div class="flex shrink-0 items-center gap-3 px-3 py-2 max-md:justify-between">
+      <p class="text-[14px] leading-[18px]">
+        <span class="block"
+          >{plan.camshafts_out.length
+            ? `Out: ${plan.camshafts_out.join(", ")}`
+            : "No camshaft comes out"}</span
+        >
+        {#if plan.provisional.length}
+          <span class="block">{plan.provisional.join(", ")}: for now, then again</span>
+        {:else if plan.cannot.length}
+          <span class="text-tight block"
+            >Not in spec: {plan.cannot.map((n) => n.valve).join(", ")}</span
+          >
+        {/if}
+        <span class="block">Proof {sure(plan.chance)}</span>
+      </p>
+      {#if !state.job.signed}
+        {#if plan.taken}
+          <p class="bg-wash flex min-h-12 items-center px-3 font-[620]">Taken</p>
+        {:else}
+          <Button
+            kind="now"
+            class="min-h-12 text-[17px] whitespace-nowrap"
+            id="take-plan"
+            disabled={!state.fresh || !plan.moves.some((move) => move.thickness)}
+            onclick={() => void state.takeAll()}>Take the plan</Button
+          >
+        {/if}
+      {/if}
+    </div>
+  </section>
+{/if}

@@ -1,0 +1,151 @@
+/** The whole-engine plan of the card on the screen, and what is decided around it. */
+import {
+  type Plan,
+  type PlanMove,
+  type Quote,
+  Refusal,
+  type Rung,
+  answer,
+  api,
+  newKey,
+} from "../../api/client";
+import type { CardState } from "../card.svelte";
+
+export class PlanState {
+  plan = $state.raw<Plan | null>(null);
+  refusal = $state.raw<Refusal | null>(null);
+  quotes = $state.raw<readonly Quote[] | null>(null);
+  busy = $state(false);
+  /** What the parts counter refused, or why it does not answer. */
+  counterSays = $state<string | null>(null);
+
+  constructor(readonly job: CardState) {}
+
+  moves: ReadonlyMap<string, PlanMove> = $derived(
+    // eslint-disable-next-line svelte/prefer-svelte-reactivity
+    new Map(this.plan?.moves.map((move) => [move.valve, move])),
+  );
+  /** The plan belongs to the card as it is now. */
+  get fresh(): boolean {
+    return this.plan !== null && this.plan.version === this.job.card?.version;
+  }
+
+  async load(): Promise<void> {
+    try {
+      this.plan = await answer(api.GET("/api/cards/{card_id}/plan", this.job.path));
+      this.refusal = null;
+    } catch (error) {
+      this.refusal = error as Refusal;
+    }
+  }
+
+  /** Decide by hand on a rung for a valve, then take the next valve. */
+  async take(valve: string, rung: Rung): Promise<void> {
+    const done = await this.job.act(valve, (version, key) =>
+      api.POST("/api/cards/{card_id}/choices", {
+        ...this.job.path,
+        body: {
+          version,
+          key,
+          valve,
+          thickness_nm: rung.thickness.nm,
+          source: rung.source,
+          from_valve: rung.from_valve,
+        },
+      }),
+    );
+    if (done) this.job.goOn(valve);
+  }
+
+  takeBack(valve: string): Promise<boolean> {
+    return this.job.act(valve, (version, key) =>
+      api.POST("/api/cards/{card_id}/choices", {
+        ...this.job.path,
+        body: { version, key, valve, thickness_nm: null, source: null, from_valve: null },
+      }),
+    );
+  }
+
+  takeAll(): Promise<boolean> {
+    return this.job.act("", (version, key) =>
+      api.POST("/api/cards/{card_id}/plan", { ...this.job.path, body: { version, key } }),
+    );
+  }
+
+  forbid(valve: string, thickness_nm: number, forbidden: boolean): Promise<boolean> {
+    return this.job.act(valve, (version, key) =>
+      api.PUT("/api/cards/{card_id}/forbidden", {
+        ...this.job.path,
+        body: { version, key, valve, thickness_nm, forbidden },
+      }),
+    );
+  }
+
+  go(variant: string): Promise<boolean> {
+    return this.job.act("", (version, key) =>
+      api.PUT("/api/cards/{card_id}/variant", {
+        ...this.job.path,
+        body: { version, key, variant },
+      }),
+    );
+  }
+
+  private async atCounter(work: () => Promise<void>): Promise<void> {
+    this.busy = true;
+    this.counterSays = null;
+    try {
+      await work();
+    } catch (error) {
+      this.counterSays = (error as Refusal).sentence;
+    } finally {
+      this.busy = false;
+    }
+  }
+
+  /** Ask the counter what it has; nothing is ordered. */
+  ask(): Promise<void> {
+    return this.atCounter(async () => {
+      const said = await answer(api.POST("/api/cards/{card_id}/quotes", this.job.path));
+      this.quotes = said.lines;
+    });
+  }
+
+  /** The name of the order, kept until it is through, so that it is placed once. */
+  private orderKey = newKey();
+
+  order(): Promise<void> {
+    return this.atCounter(async () => {
+      this.plan = await answer(
+        api.POST("/api/cards/{card_id}/orders", {
+          ...this.job.path,
+          body: { key: this.orderKey },
+        }),
+      );
+      this.orderKey = newKey();
+      this.quotes = null;
+    });
+  }
+
+  receive(line_id: number): Promise<void> {
+    return this.atCounter(async () => {
+      this.plan = await answer(
+        api.POST("/api/cards/{card_id}/received/{line_id}", {
+          params: { path: { card_id: this.job.id, line_id } },
+        }),
+      );
+    });
+  }
+}
+
+/** Where a piece comes from, in a word or two. */
+export function sourceWords(move: {
+  source: PlanMove["source"];
+  from_valve: string | null;
+}): string {
+  return {
+    same: "keep",
+    engine: `from ${move.from_valve ?? ""}`,
+    drawer: "drawer",
+    counter: "buy",
+  }[move.source];
+}
