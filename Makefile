@@ -30,6 +30,10 @@ test: .venv/.dev $(APP) chromium ## Set up what the tests need and run them all
 	@echo "plimb: testing core, record, API, command line and the interface in a browser"
 	@$(BIN)/python -m pytest
 
+.PHONY: test-long
+test-long: .venv/.dev ## The checks against the outside in full: 2,000 engines by brute force, 200 by a second solver
+	@PLIMB_LONG=1 $(BIN)/python -m pytest tests/outside
+
 .PHONY: check
 check: .venv/.dev frontend/node_modules/.done ## Lint, types, layers, generated files
 	@$(BIN)/ruff check src tests scripts
@@ -54,7 +58,7 @@ screenshots: .venv/.dev $(APP) chromium ## Take the pictures in docs/screenshots
 	@$(BIN)/python scripts/shots.py
 
 .PHONY: bench
-bench: .venv/.run ## Measure the sums: the turning planner, the blade to try next
+bench: .venv/.run ## Measure the sums and a served plan
 	@$(BIN)/python scripts/bench.py
 
 .PHONY: ratio

@@ -1,26 +1,41 @@
 """Measure the sums and print how long they take on this machine."""
 
-from statistics import median
+import random
+import tempfile
+from pathlib import Path
+from statistics import median, quantiles
 from time import perf_counter
 
+import numpy as np
+from scipy.optimize import linear_sum_assignment
+
+from plimb.actions.cards import Change, open_card, write_down_gap
+from plimb.actions.drawer import add_pieces, read_drawer
+from plimb.actions.pieces import write_down_piece
+from plimb.actions.shop import register_engine
 from plimb.core.blades import Blade, BladeSet, Known, next_blade
+from plimb.core.gap import between
 from plimb.core.lengths import Unit, mm
 from plimb.core.limits import parse_limits
+from plimb.core.plan import Asked, Policy, Seat, Stock, plan_engine
 from plimb.core.turning import Method, plan_turning
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
+from plimb.store.database import Database
+from plimb.web.application import create_app, utc_now
 
 TRIES = 30
 
 
-def measure(name: str, work) -> None:
-    """Print the median and the slowest of some tries, in milliseconds."""
+def measure(name: str, work) -> float:
+    """Print the median and the slowest of some tries, in milliseconds; return the median."""
     times = []
     for _try in range(TRIES):
         begun = perf_counter()
         work()
         times.append((perf_counter() - begun) * 1000)
     print(f"{name:<58} median {median(times):7.2f} ms, slowest {max(times):7.2f} ms")
+    return median(times)
 
 
 def turning() -> None:
@@ -45,6 +60,97 @@ def blades() -> None:
     measure(f"next blade, 32 blades, {len(blade_set.tries())} thicknesses with stacks", ask)
 
 
+def asked_for(valves: int, pieces: int) -> Asked:
+    """Return an engine of so many valves, most of them out, with a drawer of so many pieces."""
+    dice = random.Random(valves)
+    layout = {4: Layout.SINGLE, 8: Layout.PARALLEL_TWIN, 16: Layout.INLINE_FOUR}.get(
+        valves, Layout.STRAIGHT_SIX
+    )
+    engine = EngineFile.model_validate(starting_point(Start(layout=layout))).to_core()
+    seats = []
+    for number in range(valves):
+        clearance = engine.clearances[number % len(engine.clearances)]
+        low = dice.randrange(5, 35) * mm("0.01")
+        seats.append(
+            Seat(
+                clearance=clearance,
+                gap=between(low, low + mm("0.02")),
+                piece_nm=mm("2.40") + dice.randrange(400) * mm("0.001"),
+            )
+        )
+    kind = engine.clearances[0].family.kind
+    sizes = {mm("2.2") + dice.randrange(800) * mm("0.001") for _piece in range(pieces)}
+    drawer = tuple(Stock(thickness_nm=size, kind=kind) for size in sorted(sizes))
+    return Asked(seats=tuple(seats), drawer=drawer, policy=Policy())
+
+
+def plans() -> None:
+    """Plan whole engines against one bare assignment of the same size in the same run."""
+    dice = np.random.default_rng(4)
+    for valves, pieces in ((16, 200), (24, 1000)):
+        costs = dice.random((valves, valves + pieces))
+        bare = measure(
+            f"one bare assignment, {valves} × {valves + pieces}",
+            lambda costs=costs: linear_sum_assignment(costs),
+        )
+        asked = asked_for(valves, pieces)
+        whole = measure(
+            f"plan, {valves} valves, {pieces} pieces", lambda asked=asked: plan_engine(asked)
+        )
+        print(f"{'':<58} {whole / bare:.0f} × the bare assignment")
+    for valves in (4, 8, 16, 24, 32):
+        asked = asked_for(valves, 200)
+        measure(f"plan, {valves} valves, 200 pieces", lambda asked=asked: plan_engine(asked))
+
+
+def served() -> None:
+    """Serve a 16-valve card's plan against an empty JSON request to the same application."""
+    with tempfile.TemporaryDirectory() as folder:
+        database = Database(Path(folder) / "bench.sqlite3")
+        client = create_app(database).test_client()
+        start = client.post(
+            "/api/engines/start",
+            json={
+                "layout": "inline-four", "valves": 4, "camshafts": 2, "follower": "bucket-under",
+                "angle": None, "reversed_head": False, "crank_along": False,
+            },
+        )  # fmt: skip
+        document = start.json["document"]
+        number = register_engine(database, label="bench", note="", document=document, now=utc_now())
+        card = open_card(
+            database, engine_id=number, opened_by="bench", reason="bench", distance_km=None,
+            now=utc_now(),
+        )  # fmt: skip
+        dice = random.Random(16)
+        for valve in card.survey.order:
+            for act, more in (
+                (write_down_gap, {"purpose": "found", "unit": Unit.MM,
+                                  "text": f"{(low := dice.randrange(5, 30))}-{low + 2}"}),
+                (write_down_piece, {"text": f"2.{dice.randrange(400, 800)}"}),
+            ):  # fmt: skip
+                change = Change(card_id=card.id, version=card.version,
+                                key=f"bench-{card.version:05}", now=utc_now())  # fmt: skip
+                card = act(database, change, valve=valve, **more)
+        with database.reading() as session:
+            family = read_drawer(session).families[0].id
+        pieces = ", ".join(f"2.{dice.randrange(200, 999)}" for _piece in range(200))
+        add_pieces(database, family_id=family, text=pieces, now=utc_now())
+        empty = measure("request, empty JSON", lambda: client.get("/api/health"))
+        place = f"/api/cards/{card.id}/plan"
+        times = []
+        for _try in range(TRIES):
+            begun = perf_counter()
+            assert client.get(place).status_code == 200
+            times.append((perf_counter() - begun) * 1000)
+        half, late = median(times), quantiles(times, n=20)[-1]
+        print(f"{'request, plan a 16-valve card, 200 pieces, 3 alternatives':<58} median "
+              f"{half:7.2f} ms, p95 {late:7.2f} ms")  # fmt: skip
+        print(f"{'':<58} {half / empty:.0f} × the empty request, p95 {late / empty:.0f} ×")
+        database.close()
+
+
 if __name__ == "__main__":
     turning()
     blades()
+    plans()
+    served()

@@ -1,6 +1,7 @@
 """The command line, run as a person runs it."""
 
 import json
+import re
 import subprocess
 import sys
 from pathlib import Path
@@ -9,6 +10,8 @@ import pytest
 from click.testing import CliRunner
 
 from plimb.cli import main
+
+ENGINES = Path(__file__).parent.parent / "src" / "plimb" / "demo" / "engines"
 
 
 def plimb(*words):
@@ -145,3 +148,148 @@ def test_a_file_that_is_no_engine_is_refused_in_one_sentence(tmp_path, content):
     refused = plimb("turn", str(file))
     assert refused.exit_code == 2
     assert refused.stderr.count("\n") == 1
+
+
+def card(tmp_path, gaps, pieces, drawer=(), unit="mm", name="ollerby-triple", **policy):
+    """Write a card file and return its path."""
+    engine = json.loads((ENGINES / f"{name}.json").read_text("utf-8"))["engine"]
+    document = {
+        "format": "plimb-card", "version": 1, "unit": unit, "engine": engine,
+        "rounds": [{
+            "gaps": [{"valve": valve, **gap} for valve, gap in gaps.items()],
+            "pieces": [{"valve": valve, **piece} for valve, piece in pieces.items()],
+        }],
+        "drawer": list(drawer), "policy": policy,
+    }  # fmt: skip
+    path = tmp_path / "card.json"
+    path.write_text(json.dumps(document), "utf-8")
+    return path
+
+
+def drag(blade):
+    return {"goes": [blade], "feel": "drag"}
+
+
+def planned(path):
+    answer = json.loads(plimb("plan", str(path), "--json").stdout)
+    return answer, {one["valve"]: one for one in answer["valves"]}
+
+
+HAND = [
+    # shim, gap, spec, policy, drawer, thickness, gap after
+    (1.79, 0.15, (0.17, 0.22), {"aim": "loose"}, (), 1.75, 0.19),
+    (2.95, 0.05, (0.14, 0.23), {"aim": "loose"}, (), 2.80, 0.20),
+    (2.10, 0.10, (0.14, 0.18), {"aim": "middle"}, (), 2.05, 0.15),
+    (1.75, 0.35, (0.20, 0.30), {"aim": "middle"}, (), 1.85, 0.25),
+    (2.80, 0.10, (0.15, 0.22), {"aim": "least"}, (), 2.75, 0.15),
+    (2.80, 0.10, (0.15, 0.22), {"aim": "loose", "reuse": False}, (2.70,), 2.70, 0.20),
+]
+
+
+@pytest.mark.parametrize(("fitted", "gap", "spec", "policy", "drawer", "thick", "after"), HAND)
+def test_the_worked_figures_through_the_plan(
+    tmp_path, fitted, gap, spec, policy, drawer, thick, after
+):
+    path = card(tmp_path, {"1 IN L": drag(gap)}, {"1 IN L": {"measured": fitted}},
+                [{"thickness": nm} for nm in drawer], **policy)  # fmt: skip
+    document = json.loads(path.read_text("utf-8"))
+    document["engine"]["spec"]["intake"] = {"min": spec[0], "max": spec[1]}
+    document["engine"]["family"] = {"runs": [{"from": 1.2, "to": 3.5, "step": 0.05}], "price": 8}
+    path.write_text(json.dumps(document), "utf-8")
+    answer, valves = planned(path)
+    assert valves["1 IN L"]["piece"] == {"thickness": thick, "from": "counter"}
+    assert (valves["1 IN L"]["gap"], valves["1 IN L"]["in_spec"]) == (after, True)
+    assert (answer["optimal"], answer["camshafts_out"], answer["cannot"]) == (True, ["IN"], [])
+    assert answer["order"] == [{"thickness": thick, "diameter": None, "count": 1, "price": 8.0}]
+    assert answer["cost"] == 8
+    assert f"= {after:.2f}" in valves["1 IN L"]["why"]
+
+
+def test_pieces_change_places_and_the_drawer_is_used_before_the_counter(tmp_path):
+    gaps = {"1 IN L": drag(0.08), "2 IN L": drag(0.24), "3 IN L": {"called": 0.07}}
+    pieces = {"1 IN L": {"marked": "250", "measured": 2.5}, "2 IN L": {"measured": 2.4},
+              "3 IN L": {"measured": 2.5}}  # fmt: skip
+    answer, valves = planned(card(tmp_path, gaps, pieces, [{"thickness": 2.4, "measured": 2.402}]))
+    sources = {valve: valves[valve]["piece"] for valve in gaps}
+    assert answer["cost"] == 0
+    assert sorted(one["from"] for one in sources.values()) == ["drawer", "engine", "engine"]
+    assert sources["2 IN L"]["from_valve"] in ("1 IN L", "3 IN L")
+    assert valves["1 IN R"]["piece"] == {"thickness": None, "from": "same"}
+
+
+def test_a_valve_without_a_gap_gets_a_piece_for_now_and_the_most_it_can_be(tmp_path):
+    gaps = {"2 EX R": {"goes": None, "refuses": [0.05]}}
+    path = card(tmp_path, gaps, {"2 EX R": {"measured": 2.6}}, [{"thickness": 2.3}])
+    _answer, valves = planned(path)
+    one = valves["2 EX R"]
+    assert (one["provisional"], one["gap"], one["in_spec"]) == (True, None, False)
+    assert one["gap_at_most"] == pytest.approx(0.35)
+    printed = plimb("plan", str(path)).stdout
+    assert "Fit 2.30 from the drawer for now" in printed
+    assert "100 %" not in printed
+
+
+def test_a_valve_that_cannot_be_brought_in_is_named_with_what_it_needs(tmp_path):
+    answer, valves = planned(card(tmp_path, {"1 IN L": drag(0.05)}, {"1 IN L": {"measured": 1.2}}))
+    assert answer["cannot"] == [{"valve": "1 IN L", "needs": [1.05, 1.14]}]
+    assert "It needs 1.05 to 1.14." in valves["1 IN L"]["why"]
+
+
+def test_inches_are_read_and_written(tmp_path):
+    path = card(tmp_path, {}, {}, unit="in", name="ollerby-triple")
+    document = json.loads(path.read_text("utf-8"))
+    document["engine"]["spec"] = {side: {"min": 0.006, "max": 0.008}
+                                  for side in ("intake", "exhaust")}  # fmt: skip
+    document["engine"]["family"] = {"runs": [{"from": 0.07, "to": 0.12, "step": 0.001}]}
+    document["rounds"] = [{"gaps": [{"valve": "1 IN L", "goes": [0.004], "refuses": [0.005]}],
+                           "pieces": [{"valve": "1 IN L", "measured": 0.1}]}]  # fmt: skip
+    path.write_text(json.dumps(document), "utf-8")
+    _answer, valves = planned(path)
+    assert valves["1 IN L"]["piece"]["thickness"] == 0.097
+    assert valves["1 IN L"]["gap_range"] == [0.007, 0.008]
+
+
+BROKEN = [
+    (
+        '{"valve": "2 IN R", "goes"',
+        '{"valve": "9 XX", "goes"',
+        r"\$\.rounds\[0\]\.gaps\[1\]: valve “9 XX”",
+    ),
+    ('{"valve": "2 IN R"', '{"valve": "1 IN L"', r"gaps\[1\]: valve “1 IN L” stands twice"),
+    ('"goes": [0.12]', '"goes": [1.2e1]', r"gaps\[0\]: a gap lies between 0 and 2 mm"),
+    ('"goes": [0.12]', '"goes": [NaN]', "NaN"),
+    ('"goes": [0.12]', '"goes": [Infinity]', "Infinity"),
+    ('"goes": [0.12]', '"goes": []', r"\$\.rounds\[0\]\.gaps\[0\]\.goes"),
+    ('"goes": [0.12]', '"goes": [0.12], "refuses": [0.10]', r"gaps\[0\].*refuses"),
+    ('"feel": "drag"', '"feel": "odd"', r"gaps\[0\]\.feel"),
+    ('"measured": 2.5', '"measured": 25', r"pieces\[0\].*0.50 to 15.00"),
+    ('"marked": "250"', '"marked": "25?"', r"pieces\[0\].*more than one way"),
+    ('"thickness": 2.4', '"thickness": -2.4', r"\$\.drawer\[0\]\.thickness"),
+    ('"thickness": 2.4', '"thickness": 2.4, "count": 1e9', r"\$\.drawer\[0\]\.count"),
+    ('"aim": "loose"', '"aim": "sideways"', r"\$\.policy\.aim"),
+    ('"plimb-card"', '"plimb-engine"', r"\$\.format"),
+    ('"version": 1', '"version": 2', r"\$\.version"),
+    ('"rounds": [', '"rounds": [[', "not JSON"),
+    ('"drawer": [', '"drawer": [{}, ', r"\$\.drawer\[0\]\.thickness"),
+    ('"unit": "mm"', '"unit": "mm", "unit": "in"', "twice"),
+]
+
+
+@pytest.mark.parametrize(("old", "new", "says"), BROKEN, ids=[new[:30] for _o, new, _s in BROKEN])
+def test_a_card_that_breaks_the_format_is_refused_whole_with_its_path(tmp_path, old, new, says):
+    gaps = {"1 IN L": drag(0.12), "2 IN R": drag(0.13)}
+    piece = {"marked": "250"}
+    path = card(tmp_path, gaps, {"1 IN L": piece, "2 IN R": {"measured": 2.5}},
+                [{"thickness": 2.4}], aim="loose")  # fmt: skip
+    text = path.read_text("utf-8")
+    if '"measured"' in old:
+        text = text.replace(', {"valve": "2 IN R", "measured": 2.5}', "").replace(
+            '"marked": "250"', '"measured": 2.5'
+        )
+    assert old in text
+    path.write_text(text.replace(old, new, 1), "utf-8")
+    for words in (("plan", str(path)), ("plan", str(path), "--json")):
+        result = plimb(*words)
+        assert (result.exit_code, result.stdout) == (2, "")
+        assert re.search(says, result.stderr), result.stderr
+        assert result.stderr.count("\n") == 1

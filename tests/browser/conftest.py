@@ -31,8 +31,14 @@ def chromium():
 
 
 @pytest.fixture
-def address(school):
-    server = create_server(create_app(school), host="127.0.0.1", port=0, threads=4)
+def application(school):
+    """Return what is served; a test module may put something beside it."""
+    return create_app(school)
+
+
+@pytest.fixture
+def address(application):
+    server = create_server(application, host="127.0.0.1", port=0, threads=4)
 
     def run() -> None:
         with suppress(OSError):  # its sockets are closed under it when the test is over

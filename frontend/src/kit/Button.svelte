@@ -5,6 +5,7 @@
   let {
     children,
     kind = "plain",
+    type = "button",
     class: more = "",
     ...rest
   }: {
@@ -29,6 +30,7 @@
 </script>
 
 <Button.Root
+  {type}
   class="inline-flex min-h-11 min-w-11 items-center justify-center gap-2 border px-3.5 py-1.5 font-[560] select-none disabled:opacity-55 {looks[
     kind
   ]} {more}"

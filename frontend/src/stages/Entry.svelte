@@ -66,6 +66,8 @@
   }
 
   function press(event: KeyboardEvent): void {
+    // a worn-off figure is typed as ?, which elsewhere shows the keys
+    if (event.key === "?" && job.stage === "read") event.stopPropagation();
     if (event.key.length === 1) came.push(event.timeStamp);
     else if (event.key !== "Enter" && event.key !== "Shift") came = [];
     if (event.key === "Enter") {

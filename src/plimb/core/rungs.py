@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from heapq import nsmallest
 
 from plimb.core.piece import Condition, Source
 from plimb.core.plan import Asked, Move, Plan, Seat, aim_of, chance_of
@@ -94,10 +95,9 @@ def _at_hand(asked: Asked, seat: Seat, ideal_nm: int, move: Move) -> list[_Offer
         for stock in asked.drawer
         if stock.kind == kind
     ]
-    offers.sort(key=lambda one: abs(one.thickness_nm - ideal_nm))
-    shown = offers[:MOST_AT_HAND]
-    planned = [one for one in offers[MOST_AT_HAND:] if _is(one, move)]
-    return shown + planned
+    near = nsmallest(MOST_AT_HAND, offers, key=lambda one: abs(one.thickness_nm - ideal_nm))
+    planned = [one for one in offers if _is(one, move) and one not in near]
+    return near + planned
 
 
 def _to_buy(seat: Seat, ideal_nm: int, move: Move) -> list[_Offer]:

@@ -476,7 +476,7 @@ class Table:
             if safe is not None:
                 thin_nm, thick_nm = safe.thin_nm, safe.thick_nm
             elif seat.gap.none_found:
-                thick_nm = seat.piece_nm + seat.gap.high_nm - check.high_nm
+                thick_nm = seat.piece_nm + seat.gap.high_nm - check.low_nm
             else:
                 stack_nm = seat.piece_nm + seat.gap.best_nm
                 thin_nm, thick_nm = stack_nm - check.high_nm, stack_nm - check.low_nm

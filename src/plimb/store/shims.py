@@ -10,7 +10,7 @@ from decimal import Decimal
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from plimb.core.errors import NotFound, PieceMoved
+from plimb.core.errors import NotFound, NotReady, PieceMoved
 from plimb.core.family import Family, Run
 from plimb.core.lengths import show_mm
 from plimb.core.marking import Code
@@ -46,9 +46,13 @@ def move_shim(session: Session, row: ShimRow, to: Place, why: str, now: datetime
 
     Raises:
         BadValue: Nothing goes that way.
+        NotReady: There is a piece in that valve already.
     """
     left = place_of(row)
     check_way(left, to)
+    if to.where is Where.ENGINE and shim_at(session, to) is not None:
+        raise NotReady(f"There is a piece in {to.valve} already; take that out first.",
+                       field="place")  # fmt: skip
     for name, value in _columns(to).items():
         setattr(row, name, value)
     _note(session, row, left.words(), to.words(), why, now)

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** A family as the shop keeps it: diameter, runs, marking code, prices, low stock. */
+  import { untrack } from "svelte";
   import type { Family, Schemas } from "../../api/client";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
@@ -12,31 +13,21 @@
   }: { state: DrawerState; family: Family | null; ondone: () => void } = $props();
 
   type Run = Schemas["RunIn"];
-  let name = $state("");
-  let diameter = $state("");
-  let runs = $state<Run[]>([]);
-  let code = $state<Schemas["Code"]>("auto");
-  let price = $state("");
-  let kitPrice = $state("");
-  let kitEach = $state("3");
-  let supplier = $state("");
-  let lowStock = $state("0");
-  $effect(() => {
-    name = family?.name ?? "";
-    diameter = family?.diameter?.mm ?? "";
-    runs = (family?.runs ?? []).map((run) => ({
-      low: run.low.mm,
-      high: run.high.mm,
-      step: run.step.mm,
-    }));
-    if (!runs.length) runs = [{ low: "", high: "", step: "0.05" }];
-    code = family?.code ?? "auto";
-    price = family?.price ?? "";
-    kitPrice = family?.kit_price ?? "";
-    kitEach = String(family?.kit_each ?? 3);
-    supplier = family?.supplier ?? "";
-    lowStock = String(family?.low_stock ?? 0);
-  });
+  // the form is made anew each time it opens
+  const begun = untrack(() => family);
+  let name = $state(begun?.name ?? "");
+  let diameter = $state(begun?.diameter?.mm ?? "");
+  let runs = $state<Run[]>(
+    begun?.runs.map((run) => ({ low: run.low.mm, high: run.high.mm, step: run.step.mm })) ?? [
+      { low: "", high: "", step: "0.05" },
+    ],
+  );
+  let code = $state<Schemas["Code"]>(begun?.code ?? "auto");
+  let price = $state(begun?.price ?? "");
+  let kitPrice = $state(begun?.kit_price ?? "");
+  let kitEach = $state(String(begun?.kit_each ?? 3));
+  let supplier = $state(begun?.supplier ?? "");
+  let lowStock = $state(String(begun?.low_stock ?? 0));
   const CODES = [
     { value: "auto", label: "as the family allows", note: "asks where a marking can be two sizes" },
     { value: "hundredths", label: "275 is 2.75" },

@@ -54,7 +54,7 @@ export class PlanState {
         },
       }),
     );
-    if (done) this.job.goOn(valve);
+    if (done && this.job.inHand === valve) this.job.goOn(valve);
   }
 
   takeBack(valve: string): Promise<boolean> {
