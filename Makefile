@@ -41,6 +41,7 @@ check: .venv/.dev frontend/node_modules/.done ## Lint, types, layers, generated 
 	@$(BIN)/mypy
 	@$(BIN)/lint-imports
 	@$(BIN)/python scripts/openapi.py --check
+	@$(BIN)/python scripts/schemas.py --check
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent check
 
 .PHONY: fmt

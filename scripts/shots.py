@@ -6,10 +6,12 @@ from contextlib import contextmanager
 from pathlib import Path
 from threading import Thread
 
+import scipy.optimize  # noqa: F401  # the first plan would wait for it
 from playwright.sync_api import sync_playwright
 from waitress.server import create_server
 
 from plimb.demo.load import fill
+from plimb.standins.counter import run_counter
 from plimb.store.database import Database
 from plimb.web.application import create_app
 
@@ -26,6 +28,7 @@ SHOTS = {
     "choose": ("/cards/3/choose", WIDE, "light"),
     "sign": ("/cards/1/sign", WIDE, "light"),
     "feel-phone": ("/cards/2/feel", PHONE, "light"),
+    "drawer": ("/drawer", WIDE, "light"),
     "choose-phone": ("/cards/3/choose", PHONE, "light"),
     "read-night": ("/cards/3/read", WIDE, "dark"),
 }
@@ -37,7 +40,7 @@ def served():
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "demo.sqlite3")
         fill(database)
-        server = create_server(create_app(database), host="127.0.0.1", port=0)
+        server = create_server(create_app(database, counter=run_counter()), host="127.0.0.1", port=0)
         Thread(target=server.run, daemon=True).start()
         yield f"http://127.0.0.1:{server.effective_port}"
         server.close()
@@ -54,7 +57,7 @@ def take(folder: Path, shots: dict) -> None:
                 viewport={"width": width, "height": height}, color_scheme=scheme
             )
             page.goto(address + path)
-            page.wait_for_load_state("networkidle")
+            page.wait_for_timeout(1500)
             page.evaluate("document.fonts.ready")
             page.screenshot(path=folder / f"{name}.png")
             page.close()
