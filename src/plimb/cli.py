@@ -1,4 +1,4 @@
-"""The command line: `plimb serve`, `demo`, `shim`, `plan`, `turn`."""
+"""The command line: the sums of one valve and one engine, serving, files, safe copies."""
 
 from __future__ import annotations
 
@@ -7,7 +7,7 @@ import sys
 from collections.abc import Sequence
 from fractions import Fraction
 from pathlib import Path
-from typing import Any, NoReturn
+from typing import TYPE_CHECKING, Any, NoReturn
 
 import click
 
@@ -20,6 +20,9 @@ from plimb.core.shim import Aim, Fitted, Rounding, School, WorkedOut, work_out
 from plimb.core.shorthand import parse_reading
 from plimb.core.turning import COMFORT
 from plimb.core.working import working
+
+if TYPE_CHECKING:
+    from plimb.store.database import Database
 
 DEFAULT_PORT = 8017
 
@@ -240,6 +243,132 @@ def demo(database: Path | None, host: str, port: int, as_json: bool, fresh: bool
     path = database or shop_database("demo")
     load_demo(path, fresh=fresh)
     run_server(path, host=host, port=port, as_json=as_json, standins=True)
+
+
+@main.command()
+@_database
+@click.option("--card", "cards", type=int, multiple=True, help="Just this card; several if given.")
+@click.option("--what", type=click.Choice(["card", "csv", "pdf", "shop"]), default=None)
+@click.option("--out", type=click.Path(path_type=Path), default=None, help="File, or folder.")
+@_json
+def export(
+    database: Path | None,
+    cards: tuple[int, ...],
+    what: str | None,
+    out: Path | None,
+    as_json: bool,
+) -> None:
+    """Write cards (as JSON, CSV or PDF) or the whole shop into open files."""
+    from plimb.actions.sheet import read_sheet
+    from plimb.actions.transfer import export_card, readings_csv
+    from plimb.actions.whole_shop import export_shop
+    from plimb.files.sheet_pdf import sheet_pdf
+
+    record = _open(database)
+    kind = what or ("card" if cards else "shop")
+    written = []
+    try:
+        with record.reading() as session:
+            if kind == "shop":
+                made = {"shop.json": export_shop(session).encode()}
+            else:
+                if not cards:
+                    raise BadValue("card: say which, like --card 3.", field="card")
+                made = {}
+                for n in cards:
+                    if kind == "card":
+                        made[f"card-{n}.json"] = export_card(session, n).encode()
+                    elif kind == "csv":
+                        made[f"card-{n}.csv"] = readings_csv(session, n).encode()
+                    else:
+                        made[f"card-{n}.pdf"] = sheet_pdf(read_sheet(session, n))
+        written = [_write(name, text, out, len(made)) for name, text in made.items()]
+    finally:
+        record.close()
+    if as_json:
+        click.echo(json.dumps({"written": [str(path) for path in written]}))
+    elif str(out) != "-":
+        click.echo("\n".join(f"Wrote {path}." for path in written))
+
+
+def _write(name: str, text: bytes, out: Path | None, many: int) -> Path:
+    if out is not None and str(out) == "-" and many == 1:
+        sys.stdout.buffer.write(text)
+        return out
+    path = Path(name) if out is None else out / name if out.is_dir() or many > 1 else out
+    try:
+        path.parent.mkdir(parents=True, exist_ok=True)
+        path.write_bytes(text)
+    except OSError as error:
+        raise BadValue(f"out {path} cannot be written ({error.strerror}).", field="out") from None
+    return path
+
+
+@main.command(name="import")
+@click.argument("files", nargs=-1, required=True, type=click.Path(path_type=Path, dir_okay=False))
+@_database
+@_json
+def import_(files: tuple[Path, ...], database: Path | None, as_json: bool) -> None:
+    """Take card files, or one whole shop's file, into the record."""
+    from plimb.actions.transfer import import_card
+    from plimb.actions.whole_shop import SHOP_FORMAT, import_shop
+    from plimb.web.application import utc_now
+
+    texts = {file: _text_of(file) for file in files}
+    record = _open(database, make=True)
+    numbers = []
+    try:
+        for text in texts.values():
+            if f'"{SHOP_FORMAT}"' in text[:200]:
+                import_shop(record, text)
+            else:
+                numbers.append(import_card(record, text, now=utc_now()))
+    finally:
+        record.close()
+    if as_json:
+        click.echo(json.dumps({"cards": numbers}))
+    else:
+        click.echo(f"Took in {', '.join(f'card {n}' for n in numbers) or 'the whole shop'}.")
+
+
+@main.command()
+@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@_database
+@_json
+def backup(file: Path, database: Path | None, as_json: bool) -> None:
+    """Write a consistent copy of the record to FILE, also while it is in use."""
+    from plimb.actions.whole_shop import back_up
+    from plimb.web.serving import shop_database
+
+    back_up(database or shop_database("shop"), file)
+    click.echo(json.dumps({"copy": str(file)}) if as_json else f"Copied to {file}.")
+
+
+@main.command()
+@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@_database
+@_json
+def restore(file: Path, database: Path | None, as_json: bool) -> None:
+    """Put the copy in FILE in the record's place; the record before is laid aside."""
+    from plimb.actions.whole_shop import restore as put_back
+    from plimb.web.serving import shop_database
+
+    aside = put_back(file, database or shop_database("shop"))
+    if as_json:
+        click.echo(json.dumps({"aside": None if aside is None else str(aside)}))
+    else:
+        click.echo(f"Restored from {file}." + (f" The record before: {aside}." if aside else ""))
+
+
+def _open(database: Path | None, *, make: bool = False) -> Database:
+    """Return the record, which must be there unless it may be made."""
+    from plimb.store.database import Database
+    from plimb.web.serving import shop_database
+
+    path = database or shop_database("shop")
+    if not make and not path.exists():
+        raise BadValue(f"record {path} is not there; say which with --database.", field="database")
+    return Database(path)
 
 
 if __name__ == "__main__":

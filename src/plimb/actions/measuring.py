@@ -74,7 +74,7 @@ def see_to(database: Database, change: Change, *, item: str, done: bool) -> Card
 
     def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
         view = card_view(session, card)
-        if item not in {line.id for line, _done in (*view.safety, *view.pull)}:
+        if item not in {line.id for line, _done in (*view.safety, *view.pull, *view.closing)}:
             raise BadValue(f"“{item}” is not on this card's lists.", field="item")
         without = [other for other in card.seen_to if other != item]
         card.seen_to = [*without, item] if done else without

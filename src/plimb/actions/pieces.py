@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from sqlalchemy.orm import Session
 
 from plimb.actions.cards import Change, changed, known_valve
@@ -17,7 +19,7 @@ from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.instruments import get_instrument
 from plimb.store.lines import answer_piece, sheets, standing_piece, write_choice, write_piece
-from plimb.store.models import CardRow, InstrumentRow, RoundRow
+from plimb.store.models import CardRow, InstrumentRow, RoundRow, ShimRow
 from plimb.store.shims import families
 
 MOST_ZERO_NM = mm("0.1")
@@ -158,6 +160,8 @@ def _decide(
     change: Change,
 ) -> None:
     kept_back = keep_back(session, card, round_, valve, choice, change.now)
+    if choice is not None:
+        choice = replace(choice, by_marking=_from_marking(session, card, round_, choice, kept_back))
     write_choice(
         session,
         round_,
@@ -167,6 +171,19 @@ def _decide(
         shim_id=kept_back,
         now=change.now,
     )
+
+
+def _from_marking(
+    session: Session, card: CardRow, round_: RoundRow, choice: Choice, kept_back: int | None
+) -> bool:
+    """Return whether nobody has measured the piece that is chosen."""
+    if kept_back is not None:
+        row = session.get(ShimRow, kept_back)
+        return row is not None and row.measured_nm is None
+    if choice.source is Source.ENGINE:
+        piece = sheets(round_, Trust(card.trust))[choice.from_valve or ""].piece
+        return piece is not None and piece.from_marking
+    return choice.source is Source.COUNTER
 
 
 def take_plan(database: Database, change: Change) -> CardView:

@@ -9,7 +9,7 @@ from decimal import Decimal
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.registry import tray_of, worth
+from plimb.actions.registry import left_over, tray_of, worth
 from plimb.actions.views import CardView, card_view
 from plimb.core.buying import Kit, Purchase, purchases
 from plimb.core.chance import USUAL_DOUBT
@@ -96,7 +96,11 @@ def asked_of(session: Session, card: CardRow, view: CardView) -> Asked:
                 from_valve=choice.from_valve,
             )
     kept = {row.shim_id for row in standing_choices(round_).values()}
-    at_hand = [*drawer(session), *(r for r in shims_at(session, tray_of(card)) if r.id in kept)]
+    at_hand = [
+        *drawer(session),
+        *(row for row in shims_at(session, tray_of(card)) if row.id in kept),
+        *left_over(session, card),
+    ]
     return Asked(
         seats=tuple(seats),
         drawer=_stocks(known, at_hand, seats, trust),

@@ -17,6 +17,7 @@ from plimb.store.lines import sheets, standing_choices
 from plimb.store.models import CardRow, RoundRow, ShimFamilyRow, ShimRow
 from plimb.store.shims import (
     add_shim,
+    came_by_order,
     drawer,
     find_family,
     know_families,
@@ -24,6 +25,7 @@ from plimb.store.shims import (
     remeasure,
     shim_at,
     shims_at,
+    was_fitted,
 )
 
 SAME_PIECE_NM = mm("0.03")
@@ -95,23 +97,39 @@ def keep_back(session: Session, card: CardRow, round_: RoundRow, valve: str, cho
     kept = standing.shim_id if standing else None
     if kept is not None:
         row = session.get(ShimRow, kept)
-        if row is not None and row.place == Where.CARD.value and row.card_id == card.id:
+        if (
+            row is not None
+            and row.place == Where.CARD.value
+            and row.card_id == card.id
+            and not was_fitted(session, row.id)
+        ):
             move_shim(session, row, DRAWER, f"not taken for {valve} of card {card.id}", now)
     if choice is None or choice.source is not Source.DRAWER:
         return None
     clearance = parsed_engine(card.revision.document)[1].clearance(valve)
     family = family_row(session, clearance)
     trust = Trust(card.trust)
-    for row in drawer(session):
+    for row in (*drawer(session), *left_over(session, card)):
         fits = row.family_id == family.id and row.condition == Condition.SOUND
         if fits and worth(row, trust) == choice.thickness_nm:
-            move_shim(session, row, tray_of(card), f"for {valve}", now)
+            if row.place != Where.CARD.value:
+                move_shim(session, row, tray_of(card), f"for {valve}", now)
             return row.id
     raise NotReady(
         f"There is no {show_mm(choice.thickness_nm)} of this family in the drawer any more; "
         "somebody took it. The plan has been made anew.",
         field="thickness_nm",
     )
+
+
+def left_over(session: Session, card: CardRow) -> list[ShimRow]:
+    """Return what lies on the job's tray and is nobody's: what came out in earlier rounds."""
+    kept = {row.shim_id for row in standing_choices(card.rounds[-1]).values()}
+    return [
+        row
+        for row in shims_at(session, tray_of(card))
+        if row.id not in kept and not came_by_order(session, row.id)
+    ]
 
 
 def check_giver(card: CardRow, round_: RoundRow, valve: str, choice: Choice) -> None:
@@ -140,11 +158,11 @@ def check_giver(card: CardRow, round_: RoundRow, valve: str, choice: Choice) -> 
             )
 
 
-def settle_pieces(session: Session, card: CardRow, now: datetime) -> None:
-    """Let every piece of a finished job come to rest: into its valve, the drawer, or away.
+def settle_pieces(session: Session, card: CardRow, now: datetime, *, last: bool = True) -> None:
+    """Let every piece of a finished round come to rest: into its valve, the drawer, or away.
 
-    First all that comes out is laid on the tray, then each chosen piece goes in, then what is
-    left on the tray goes to the drawer, or away if it is scrap.
+    First all that comes out is laid on the tray, then each chosen piece goes in. After the
+    `last` round what is left on the tray goes to the drawer, or away if it is scrap.
     """
     engine = parsed_engine(card.revision.document)[1]
     tray, why = tray_of(card), f"card {card.id}"
@@ -174,10 +192,12 @@ def settle_pieces(session: Session, card: CardRow, now: datetime) -> None:
         clearance = engine.clearance(valve)
         here = in_valve(card, valve)
         if going is None:
-            piece = Piece(marked=None, marked_nm=choice.thickness_nm, measured_nm=None)
+            piece = Piece(
+                marked=None, marked_nm=choice.thickness_nm, measured_nm=choice.measured_nm
+            )
             add_shim(session, family_row(session, clearance), piece, here, f"fitted, {why}", now)
         else:
             move_shim(session, going, here, f"into {valve}, {why}", now)
-    for row in shims_at(session, tray):
+    for row in shims_at(session, tray) if last else ():
         scrap = row.condition == Condition.SCRAP
         move_shim(session, row, GONE if scrap else DRAWER, f"left over, {why}", now)

@@ -12,14 +12,19 @@ from sqlalchemy.orm import Session
 
 from plimb.core.blades import BladeSet
 from plimb.core.engine import Engine
+from plimb.core.fitting import FitStep, closing_list, fit_steps
 from plimb.core.lengths import Unit
 from plimb.core.piece import Trust
+from plimb.core.proof import Explained, Proved, explain
+from plimb.core.proving import proved_from
 from plimb.core.pull import pull_list
 from plimb.core.ready import Conditions, SafetyItem, safety_list
 from plimb.core.shim import Aim, Rounding, School
 from plimb.core.shorthand import Reading
 from plimb.core.slips import Before, Question, Slip, questions
 from plimb.core.survey import Act, Need, Stage, Survey, survey
+from plimb.core.tightening import tightening_order
+from plimb.core.torque import Thread, Torque, TorqueDoubt, TorqueUnit, doubt_of, parse_torque
 from plimb.core.turning import Events, Method, TurnPlan, order_by_plan, plan_turning
 from plimb.files.engine_file import EngineFile, read_engine
 from plimb.store.blades import core_set, list_blade_sets
@@ -27,7 +32,7 @@ from plimb.store.cards import card_before, get_card, list_cards
 from plimb.store.engines import get_shop, list_engines, newest_revision
 from plimb.store.instruments import list_instruments
 from plimb.store.lines import kept_slips, repeated, sheets, typed
-from plimb.store.models import CardRow, EngineRow
+from plimb.store.models import CardRow, EngineRow, RoundRow
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -42,6 +47,44 @@ class EngineLine:
     engine: Engine
     events: Events
     turning: TurnPlan
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BoltsView:
+    """Bolts to tighten: where they lie, in which order, how hard, and how far it has got.
+
+    `turned` counts bolts through all stages; `doubt` is what is asked about the torque.
+    """
+
+    name: str
+    places: tuple[tuple[float, float], ...]
+    order: tuple[int, ...]
+    by_maker: bool
+    thread: Thread
+    torque: Torque | None
+    doubt: TorqueDoubt | None
+    turned: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RoundView:
+    """One pass of measuring, setting and proving, as it was left."""
+
+    number: int
+    opened_at: datetime | None
+    reason: str
+    hand_turns: int
+    survey: Survey
+    proved: tuple[Proved, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class AmendmentLine:
+    """A dated line written after the card was signed."""
+
+    written_at: datetime
+    written_by: str
+    text: str
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -74,12 +117,21 @@ class CardView:
     variant: str
     forbidden: tuple[tuple[str, int], ...]
     instrument_id: int | None
+    instrument: str | None
     zero_nm: int | None
     pull: tuple[tuple[SafetyItem, bool], ...]
     signed_at: datetime | None
     signed_by: str | None
     remarks: str | None
     next_check_km: int | None
+    rounds: tuple[RoundView, ...]
+    fit: tuple[FitStep, ...]
+    closing: tuple[tuple[SafetyItem, bool], ...]
+    hand_turns: int
+    wrench: TorqueUnit
+    bolts: tuple[BoltsView, ...]
+    explained: Explained | None
+    amendments: tuple[AmendmentLine, ...]
     survey: Survey
     typed: dict[tuple[str, str], str]
     repeats: dict[tuple[str, str], tuple[Reading, ...]]
@@ -120,6 +172,8 @@ class ShopView:
     cards: tuple[CardView, ...]
     blade_sets: tuple[BladeSetLine, ...]
     instruments: tuple[InstrumentLine, ...]
+    hand_turns: int
+    wrench: str
 
 
 @lru_cache(maxsize=256)
@@ -155,8 +209,14 @@ def card_view(session: Session, card: CardRow) -> CardView:
     turning = turning_of(document, method)
     blades = core_set(card.blade_set) if card.blade_set else None
     trust = Trust(card.trust)
-    written = sheets(round_, trust)
-    seen = survey(engine, written, school, Act(card.act), order_by_plan(engine, turning))
+    shop = get_shop(session)
+    order = order_by_plan(engine, turning)
+    rounds = tuple(
+        _round_view(one, survey(engine, sheets(one, trust), school, Act(card.act), order))
+        for one in card.rounds
+    )
+    seen, proved = rounds[-1].survey, rounds[-1].proved
+    touched = {v: s for v, s in seen.valves.items() if s.touched}
     opened = tuple(valve for valve in seen.order if seen.valves[valve].need is Need.OPEN)
     return CardView(
         id=card.id,
@@ -185,8 +245,29 @@ def card_view(session: Session, card: CardRow) -> CardView:
         variant=card.variant,
         forbidden=tuple((valve, nm) for valve, nm in card.forbidden),
         instrument_id=card.instrument_id,
+        instrument=card.instrument.name if card.instrument else None,
         zero_nm=card.zero_nm,
-        pull=tuple((step, step.id in card.seen_to) for step in pull_list(engine, opened)),
+        pull=tuple(
+            (step, step.id in card.seen_to) for step in pull_list(engine, opened, len(card.rounds))
+        ),
+        rounds=rounds,
+        fit=fit_steps(
+            engine,
+            {v: s.sheet.choice for v, s in touched.items() if s.sheet.choice},
+            {v: s.sheet.piece.thickness_nm() for v, s in touched.items() if s.sheet.piece},
+        ),
+        closing=tuple(
+            (step, step.id in card.seen_to)
+            for step in closing_list(engine, _shafts_out(seen), shop.hand_turns, len(card.rounds))
+        ),
+        hand_turns=shop.hand_turns,
+        wrench=TorqueUnit(shop.wrench),
+        bolts=tuple(_bolts_view(one) for one in card.tightening),
+        explained=explain(proved) if proved else None,
+        amendments=tuple(
+            AmendmentLine(written_at=n.written_at, written_by=n.written_by, text=n.text)
+            for n in card.amendments
+        ),
         signed_at=card.signed_at,
         signed_by=card.signed_by,
         remarks=card.remarks,
@@ -202,6 +283,46 @@ def card_view(session: Session, card: CardRow) -> CardView:
     )
 
 
+def _round_view(row: RoundRow, seen: Survey) -> RoundView:
+    return RoundView(
+        number=row.number,
+        opened_at=row.opened_at,
+        reason=row.reason,
+        hand_turns=row.hand_turns,
+        survey=seen,
+        proved=proved_from(seen),
+    )
+
+
+def _shafts_out(seen: Survey) -> tuple[str, ...]:
+    """Return the camshafts that the chosen pieces need out."""
+    return tuple(
+        dict.fromkeys(
+            state.clearance.camshaft
+            for state in seen.valves.values()
+            if state.touched and state.clearance.camshaft_out
+        )
+    )
+
+
+def _bolts_view(entry: dict[str, Any]) -> BoltsView:
+    places = tuple((float(x), float(y)) for x, y in entry["places"])
+    thread = Thread(entry["thread"])
+    unit = TorqueUnit(entry["unit"])
+    torque = parse_torque(entry["torque"], unit) if entry["torque"] else None
+    order = entry["order"]
+    return BoltsView(
+        name=entry["name"],
+        places=places,
+        order=tightening_order(places) if order is None else tuple(order),
+        by_maker=order is not None,
+        thread=thread,
+        torque=torque,
+        doubt=doubt_of(torque, thread) if torque else None,
+        turned=entry["turned"],
+    )
+
+
 def _source(file: EngineFile) -> str | None:
     """Return where the spec stands: the book, and its page if that is given."""
     page = f"page {file.engine.page}" if file.engine.page else None
@@ -212,7 +333,7 @@ def _questions(
     session: Session, card: CardRow, engine: Engine, seen: Survey, blades: BladeSet | None
 ) -> dict[str, tuple[Question, ...]]:
     """Return what is worth asking about each reading as found and was not answered yet."""
-    if card.signed_at:
+    if card.signed_at or len(card.rounds) > 1:  # what a proof left is not asked about again
         return {}
     round_ = card.rounds[-1]
     readings = {
@@ -268,8 +389,11 @@ def read_card(session: Session, card_id: int) -> CardView:
 
 def read_shop(session: Session) -> ShopView:
     """Return the shop with its engines by label and its cards, newest first."""
+    shop = get_shop(session)
     return ShopView(
-        name=get_shop(session).name,
+        name=shop.name,
+        hand_turns=shop.hand_turns,
+        wrench=shop.wrench,
         engines=tuple(engine_line(row) for row in list_engines(session)),
         cards=tuple(card_view(session, card) for card in list_cards(session)),
         blade_sets=tuple(

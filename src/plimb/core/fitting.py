@@ -111,9 +111,9 @@ def _checks(follower: Follower, action: Action) -> tuple[str, ...]:
     )
 
 
-def closing_list(engine: Engine, shafts: tuple[str, ...], hand_turns: int) -> tuple[
-    SafetyItem, ...
-]:  # fmt: skip
+def closing_list(
+    engine: Engine, shafts: tuple[str, ...], hand_turns: int, round_: int = 1
+) -> tuple[SafetyItem, ...]:
     """Return what follows once the pieces are in: caps, timing, tensioner, turning by hand.
 
     The order is common practice; the maker's manual comes before it.

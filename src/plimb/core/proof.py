@@ -146,10 +146,10 @@ class _Model:
 
 Shifts = NDArray[np.float64]
 
-SIZES: Shifts = np.arange(2, 31) * float(mm("0.01"))
+SIZES: Shifts = np.linspace(mm("0.02"), mm("0.30"), 29)
 """Sizes that an unknown shift may have, 0.02 to 0.30 mm."""
 
-WIDER: Shifts = np.arange(2, 82, 2) * float(mm("0.01"))
+WIDER: Shifts = np.linspace(mm("0.02"), mm("0.80"), 40)
 """Sizes that anything else may have, 0.02 to 0.80 mm."""
 
 

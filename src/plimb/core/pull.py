@@ -6,10 +6,11 @@ from plimb.core.engine import Engine, Follower
 from plimb.core.ready import SafetyItem
 
 
-def pull_list(engine: Engine, valves: tuple[str, ...]) -> tuple[SafetyItem, ...]:
+def pull_list(engine: Engine, valves: tuple[str, ...], round_: int = 1) -> tuple[SafetyItem, ...]:
     """Return the steps that reach the shims of these valves, by the kind of follower.
 
-    The order is common practice; the maker's manual comes before it.
+    The order is common practice; the maker's manual comes before it. Each round's steps have
+    names of their own.
     """
     shafts = tuple(
         dict.fromkeys(
@@ -19,7 +20,10 @@ def pull_list(engine: Engine, valves: tuple[str, ...]) -> tuple[SafetyItem, ...]
         )
     )
     steps = [*(_camshafts_out(shafts) if shafts else ()), *_shims_out(engine.follower)]
-    return tuple(SafetyItem(id=f"pull-{id_}", does=does, caution=why) for id_, does, why in steps)
+    prefix = "pull" if round_ == 1 else f"pull{round_}"
+    return tuple(
+        SafetyItem(id=f"{prefix}-{id_}", does=does, caution=why) for id_, does, why in steps
+    )
 
 
 def _camshafts_out(shafts: tuple[str, ...]) -> list[tuple[str, str, str]]:

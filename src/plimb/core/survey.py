@@ -40,6 +40,7 @@ class Stage(StrEnum):
     FEEL = "feel"
     READ = "read"
     CHOOSE = "choose"
+    FIT = "fit"
     PROVE = "prove"
     SIGN = "sign"
 
@@ -50,12 +51,29 @@ NEAR_EDGE_SHARE = 5
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Choice:
-    """The piece decided on for a valve, and whether a person decided it against the plan."""
+    """The piece decided on for a valve, and whether a person decided it against the plan.
+
+    `measured_nm` is what a micrometer said as it went in; `by_marking` that nobody ever
+    measured it; `fitted` that it is in.
+    """
 
     thickness_nm: int
     source: Source = Source.COUNTER
     from_valve: str | None = None
     by_hand: bool = True
+    by_marking: bool = False
+    measured_nm: int | None = None
+    fitted: bool = False
+
+    @property
+    def goes_in_nm(self) -> int:
+        """The thickness that what follows is predicted with."""
+        return self.thickness_nm if self.measured_nm is None else self.measured_nm
+
+    @property
+    def known_from_marking(self) -> bool:
+        """Whether the piece was never measured."""
+        return self.by_marking and self.measured_nm is None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -212,8 +230,8 @@ def _state(
     if gap and sheet.piece:
         shim_nm = sheet.piece.thickness_nm()
         worked = work_out(gap, shim_nm, clearance.spec, clearance.family.sizes(), school)
-        if sheet.chosen_nm is not None:
-            thinner_by_nm = shim_nm - sheet.chosen_nm
+        if sheet.choice is not None:
+            thinner_by_nm = shim_nm - sheet.choice.goes_in_nm if sheet.changes else 0
             if not gap.none_found:
                 predicted = gap.shifted(thinner_by_nm)
                 chance = chance_in_spec(
@@ -253,6 +271,11 @@ def _to_read(state: ValveState) -> bool:
     return piece.disagrees and not piece.answered
 
 
+def _to_fit(sheet: Sheet) -> bool:
+    """Return whether a chosen piece is still to go in; one that was proved is in."""
+    return sheet.choice is not None and not sheet.choice.fitted and sheet.proof is None
+
+
 def _todo(order: tuple[str, ...], valves: Mapping[str, ValveState]) -> tuple[Todo, ...]:
     """Return each stage's list; a check with everything in spec goes from Feel to Sign."""
     opened = [valve for valve in order if valves[valve].need is Need.OPEN]
@@ -269,6 +292,7 @@ def _todo(order: tuple[str, ...], valves: Mapping[str, ValveState]) -> tuple[Tod
         ),
         todo(Stage.READ, opened, [v for v in order if _to_read(valves[v])]),
         todo(Stage.CHOOSE, opened, [v for v in opened if valves[v].sheet.chosen_nm is None]),
+        todo(Stage.FIT, touched, [v for v in touched if _to_fit(valves[v].sheet)]),
         todo(
             Stage.PROVE,
             touched or opened,

@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from fractions import Fraction
+from functools import lru_cache
 from itertools import pairwise
 from math import hypot
 
@@ -37,7 +38,8 @@ def neighbours(bolts: Sequence[Place]) -> frozenset[tuple[int, int]]:
     )
 
 
-def tightening_order(bolts: Sequence[Place]) -> tuple[int, ...]:
+@lru_cache(maxsize=256)
+def tightening_order(bolts: tuple[Place, ...]) -> tuple[int, ...]:
     """Return the bolts' numbers in the order to turn them, each once.
 
     Args:

@@ -13,6 +13,7 @@ from itertools import count
 from pathlib import Path
 
 from plimb.actions.cards import Change, open_card, sign_card, write_down_gap
+from plimb.actions.closing import Bolts, fit_piece, lay_bolts, turn_bolts, turn_by_hand
 from plimb.actions.drawer import add_pieces, read_drawer, save_family
 from plimb.actions.measuring import (
     Part,
@@ -22,11 +23,18 @@ from plimb.actions.measuring import (
     save_blade_set,
     see_to,
 )
-from plimb.actions.pieces import add_instrument, choose_piece, write_down_piece
+from plimb.actions.pieces import (
+    add_instrument,
+    choose_piece,
+    set_variant,
+    take_plan,
+    write_down_piece,
+)
 from plimb.actions.shop import register_engine, rename_shop, shop_is_empty
 from plimb.actions.views import CardView
 from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.ready import Conditions
+from plimb.core.torque import Thread, TorqueUnit
 from plimb.store.database import Database
 
 SHOP = "Ostrel Hill Climb School"
@@ -147,7 +155,7 @@ def fill(database: Database) -> None:
         stacking=True,
         blades={n * mm("0.01"): (None, "bent" if n == 4 else "sound") for n in BLADES},
     )
-    triple, single, v_four, *_others = (
+    triple, single, v_four, twin, *_others = (
         register_engine(
             database,
             label=label,
@@ -161,6 +169,7 @@ def fill(database: Database) -> None:
     _signed_last_season(database, single)
     _just_opened(database, v_four)
     _half_way(database, triple)
+    _not_as_predicted(database, twin)
 
 
 def _signed_last_season(database: Database, engine_id: int) -> None:
@@ -199,6 +208,63 @@ def _just_opened(database: Database, engine_id: int) -> None:
     bench = _Bench(database, card, THIS_WEEK - timedelta(days=1))
     bench.cold("14", "9")
     bench.gaps("found", {"1 EX L": "28", "1 EX R": "25-28", "2 IN L": "15-18", "2 IN R": "15"})
+
+
+def _not_as_predicted(database: Database, engine_id: int) -> None:
+    """Leave a card at its proof: two of the pieces went into each other's places."""
+    start = THIS_WEEK + timedelta(days=2)
+    card = open_card(
+        database,
+        engine_id=engine_id,
+        opened_by="Sanna Veldrig",
+        reason="Interval, and a light tick",
+        distance_km=11980,
+        now=start,
+    )
+    bench = _Bench(database, card, start)
+    bench.cold("30", "6")
+    bench.card = lay_out_tray(database, bench.change(), TRAY)
+    bench.gaps(
+        "found",
+        {
+            "1 IN L": "12",
+            "1 IN R": "7",
+            "1 EX L": "25",
+            "1 EX R": "15-18",
+            "2 IN L": "13",
+            "2 IN R": "8",
+            "2 EX L": "20",
+            "2 EX R": "23-25",
+        },
+    )
+    bench.pieces(
+        {
+            "1 IN R": "260 2.602",
+            "1 EX R": "264 2.641",
+            "2 IN R": "252 2.520",
+            "2 EX L": "256 2.561",
+        }
+    )
+    bench.card = set_variant(database, bench.change(), "only-new")
+    bench.card = take_plan(database, bench.change())
+    places = tuple((x, y) for y in (0.1, 0.35, 0.65, 0.9) for x in (0.1, 0.5, 0.9))
+    caps = Bolts(name="Cam caps", places=places, torque="10", unit=TorqueUnit.NM, thread=Thread.M6)
+    bench.card = lay_bolts(database, bench.change(), caps)
+    bench.card = turn_bolts(database, bench.change(), name="Cam caps", turned=17)
+    for step in bench.card.fit:
+        bench.card = fit_piece(database, bench.change(), valve=step.valve, fitted=True)
+    bench.card = turn_by_hand(database, bench.change(), turns=2)
+    bench.gaps(
+        "proof",
+        {
+            "1 IN R": "23",
+            "1 EX R": "23-25",
+            "2 IN R": "8",
+            "2 EX L": "28",
+            "1 IN L": "12",
+            "1 EX L": "25",
+        },
+    )
 
 
 def _stock_up(database: Database) -> None:

@@ -82,10 +82,11 @@ def _felt(goes_nm: int | None, refuses_nm: int | None, feel: Feel | None) -> Gap
 
 
 class PiecePart(FilePart):
-    """A shim that came out: its marking as read, its measured thickness, its condition."""
+    """A shim that came out: its marking, what that stands for, its thickness, its condition."""
 
     valve: Name
     marked: Annotated[str, Field(min_length=1, max_length=12)] | None = None
+    marked_as: Length | None = None
     measured: Length | None = None
     condition: Condition = Condition.SOUND
 
@@ -94,8 +95,10 @@ class PiecePart(FilePart):
         measured_nm = None if self.measured is None else length_nm(self.measured, unit)
         if measured_nm is not None:
             check_shim(measured_nm)
-        marked_nm = None
-        if self.marked is not None:
+        marked_nm = None if self.marked_as is None else length_nm(self.marked_as, unit)
+        if marked_nm is not None:
+            check_shim(marked_nm)
+        elif self.marked is not None:
             beside = "" if self.measured is None else f" {self.measured * unit.nm / 1_000_000:f}"
             marked_nm = parse_piece(self.marked + beside, clearance.family).marked_nm
         return Piece(
@@ -112,6 +115,7 @@ class RoundPart(FilePart):
 
     gaps: Annotated[list[GapPart], Field(default_factory=list, max_length=96)]
     pieces: Annotated[list[PiecePart], Field(default_factory=list, max_length=96)]
+    proofs: Annotated[list[GapPart], Field(default_factory=list, max_length=96)]
 
 
 class DrawerPart(FilePart):
@@ -150,7 +154,7 @@ class CardFile(EngineFile):
         engine = self.to_core()
         for place, one in enumerate(self.rounds):
             self._readings(engine, one, f"$.rounds[{place}]")
-        last = self.rounds[-1] if self.rounds else RoundPart(gaps=[], pieces=[])
+        last = self.rounds[-1] if self.rounds else RoundPart(gaps=[], pieces=[], proofs=[])
         gaps, pieces = self._readings(engine, last, f"$.rounds[{len(self.rounds) - 1}]")
         return Asked(
             seats=tuple(

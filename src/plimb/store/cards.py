@@ -26,6 +26,7 @@ _WHOLE = (
     selectinload(CardRow.rounds).selectinload(RoundRow.pieces),
     selectinload(CardRow.rounds).selectinload(RoundRow.choices),
     selectinload(CardRow.trays),
+    selectinload(CardRow.amendments),
     joinedload(CardRow.blade_set).selectinload(BladeSetRow.blades),
     joinedload(CardRow.instrument),
 )
@@ -101,7 +102,8 @@ def add_card(
         reuse=True,
         variant="best",
         forbidden=[],
-        rounds=[RoundRow(number=1)],
+        tightening=[],
+        rounds=[RoundRow(number=1, opened_at=now, reason="", hand_turns=0)],
     )
     session.add(card)
     session.flush()

@@ -9,7 +9,7 @@ from typing import TypeVar
 from sqlalchemy.orm import Session
 
 from plimb.core.gap import Feel, Gap
-from plimb.core.lengths import Unit
+from plimb.core.lengths import Unit, show_mm
 from plimb.core.piece import Condition, Piece, Source, Trust
 from plimb.core.shorthand import Reading
 from plimb.core.survey import Choice, Sheet
@@ -191,6 +191,9 @@ def write_choice(
             source=choice.source if choice else Source.SAME,
             from_valve=choice.from_valve if choice else None,
             by_hand=choice.by_hand if choice else True,
+            by_marking=choice.by_marking if choice else False,
+            measured_nm=choice.measured_nm if choice else None,
+            fitted_at=now if choice and choice.fitted else None,
             shim_id=shim_id,
             supersedes_id=earlier,
             recorded_at=now,
@@ -244,4 +247,51 @@ def _choice(row: ChoiceRow) -> Choice:
         source=Source(row.source),
         from_valve=row.from_valve,
         by_hand=row.by_hand,
+        by_marking=row.by_marking,
+        measured_nm=row.measured_nm,
+        fitted=row.fitted_at is not None,
+    )
+
+
+def carry_over(
+    session: Session, from_: RoundRow, to: RoundRow, *, trust: Trust, now: datetime
+) -> None:
+    """Begin a round with what the one before left: each gap as proved, each piece as fitted."""
+    written = sheets(from_, trust)
+    proofs = _current(gap for gap in from_.gaps if gap.purpose == "proof")
+    founds = _current(gap for gap in from_.gaps if gap.purpose == "found")
+    pieces = _current(from_.pieces)
+    for valve, sheet in written.items():
+        gap = proofs.get(valve) or (None if sheet.changes else founds.get(valve))
+        if gap is not None:
+            to.gaps.append(_copy(gap, purpose="found", recorded_at=now))
+        if sheet.changes and sheet.choice is not None:
+            to.pieces.append(_fitted_piece(sheet.choice, valve, now))
+        elif valve in pieces:
+            to.pieces.append(_copy(pieces[valve], recorded_at=now))
+    session.flush()
+
+
+_NOT_COPIED = {"id", "round_id", "supersedes_id", "superseded_at"}
+
+
+def _copy(row: Line, **changed: object) -> Line:
+    """Return a line like another, standing by itself."""
+    names = {column.key for column in row.__table__.columns} - _NOT_COPIED
+    return type(row)(**{name: getattr(row, name) for name in names} | changed)
+
+
+def _fitted_piece(choice: Choice, valve: str, now: datetime) -> PieceRow:
+    nm = choice.goes_in_nm
+    marking = choice.known_from_marking
+    return PieceRow(
+        valve=valve,
+        typed=show_mm(nm),
+        marked=None,
+        marked_nm=nm if marking else None,
+        measured_nm=None if marking else nm,
+        readings=[] if marking else [nm],
+        condition=Condition.SOUND,
+        zero_nm=0,
+        recorded_at=now,
     )

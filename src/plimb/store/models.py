@@ -42,6 +42,8 @@ class ShopRow(Base):
     aim: Mapped[str]
     rounding: Mapped[str]
     act: Mapped[str]
+    hand_turns: Mapped[int] = mapped_column(server_default=text("2"))
+    wrench: Mapped[str] = mapped_column(server_default="N·m")
 
 
 class EngineRow(Base):
@@ -98,6 +100,7 @@ class CardRow(Base):
     trust: Mapped[str] = mapped_column(server_default="measured")
     reuse: Mapped[bool] = mapped_column(server_default=text("1"))
     variant: Mapped[str] = mapped_column(server_default="best")
+    tightening: Mapped[list[dict[str, Any]]] = mapped_column(JSON, server_default="[]")
     forbidden: Mapped[list[list[Any]]] = mapped_column(JSON, server_default="[]")
     instrument_id: Mapped[int | None] = mapped_column(ForeignKey("instrument.id"))
     zero_nm: Mapped[int | None]
@@ -105,9 +108,23 @@ class CardRow(Base):
     next_check_km: Mapped[int | None]
     revision: Mapped[EngineRevisionRow] = relationship()
     rounds: Mapped[list[RoundRow]] = relationship(order_by="RoundRow.number")
+    amendments: Mapped[list[AmendmentRow]] = relationship(order_by="AmendmentRow.id")
     trays: Mapped[list[StripTrayRow]] = relationship(order_by="StripTrayRow.id")
     blade_set: Mapped[BladeSetRow | None] = relationship()
     instrument: Mapped[InstrumentRow | None] = relationship()
+
+
+class AmendmentRow(Base):
+    """A dated line written on a card after it was signed; nothing on the card changes."""
+
+    __tablename__ = "amendment"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
+    key: Mapped[str] = mapped_column(unique=True)
+    written_by: Mapped[str]
+    text: Mapped[str]
+    written_at: Mapped[datetime]
 
 
 class BladeSetRow(Base):
@@ -159,6 +176,9 @@ class RoundRow(Base):
     id: Mapped[int] = mapped_column(primary_key=True)
     card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
     number: Mapped[int]
+    opened_at: Mapped[datetime | None]
+    reason: Mapped[str] = mapped_column(server_default="")
+    hand_turns: Mapped[int] = mapped_column(server_default=text("0"))
     gaps: Mapped[list[GapRow]] = relationship(order_by="GapRow.id")
     pieces: Mapped[list[PieceRow]] = relationship(order_by="PieceRow.id")
     choices: Mapped[list[ChoiceRow]] = relationship(order_by="ChoiceRow.id")
@@ -255,6 +275,9 @@ class ChoiceRow(_Line, Base):
     from_valve: Mapped[str | None]
     by_hand: Mapped[bool] = mapped_column(server_default=text("1"))
     shim_id: Mapped[int | None] = mapped_column(ForeignKey("shim.id"))
+    by_marking: Mapped[bool] = mapped_column(server_default=text("0"))
+    measured_nm: Mapped[int | None]
+    fitted_at: Mapped[datetime | None]
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("choice.id"))
 
 

@@ -144,6 +144,16 @@ def moves_of(session: Session, shim_id: int) -> Sequence[ShimMoveRow]:
     return session.scalars(query).all()
 
 
+def came_by_order(session: Session, shim_id: int) -> bool:
+    """Return whether a piece was ordered and has lain nowhere but on a tray since."""
+    return moves_of(session, shim_id)[-1].left.startswith("order line")
+
+
+def was_fitted(session: Session, shim_id: int) -> bool:
+    """Return whether a piece on a tray came there out of a valve."""
+    return moves_of(session, shim_id)[-1].left.startswith("engine")
+
+
 def audit(session: Session) -> list[str]:
     """Return every piece whose moves do not lead to where it is; none when all adds up."""
     moves: dict[int, list[ShimMoveRow]] = {}

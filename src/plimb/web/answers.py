@@ -18,6 +18,7 @@ from plimb.core.shorthand import Reading
 from plimb.core.survey import Need, Stage, ValveState
 from plimb.core.turning import COMFORT, Events, Method, TurnPlan, lobe_points
 from plimb.core.working import conclusion, working
+from plimb.web.answers_closing import bolts_out, explained_out, fit_out, round_out
 from plimb.web.schemas import (
     BankOut,
     BarOut,
@@ -30,10 +31,8 @@ from plimb.web.schemas import (
     EngineLineOut,
     EngineOut,
     FittedOut,
-    GapOut,
     InstrumentOut,
     LaneOut,
-    LengthOut,
     LobeOut,
     PartOut,
     PieceOut,
@@ -50,6 +49,8 @@ from plimb.web.schemas import (
     ValveOut,
     WorkedOutOut,
 )
+from plimb.web.schemas_base import GapOut, LengthOut
+from plimb.web.schemas_closing import AmendmentOut
 
 HUNDREDTH_NM = mm("0.01")
 
@@ -92,6 +93,20 @@ def card_out(card: CardView) -> CardOut:
         signed_by=card.signed_by,
         remarks=card.remarks,
         next_check_km=card.next_check_km,
+        round=card.rounds[-1].number,
+        hand_turns=card.rounds[-1].hand_turns,
+        hand_turns_wanted=card.hand_turns,
+        closing=_list_out(card.closing),
+        rounds=[round_out(one) for one in card.rounds],
+        fit=fit_out(card),
+        bolts=[bolts_out(one, card.wrench) for one in card.bolts],
+        explained=card.explained and explained_out(card.explained, card.rounds[-1]),
+        amendments=[
+            AmendmentOut(
+                written_at=moment_out(one.written_at), written_by=one.written_by, text=one.text
+            )
+            for one in card.amendments
+        ],
         drawing=drawing_out(draw_head(card.engine)),
         valves=[valve_out(seen.valves[valve], card) for valve in seen.order],
         todo=[
@@ -311,6 +326,8 @@ def shop_out(shop: ShopView) -> ShopOut:
         ],
         cards=[_card_line(card) for card in shop.cards],
         blade_sets=[blade_set_out(line.id, line.blades, line.states) for line in shop.blade_sets],
+        hand_turns=shop.hand_turns,
+        wrench=shop.wrench,
         instruments=[
             InstrumentOut(id=one.id, name=one.name, doubt=LengthOut.of(one.doubt_nm))
             for one in shop.instruments

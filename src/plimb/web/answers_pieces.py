@@ -11,7 +11,7 @@ from plimb.core.plan import Move, Plan
 from plimb.core.rungs import Rung
 from plimb.standins.counter_client import Answered
 from plimb.web.answers import length_out, moment_out
-from plimb.web.schemas import GapOut, LengthOut
+from plimb.web.schemas_base import GapOut, LengthOut
 from plimb.web.schemas_pieces import (
     BuyOut,
     CannotOut,

@@ -17,7 +17,6 @@ from plimb.web.answers import card_out, shop_out, try_out
 from plimb.web.schemas import (
     CardIn,
     CardOut,
-    ChangeIn,
     GapIn,
     HealthOut,
     SchoolIn,
@@ -26,6 +25,7 @@ from plimb.web.schemas import (
     UnderstandIn,
     WordsOut,
 )
+from plimb.web.schemas_base import ChangeIn
 
 blueprint = APIBlueprint("api", __name__, url_prefix="/api", enable_openapi=True)
 

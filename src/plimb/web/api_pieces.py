@@ -16,7 +16,8 @@ from plimb.files.table_csv import write_csv
 from plimb.web.answers import card_out
 from plimb.web.answers_pieces import plan_out, quote_out
 from plimb.web.api import at_hand, change_from, now, shop_as_it_stands
-from plimb.web.schemas import CardOut, ChangeIn, ChoiceIn, PieceIn, ShopOut
+from plimb.web.schemas import CardOut, ChoiceIn, PieceIn, ShopOut
+from plimb.web.schemas_base import ChangeIn
 from plimb.web.schemas_pieces import (
     ForbidIn,
     InstrumentIn,

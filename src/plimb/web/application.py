@@ -13,7 +13,17 @@ from flask import Response
 from plimb import __version__
 from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
-from plimb.web import api, api_drawer, api_engines, api_measuring, api_pieces, errors, page, spec
+from plimb.web import (
+    api,
+    api_closing,
+    api_drawer,
+    api_engines,
+    api_measuring,
+    api_pieces,
+    errors,
+    page,
+    spec,
+)
 
 Clock = Callable[[], datetime]
 
@@ -71,7 +81,7 @@ def create_app(
         instrument=instrument,
         readings=Readings(instrument.port) if instrument else None,
     )
-    for part in (api, api_measuring, api_pieces, api_drawer, api_engines, page):
+    for part in (api, api_measuring, api_pieces, api_closing, api_drawer, api_engines, page):
         app.register_blueprint(part.blueprint)
     errors.init_app(app)
     spec.init_app(app)

@@ -62,7 +62,14 @@ def refusal(
 def _json_only() -> None:
     sends = request.method in ("POST", "PUT", "PATCH")
     empty = not request.content_length and "Transfer-Encoding" not in request.headers
-    if sends and not empty and request.routing_exception is None and not request.is_json:
+    pdf = request.path.endswith("/check-pdf")
+    if (
+        sends
+        and not empty
+        and not pdf
+        and request.routing_exception is None
+        and not request.is_json
+    ):
         raise UnsupportedMediaType
 
 

@@ -1,15 +1,13 @@
-"""What goes over the wire. Lengths carry the integer nanometres and both ways of reading them."""
+"""What goes over the wire about cards, measuring, engines and the shop."""
 
 from __future__ import annotations
 
-from functools import lru_cache
 from typing import Annotated, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import Field
 
 from plimb.core.engine import Action, Follower, Side
-from plimb.core.gap import Gap
-from plimb.core.lengths import Unit, show_mm, show_thou
+from plimb.core.lengths import Unit
 from plimb.core.limits import Verdict
 from plimb.core.piece import Condition, Source, Trust
 from plimb.core.shim import Aim, Rounding
@@ -17,25 +15,14 @@ from plimb.core.slips import Slip
 from plimb.core.survey import Act, Need, Stage
 from plimb.core.turning import Method
 from plimb.files.starting_point import Layout
-
-
-class Sent(BaseModel):
-    model_config = ConfigDict(extra="forbid", strict=True)
-
-
-class Answer(BaseModel):
-    model_config = ConfigDict(frozen=True)
-
-
-Text = Annotated[str, Field(max_length=200)]
-Key = Annotated[str, Field(min_length=8, max_length=64)]
-
-
-class ChangeIn(Sent):
-    """The version the sender saw, and the sender's own name for this act."""
-
-    version: int
-    key: Key
+from plimb.web.schemas_base import Answer, ChangeIn, GapOut, LengthOut, Sent, Text
+from plimb.web.schemas_closing import (
+    AmendmentOut,
+    BoltsOut,
+    ExplainedOut,
+    FitStepOut,
+    RoundOut,
+)
 
 
 class GapIn(ChangeIn):
@@ -222,56 +209,6 @@ class HealthOut(Answer):
 
     status: Literal["ok"]
     version: str
-
-
-class LengthOut(Answer):
-    """A length: integer nanometres, and as read in mm and in thou."""
-
-    nm: int
-    mm: str
-    thou: str
-
-    @staticmethod
-    @lru_cache(maxsize=16_384)
-    def of(nm: int) -> LengthOut:
-        """Return the length as it goes over the wire; the same few are sent again and again."""
-        return LengthOut(nm=nm, mm=show_mm(nm), thou=show_thou(nm))
-
-
-class GapOut(Answer):
-    """A gap: an interval with its best number, and how it is written in short."""
-
-    low: LengthOut | None
-    high: LengthOut
-    best: LengthOut
-    none_found: bool
-    is_point: bool
-    mm: str
-    thou: str
-
-    @classmethod
-    def of(cls, gap: Gap) -> GapOut:
-        """Return the gap as it goes over the wire."""
-        low, high = gap.low_nm, LengthOut.of(gap.high_nm)
-        lower = None if low is None else LengthOut.of(low)
-        best = LengthOut.of(gap.best_nm)
-        if lower is None:
-            short = (f"< {high.mm}", f"< {high.thou}")
-        elif gap.is_point:
-            short = (high.mm, high.thou)
-        elif gap.called_nm is not None:
-            short = (f"≈ {best.mm}", f"≈ {best.thou}")
-        else:
-            short = (f"{lower.mm}–{high.mm}", f"{lower.thou}–{high.thou}")
-        return cls(
-            low=lower,
-            high=high,
-            best=best,
-            none_found=gap.none_found,
-            is_point=gap.is_point,
-            mm=short[0],
-            thou=short[1],
-        )
 
 
 class WordsOut(Answer):
@@ -597,6 +534,15 @@ class CardOut(Answer):
     signed_by: str | None
     remarks: str | None
     next_check_km: int | None
+    round: int
+    hand_turns: int
+    hand_turns_wanted: int
+    closing: list[SafetyOut]
+    rounds: list[RoundOut]
+    fit: list[FitStepOut]
+    bolts: list[BoltsOut]
+    explained: ExplainedOut | None
+    amendments: list[AmendmentOut]
     drawing: DrawingOut
     valves: list[ValveOut]
     todo: list[TodoOut]
@@ -643,6 +589,8 @@ class ShopOut(Answer):
     engines: list[EngineLineOut]
     cards: list[CardLineOut]
     blade_sets: list[BladeSetOut]
+    hand_turns: int
+    wrench: str
     instruments: list[InstrumentOut]
 
 

@@ -10,7 +10,7 @@ from plimb.core.marking import Code
 from plimb.core.piece import Condition, Source, Trust
 from plimb.core.places import Where
 from plimb.core.sureness import Kind
-from plimb.web.schemas import Answer, ChangeIn, GapOut, Key, LengthOut, Sent, Text
+from plimb.web.schemas_base import Answer, ChangeIn, GapOut, Key, LengthOut, Sent, Text
 
 LongText = Annotated[str, Field(max_length=4000)]
 Money = Annotated[str, Field(max_length=12)]

@@ -1,0 +1,283 @@
+"""The sheet as PDF, with its fonts in it and the head drawn; text can be selected and found."""
+
+from __future__ import annotations
+
+import io
+import re
+from functools import lru_cache
+from importlib import resources
+from pathlib import Path
+from typing import Any
+
+from reportlab.lib import colors
+from reportlab.lib.pagesizes import A4
+from reportlab.lib.styles import ParagraphStyle
+from reportlab.lib.units import mm as MM  # noqa: N812
+from reportlab.pdfbase import pdfmetrics
+from reportlab.pdfbase.ttfonts import TTFont
+from reportlab.platypus import (
+    Flowable,
+    KeepTogether,
+    Paragraph,
+    SimpleDocTemplate,
+    Spacer,
+    Table,
+    TableStyle,
+)
+
+from plimb.core.layout import BORE_RADIUS, BankDrawing
+from plimb.core.limits import Verdict
+from plimb.core.sheet import CAUTION, VERDICT_WORDS, Sheet, SheetRow
+
+INK, SOFT, LINE = colors.HexColor("#131c19"), colors.HexColor("#44504a"), colors.HexColor("#bcc3ba")
+PLAIN, BOLD = "Archivo", "Archivo-Bold"
+MARK = "plimb-record:"
+_FOUND = re.compile(rb"plimb-record:([0-9a-f]{64})")
+
+
+@lru_cache(maxsize=1)
+def _fonts() -> None:
+    folder = resources.files("plimb.files") / "fonts"
+    with resources.as_file(folder) as place:
+        for name, file in ((PLAIN, "Archivo-Regular.ttf"), (BOLD, "Archivo-Bold.ttf")):
+            pdfmetrics.registerFont(TTFont(name, str(Path(place) / file)))
+    pdfmetrics.registerFontFamily(PLAIN, normal=PLAIN, bold=BOLD, italic=PLAIN, boldItalic=BOLD)
+
+
+def _style(size: float, *, font: str = PLAIN, colour: Any = INK, after: float = 0) -> Any:
+    return ParagraphStyle(
+        "sheet", fontName=font, fontSize=size, leading=size * 1.28, textColor=colour,
+        spaceAfter=after,
+    )  # fmt: skip
+
+
+def sheet_pdf(sheet: Sheet) -> bytes:
+    """Return the sheet as the bytes of a PDF, the same for the same sheet.
+
+    One page for up to 16 valves in one round; more valves or rounds run on.
+    """
+    _fonts()
+    out = io.BytesIO()
+    document = SimpleDocTemplate(
+        out, pagesize=A4, leftMargin=15 * MM, rightMargin=15 * MM, topMargin=12 * MM,
+        bottomMargin=14 * MM, title=f"{sheet.label}: valve clearances, card {sheet.card}",
+        author=sheet.signed_by or "not signed", subject=sheet.engine, creator="Plimb",
+        keywords=[f"{MARK}{sheet.fingerprint}" if sheet.fingerprint else "not signed"],
+        invariant=1, pageCompression=1,
+    )  # fmt: skip
+    story: list[Flowable] = [
+        _para(sheet.label, 19, font=BOLD),
+        _para(f"{sheet.engine} · {sheet.shop} · card {sheet.card}", 9.5, colour=SOFT),
+        Spacer(0, 2 * MM),
+        _facts(sheet.facts),
+        Spacer(0, 2 * MM),
+        _Head(sheet, document.width),
+        Spacer(0, 2 * MM),
+        _rows(sheet.rows, document.width),
+    ]
+    for one in sheet.rounds:
+        story.append(
+            KeepTogether(
+                [
+                    Spacer(0, 2 * MM),
+                    _para(f"Round {one.number}: {one.reason}", 9, font=BOLD),
+                    _rows(one.rows, document.width),
+                ]
+            )
+        )
+    story += _closing(sheet)
+    document.build(story, onFirstPage=_foot(sheet), onLaterPages=_foot(sheet))
+    return out.getvalue()
+
+
+def _para(text: str, size: float, **more: Any) -> Paragraph:
+    return Paragraph(_plain(text), _style(size, **more))
+
+
+def _plain(text: str) -> str:
+    """Return text as markup that shows it letter by letter; what the font lacks becomes plain."""
+    swapped = text.replace("→", "to").replace("≤", "at most").replace("≥", "at least")
+    return swapped.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
+
+
+def _facts(facts: tuple[tuple[str, str], ...]) -> Table:
+    cells = [
+        Paragraph(f'<font color="#44504a">{_plain(name)}</font> {_plain(value)}', _style(8.2))
+        for name, value in facts
+    ]
+    while len(cells) % 3:
+        cells.append(Paragraph("", _style(8.2)))
+    table = Table([cells[n : n + 3] for n in range(0, len(cells), 3)], colWidths=[60 * MM] * 3)
+    table.setStyle(
+        TableStyle(
+            [
+                ("LEFTPADDING", (0, 0), (-1, -1), 0),
+                ("TOPPADDING", (0, 0), (-1, -1), 0.8),
+                ("BOTTOMPADDING", (0, 0), (-1, -1), 0.8),
+                ("VALIGN", (0, 0), (-1, -1), "TOP"),
+                ("LINEABOVE", (0, 0), (-1, 0), 1, INK),
+                ("LINEBELOW", (0, -1), (-1, -1), 0.5, LINE),
+            ]
+        )
+    )
+    return table
+
+
+HEADINGS = (
+    "valve", "spec", "as found", "piece out", "piece in", "predicted", "as left", "off by", "",
+)  # fmt: skip
+
+
+def _rows(rows: tuple[SheetRow, ...], width: float) -> Table:
+    body = [
+        [
+            row.valve, row.spec, row.found, row.piece_out, row.piece_in, row.predicted, row.left,
+            row.residual, VERDICT_WORDS[row.verdict],
+        ]
+        for row in rows
+    ]  # fmt: skip
+    shares = (0.12, 0.115, 0.115, 0.16, 0.10, 0.13, 0.11, 0.06, 0.09)
+    table = Table(
+        [HEADINGS, *body], colWidths=[width * share for share in shares], repeatRows=1,
+        rowHeights=[4.6 * MM] * (len(body) + 1),
+    )  # fmt: skip
+    style: list[Any] = [
+        ("FONT", (0, 0), (-1, 0), PLAIN, 7.2),
+        ("TEXTCOLOR", (0, 0), (-1, 0), SOFT),
+        ("FONT", (0, 1), (-1, -1), PLAIN, 8),
+        ("FONT", (0, 1), (0, -1), BOLD, 8.4),
+        ("FONT", (6, 1), (6, -1), BOLD, 8.4),
+        ("TEXTCOLOR", (0, 1), (-1, -1), INK),
+        ("VALIGN", (0, 0), (-1, -1), "MIDDLE"),
+        ("LEFTPADDING", (0, 0), (-1, -1), 1),
+        ("RIGHTPADDING", (0, 0), (-1, -1), 1),
+        ("TOPPADDING", (0, 0), (-1, -1), 0),
+        ("BOTTOMPADDING", (0, 0), (-1, -1), 0),
+        ("LINEBELOW", (0, 0), (-1, 0), 0.8, INK),
+        ("LINEBELOW", (0, 1), (-1, -1), 0.35, LINE),
+    ]
+    for place, row in enumerate(rows, 1):
+        if row.verdict is not Verdict.IN:
+            style.append(("FONT", (8, place), (8, place), BOLD, 8))
+    table.setStyle(TableStyle(style))
+    return table
+
+
+def _closing(sheet: Sheet) -> list[Flowable]:
+    said: list[Flowable] = [Spacer(0, 2 * MM)]
+
+    def line(name: str, text: str) -> None:
+        if text:
+            said.append(
+                Paragraph(
+                    f'<font color="#44504a">{_plain(name)}</font> {_plain(text)}',
+                    _style(8.2, after=1.2),
+                )
+            )
+
+    line("Proof", " ".join(sheet.explained))
+    line("Torques", "; ".join(sheet.torques))
+    line("Cautions acknowledged", ", ".join(sheet.acknowledged))
+    line("Not acknowledged", ", ".join(sheet.not_acknowledged))
+    line("Remarks", sheet.remarks or ("none" if sheet.signed_at else ""))
+    line("Next check", sheet.next_check)
+    for amendment in sheet.amendments:
+        line("Amended", amendment)
+    signed = (
+        f"{sheet.signed_by}, {sheet.signed_at:%Y-%m-%d %H:%M} UTC"
+        if sheet.signed_at
+        else "________________________"
+    )
+    said.append(Spacer(0, 2 * MM))
+    said.append(
+        Paragraph(f'<font color="#44504a">Signed</font> <b>{_plain(signed)}</b>', _style(10))
+    )
+    said.append(_para(CAUTION, 7.4, colour=SOFT))
+    return [KeepTogether(said)]
+
+
+def _foot(sheet: Sheet) -> Any:
+    def draw(canvas: Any, document: Any) -> None:
+        canvas.saveState()
+        canvas.setFont(PLAIN, 6.6)
+        canvas.setFillColor(SOFT)
+        left = f"record {sheet.fingerprint}" if sheet.fingerprint else "not signed"
+        canvas.drawString(15 * MM, 8 * MM, left)
+        canvas.drawRightString(A4[0] - 15 * MM, 8 * MM, f"page {document.page}")
+        canvas.restoreState()
+
+    return draw
+
+
+class _Head(Flowable):
+    """The head from above with what each valve was left at."""
+
+    def __init__(self, sheet: Sheet, width: float) -> None:
+        super().__init__()
+        self.sheet = sheet
+        self.banks = sheet.drawing.banks
+        longest = max(bank.length for bank in self.banks)
+        self.scale = min(width / (longest + 0.3), 26 * MM, 66 * MM / (1.5 * len(self.banks)))
+        self.width = width
+        spots = [spot for bank in self.banks for spot in bank.valves]
+        closed = {(spot.u, spot.v) for spot in spots if spot.rank}
+        self.shared = {spot.valve for spot in spots if (spot.u, spot.v) in closed}
+        self.tall = self.scale * 1.28
+        self.height = self.tall * len(self.banks) + 4 * MM
+
+    def wrap(self, _width: float, _height: float) -> tuple[float, float]:
+        """Return how much room the drawing takes."""
+        return self.width, self.height
+
+    def draw(self) -> None:
+        """Draw every bank, the foremost at the top."""
+        canvas = self.canv
+        canvas.setFont(PLAIN, 6.6)
+        canvas.setFillColor(SOFT)
+        along = self.sheet.drawing.crank == "along"
+        canvas.drawString(0, self.height - 2.4 * MM, "front" + (" is left" if along else ""))
+        left = {row.valve: row.left for row in self.sheet.rows}
+        for place, bank in enumerate(self.banks):
+            middle = self.height - 4 * MM - self.tall * (place + 0.5)
+            self._bank(bank, middle, left)
+
+    def _bank(self, bank: BankDrawing, middle: float, left: dict[str, str]) -> None:
+        canvas, scale = self.canv, self.scale
+        start = (self.width - bank.length * scale) / 2
+
+        def across(u: float) -> float:
+            return start + u * scale
+
+        canvas.setStrokeColor(INK)
+        canvas.setLineWidth(0.8)
+        for bore in bank.bores:
+            canvas.circle(across(bore.u), middle, BORE_RADIUS * scale)
+        canvas.setStrokeColor(SOFT)
+        canvas.setLineWidth(2)
+        for bar in bank.camshafts:
+            y = middle - bar.v * scale
+            canvas.line(across(bar.start), y, across(bar.end), y)
+        canvas.setLineWidth(0.7)
+        canvas.setStrokeColor(INK)
+        size = max(4.6, min(6.6, scale * 0.085))
+        for spot in bank.valves:
+            x, y = across(spot.u), middle - spot.v * scale
+            shared = spot.valve in self.shared
+            if spot.rank == 0:
+                canvas.setFillColor(colors.white)
+                canvas.circle(x, y, spot.radius * scale, fill=1)
+            canvas.setFillColor(INK)
+            canvas.setFont(BOLD, size * (0.86 if shared else 1))
+            # opener above, closer below, where one valve has both
+            lift = (0.1 if spot.rank == 0 else -0.95) if shared else -0.35
+            canvas.drawCentredString(x, y + size * lift, left.get(spot.valve, ""))
+        canvas.setFillColor(SOFT)
+        canvas.setFont(PLAIN, 8)
+        for bore in bank.bores:
+            canvas.drawCentredString(across(bore.u), middle - 3, str(bore.cylinder))
+
+
+def fingerprint_in(pdf: bytes) -> str | None:
+    """Return the record's fingerprint that a sheet carries, or None where it carries none."""
+    found = _FOUND.search(pdf)
+    return found.group(1).decode() if found else None
