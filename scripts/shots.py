@@ -40,7 +40,8 @@ def served():
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "demo.sqlite3")
         fill(database)
-        server = create_server(create_app(database, counter=run_counter()), host="127.0.0.1", port=0)
+        application = create_app(database, counter=run_counter())
+        server = create_server(application, host="127.0.0.1", port=0)
         Thread(target=server.run, daemon=True).start()
         yield f"http://127.0.0.1:{server.effective_port}"
         server.close()

@@ -1,5 +1,6 @@
 """The whole card: what each valve needs and what each stage waits for."""
 
+from dataclasses import replace
 from importlib import resources
 
 import pytest
@@ -92,7 +93,9 @@ def whole(proof=None, found="8", chosen="1.80"):
 
 def test_a_changed_valve_is_unproved_until_it_is_measured_again():
     view = seen({"IN C": whole()})
-    assert view.at is Stage.PROVE
+    assert view.at is Stage.FIT
+    fitted = replace(whole(), choice=replace(whole().choice, fitted=True))
+    assert seen({"IN C": fitted}).at is Stage.PROVE
     assert view.valves["IN C"].predicted.best_nm == mm("0.128")
     assert view.valves["IN C"].left is None
     assert view.not_in_spec == ("IN C",)
@@ -105,7 +108,9 @@ def test_the_proof_is_held_against_what_was_predicted():
 
 
 def test_a_failed_proof_is_not_in_spec():
-    assert seen({"IN C": whole("9")}).not_in_spec == ("IN C",)
+    failed = seen({"IN C": whole("9")})
+    assert failed.not_in_spec == ("IN C",)
+    assert failed.at is Stage.PROVE
 
 
 def test_a_valve_held_open_is_worked_back_from_its_proof():

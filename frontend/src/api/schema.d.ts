@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a card file into the shop. */
+        post: operations["post_closing_take_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}": {
         parameters: {
             query?: never;
@@ -65,6 +82,40 @@ export interface paths {
         /** Return the card as it now stands. */
         get: operations["get_api_get_card"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/amendments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write a dated line on a signed card. */
+        post: operations["post_closing_amend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/bolts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note a part's bolts, their torque and order. */
+        put: operations["put_closing_lay_bolts"];
         post?: never;
         delete?: never;
         options?: never;
@@ -99,6 +150,41 @@ export interface paths {
         get?: never;
         /** Note how cold the engine is. */
         put: operations["put_measuring_note_conditions"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/fingerprint": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the fingerprint of a signed card's record. */
+        get: operations["get_closing_get_fingerprint"];
+        put?: never;
+        /** Say whether a sheet's fingerprint is this card's. */
+        post: operations["post_closing_check_fingerprint"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/fitted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note that a chosen piece is in. */
+        put: operations["put_closing_fit_piece"];
         post?: never;
         delete?: never;
         options?: never;
@@ -294,6 +380,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/rounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go round again; the round before is kept. */
+        post: operations["post_closing_next_round"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/safety": {
         parameters: {
             query?: never;
@@ -372,6 +475,40 @@ export interface paths {
         get?: never;
         /** Say which thickness counts where marking and micrometer disagree. */
         put: operations["put_pieces_answer_for_piece"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/turned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note how many bolts have been turned. */
+        put: operations["put_closing_turn_bolts"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/turns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note how many turns the crank was turned by hand. */
+        put: operations["put_closing_turn_by_hand"];
         post?: never;
         delete?: never;
         options?: never;
@@ -720,6 +857,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop/closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set how many turns by hand this shop makes, and the unit of its wrench. */
+        put: operations["put_closing_set_closing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/torque": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Convert a torque and say whether it fits the thread. */
+        post: operations["post_closing_convert_torque"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -751,6 +922,30 @@ export interface components {
          * @enum {string}
          */
         Aim: "loose" | "middle" | "tight" | "maker" | "least";
+        /**
+         * AmendIn
+         * @description A dated line on a signed card.
+         */
+        AmendIn: {
+            /** Key */
+            key: string;
+            /** Text */
+            text: string;
+            /** Written By */
+            written_by: string;
+        };
+        /**
+         * AmendmentOut
+         * @description A dated line written after the signature.
+         */
+        AmendmentOut: {
+            /** Text */
+            text: string;
+            /** Written At */
+            written_at: string;
+            /** Written By */
+            written_by: string;
+        };
         /**
          * AskedOut
          * @description What to try next on a valve, and the verdict if that is settled.
@@ -848,6 +1043,51 @@ export interface components {
             stacking: boolean;
         };
         /**
+         * BoltsIn
+         * @description Bolts to tighten: places from 0 to 1 across and down, torque, the maker's order if any.
+         */
+        BoltsIn: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Order */
+            order: number[] | null;
+            /** Places */
+            places: number[][];
+            thread: components["schemas"]["Thread"];
+            /** Torque */
+            torque: string;
+            unit: components["schemas"]["TorqueUnit"];
+            /** Version */
+            version: number;
+        };
+        /**
+         * BoltsOut
+         * @description Bolts to tighten, the order of their numbers, and how far it has got.
+         */
+        BoltsOut: {
+            /** By Maker */
+            by_maker: boolean;
+            /** Name */
+            name: string;
+            /** Order */
+            order: number[];
+            /** Places */
+            places: number[][];
+            /** Stages */
+            stages: components["schemas"]["StageOut"][];
+            thread: components["schemas"]["Thread"];
+            torque: components["schemas"]["TorqueOut"] | null;
+            /** Turned */
+            turned: number;
+            /** Turns */
+            turns: number;
+            /** Typed */
+            typed: string;
+            unit: components["schemas"]["TorqueUnit"];
+        };
+        /**
          * BoreOut
          * @description A cylinder bore on the drawing.
          */
@@ -940,14 +1180,27 @@ export interface components {
         CardOut: {
             act: components["schemas"]["Act"];
             aim: components["schemas"]["Aim"];
+            /** Amendments */
+            amendments: components["schemas"]["AmendmentOut"][];
             at: components["schemas"]["Stage"];
             blade_set: components["schemas"]["BladeSetOut"] | null;
+            /** Bolts */
+            bolts: components["schemas"]["BoltsOut"][];
+            /** Closing */
+            closing: components["schemas"]["SafetyOut"][];
             conditions: components["schemas"]["ConditionsOut"];
             /** Distance Km */
             distance_km: number | null;
             drawing: components["schemas"]["DrawingOut"];
             /** Engine */
             engine: string;
+            explained: components["schemas"]["ExplainedOut"] | null;
+            /** Fit */
+            fit: components["schemas"]["FitStepOut"][];
+            /** Hand Turns */
+            hand_turns: number;
+            /** Hand Turns Wanted */
+            hand_turns_wanted: number;
             /** Hours */
             hours: number | null;
             /** Id */
@@ -972,7 +1225,11 @@ export interface components {
             remarks: string | null;
             /** Reuse */
             reuse: boolean;
+            /** Round */
+            round: number;
             rounding: components["schemas"]["Rounding"];
+            /** Rounds */
+            rounds: components["schemas"]["RoundOut"][];
             /** Safety */
             safety: components["schemas"]["SafetyOut"][];
             /** Signed At */
@@ -996,6 +1253,12 @@ export interface components {
             zero: components["schemas"]["LengthOut"] | null;
         };
         /**
+         * Cause
+         * @description What can be behind a residual.
+         * @enum {string}
+         */
+        Cause: "doubt" | "swapped" | "held-open" | "dirt" | "cam" | "marking" | "wrong-tdc" | "unknown";
+        /**
          * ChangeIn
          * @description The version the sender saw, and the sender's own name for this act.
          */
@@ -1004,6 +1267,14 @@ export interface components {
             key: string;
             /** Version */
             version: number;
+        };
+        /**
+         * CheckSheetIn
+         * @description A sheet's fingerprint, as it stands at its foot.
+         */
+        CheckSheetIn: {
+            /** Fingerprint */
+            fingerprint: string;
         };
         /**
          * ChoiceIn
@@ -1220,6 +1491,35 @@ export interface components {
             turning: components["schemas"]["TurnOut"];
         };
         /**
+         * ExplainedOut
+         * @description What the proof says as a whole.
+         */
+        ExplainedOut: {
+            /** Beyond */
+            beyond: string[];
+            /** Fine */
+            fine: boolean;
+            /** Ranked */
+            ranked: components["schemas"]["ExplanationOut"][];
+        };
+        /**
+         * ExplanationOut
+         * @description One cause: how it fits against the others, its evidence, what to check first.
+         */
+        ExplanationOut: {
+            cause: components["schemas"]["Cause"];
+            /** Chance */
+            chance: number;
+            /** Check */
+            check: string;
+            /** Evidence */
+            evidence: string;
+            /** Name */
+            name: string;
+            /** Valves */
+            valves: string[];
+        };
+        /**
          * FamilyIn
          * @description A family of shims; `seen` is the version the sender saw, 0 for a new one.
          */
@@ -1290,6 +1590,54 @@ export interface components {
             high: components["schemas"]["LengthOut"];
             low: components["schemas"]["LengthOut"];
             step: components["schemas"]["LengthOut"];
+        };
+        /**
+         * FingerprintOut
+         * @description The fingerprint of a signed card, and what checking a sheet against it said.
+         */
+        FingerprintOut: {
+            /** Fingerprint */
+            fingerprint: string | null;
+            /** Says */
+            says: string;
+        };
+        /**
+         * FitIn
+         * @description A chosen piece is in, or not after all; with what a micrometer said as it went in.
+         */
+        FitIn: {
+            /** Fitted */
+            fitted: boolean;
+            /** Key */
+            key: string;
+            /** Measured */
+            measured: string;
+            /** Valve */
+            valve: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * FitStepOut
+         * @description One valve's turn to be fitted.
+         */
+        FitStepOut: {
+            /** By Marking */
+            by_marking: boolean;
+            /** Checks */
+            checks: string[];
+            /** Fitted */
+            fitted: boolean;
+            /** From Valve */
+            from_valve: string | null;
+            measured: components["schemas"]["LengthOut"] | null;
+            old: components["schemas"]["LengthOut"];
+            /** Old Goes To */
+            old_goes_to: string | null;
+            source: components["schemas"]["Source"];
+            thickness: components["schemas"]["LengthOut"];
+            /** Valve */
+            valve: string;
         };
         /**
          * FittedOut
@@ -1889,6 +2237,53 @@ export interface components {
             sentence: string;
         };
         /**
+         * RoundIn
+         * @description Why it goes round again.
+         */
+        RoundIn: {
+            /** Key */
+            key: string;
+            /** Reason */
+            reason: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * RoundLineOut
+         * @description One valve in one round, as it was left.
+         */
+        RoundLineOut: {
+            found: components["schemas"]["GapOut"] | null;
+            /** Marked */
+            marked: string | null;
+            piece: components["schemas"]["LengthOut"] | null;
+            predicted: components["schemas"]["GapOut"] | null;
+            proof: components["schemas"]["GapOut"] | null;
+            residual: components["schemas"]["LengthOut"] | null;
+            /** Valve */
+            valve: string;
+            verdict: components["schemas"]["Verdict"] | null;
+            went_in: components["schemas"]["LengthOut"] | null;
+            /** Within Doubt */
+            within_doubt: boolean | null;
+        };
+        /**
+         * RoundOut
+         * @description One pass of measuring, setting and proving.
+         */
+        RoundOut: {
+            /** Hand Turns */
+            hand_turns: number;
+            /** Lines */
+            lines: components["schemas"]["RoundLineOut"][];
+            /** Number */
+            number: number;
+            /** Opened At */
+            opened_at: string | null;
+            /** Reason */
+            reason: string;
+        };
+        /**
          * Rounding
          * @description Which of the sizes that are in spec to take.
          * @enum {string}
@@ -1986,6 +2381,15 @@ export interface components {
             thickness: components["schemas"]["LengthOut"];
         };
         /**
+         * ShopClosingIn
+         * @description How this shop closes engines.
+         */
+        ShopClosingIn: {
+            /** Hand Turns */
+            hand_turns: number;
+            wrench: components["schemas"]["TorqueUnit"];
+        };
+        /**
          * ShopOut
          * @description The shop, its engines and its cards.
          */
@@ -1996,10 +2400,14 @@ export interface components {
             cards: components["schemas"]["CardLineOut"][];
             /** Engines */
             engines: components["schemas"]["EngineLineOut"][];
+            /** Hand Turns */
+            hand_turns: number;
             /** Instruments */
             instruments: components["schemas"]["InstrumentOut"][];
             /** Name */
             name: string;
+            /** Wrench */
+            wrench: string;
         };
         /**
          * Side
@@ -2068,7 +2476,17 @@ export interface components {
          * @description The stages of a card, in the order of work.
          * @enum {string}
          */
-        Stage: "ready" | "turn" | "feel" | "read" | "choose" | "prove" | "sign";
+        Stage: "ready" | "turn" | "feel" | "read" | "choose" | "fit" | "prove" | "sign";
+        /**
+         * StageOut
+         * @description One stage of tightening.
+         */
+        StageOut: {
+            /** Name */
+            name: string;
+            /** Torque */
+            torque: string | null;
+        };
         /**
          * StartIn
          * @description A layout to start an engine from.
@@ -2106,6 +2524,12 @@ export interface components {
             valves: string[];
         };
         /**
+         * Thread
+         * @description The bolts that hold covers, caps and tensioners.
+         * @enum {string}
+         */
+        Thread: "M5" | "M6" | "M7" | "M8" | "M10";
+        /**
          * TodoOut
          * @description What one stage still waits for.
          */
@@ -2116,6 +2540,37 @@ export interface components {
             /** Waiting */
             waiting: string[];
         };
+        /**
+         * TorqueIn
+         * @description A torque to convert.
+         */
+        TorqueIn: {
+            thread: components["schemas"]["Thread"];
+            /** Torque */
+            torque: string;
+            unit: components["schemas"]["TorqueUnit"];
+        };
+        /**
+         * TorqueOut
+         * @description A torque in every unit, and what is asked about it.
+         */
+        TorqueOut: {
+            /** Doubt */
+            doubt: string | null;
+            /** Likely */
+            likely: string | null;
+            likely_unit: components["schemas"]["TorqueUnit"] | null;
+            /** Words */
+            words: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * TorqueUnit
+         * @description A unit as it stands on wrenches and in manuals.
+         * @enum {string}
+         */
+        TorqueUnit: "N·m" | "lbf·ft" | "lbf·in";
         /**
          * TrayIn
          * @description What came off, in order.
@@ -2172,6 +2627,32 @@ export interface components {
             stops: components["schemas"]["StopOut"][];
             /** Turning */
             turning: number;
+        };
+        /**
+         * TurnedIn
+         * @description How many bolts have been turned, all stages counted through.
+         */
+        TurnedIn: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Turned */
+            turned: number;
+            /** Version */
+            version: number;
+        };
+        /**
+         * TurnsIn
+         * @description How many full turns the crank was turned by hand.
+         */
+        TurnsIn: {
+            /** Key */
+            key: string;
+            /** Turns */
+            turns: number;
+            /** Version */
+            version: number;
         };
         /**
          * UnderstandIn
@@ -2533,6 +3014,66 @@ export interface operations {
             };
         };
     };
+    post_closing_take_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     get_api_get_card: {
         parameters: {
             query?: never;
@@ -2543,6 +3084,130 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_closing_amend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AmendIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_closing_lay_bolts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoltsIn"];
+            };
+        };
         responses: {
             /** @description Successful response */
             200: {
@@ -2665,6 +3330,188 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ConditionsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_closing_get_fingerprint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FingerprintOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_closing_check_fingerprint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckSheetIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FingerprintOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_closing_fit_piece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FitIn"];
             };
         };
         responses: {
@@ -3448,6 +4295,68 @@ export interface operations {
             };
         };
     };
+    post_closing_next_round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoundIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     put_measuring_see_to: {
         parameters: {
             query?: never;
@@ -3708,6 +4617,130 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TrustIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_closing_turn_bolts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurnedIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_closing_turn_by_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurnsIn"];
             };
         };
         responses: {
@@ -4972,6 +6005,126 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_closing_set_closing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopClosingIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_closing_convert_torque: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TorqueIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TorqueOut"];
                 };
             };
             /** @description Refused */

@@ -17,8 +17,9 @@ class Route {
   /** Follow a link inside the application without loading the page again. */
   follow = (event: MouseEvent): void => {
     const link = (event.target as HTMLElement).closest<HTMLAnchorElement>("a[href^='/']");
-    if (!link || link.target || event.ctrlKey || event.metaKey || event.shiftKey || event.button)
-      return;
+    // a file is the browser's own to fetch
+    if (!link || link.target || link.pathname.startsWith("/api/")) return;
+    if (event.ctrlKey || event.metaKey || event.shiftKey || event.button) return;
     event.preventDefault();
     this.go(link.pathname);
   };

@@ -10,7 +10,10 @@
   import Choose from "./choose/Page.svelte";
   import PlanStrip from "./choose/PlanStrip.svelte";
   import { PlanState } from "./choose/plan.svelte";
+  import { Closing } from "./closing.svelte";
   import Feel from "./feel/Page.svelte";
+  import Fit from "./fit/Page.svelte";
+  import Tighten from "./fit/Tighten.svelte";
   import PlateLines from "./PlateLines.svelte";
   import Prove from "./prove/Page.svelte";
   import Ready from "./ready/Page.svelte";
@@ -25,6 +28,7 @@
 
   const card = new CardState(untrack(() => id));
   const planned = new PlanState(card);
+  const closing = new Closing(card);
   let drawing = $state<HeadDrawing>();
 
   /** In Choose the plan follows the card: whatever is written down, it is made anew. */
@@ -125,7 +129,7 @@
     </p>
   {/if}
   {#if card.stage === "sign"}
-    <Sign job={card} {shop} />
+    <Sign job={card} {closing} {shop} />
   {:else if card.stage === "ready"}
     <Ready job={card} />
   {:else}
@@ -142,7 +146,9 @@
             onpick={(valve) => card.pick(valve)}
             travels={card.stage === "choose"
               ? [...planned.moves.values()].filter((move) => move.changes)
-              : []}
+              : card.stage === "fit"
+                ? card.card.fit.filter((step) => !step.fitted)
+                : []}
           >
             {#snippet plate(valve, size)}
               <PlateLines
@@ -164,6 +170,9 @@
           </HeadDrawing>
         </div>
         {#if card.stage === "choose"}<PlanStrip state={planned} />{/if}
+        {#if card.stage === "fit"}
+          <div class="max-md:hidden"><Tighten job={card} {closing} /></div>
+        {/if}
         {#if card.stage === "turn"}
           <div class="border-line h-[46%] min-h-40 border-t max-md:h-[45%]">
             <Cycle
@@ -186,7 +195,10 @@
         {:else if card.stage === "feel"}<Feel job={card} />
         {:else if card.stage === "read"}<Read job={card} />
         {:else if card.stage === "choose"}<Choose job={card} state={planned} />
-        {:else}<Prove job={card} />{/if}
+        {:else if card.stage === "fit"}
+          <Fit job={card} {closing} />
+          <div class="md:hidden"><Tighten job={card} {closing} /></div>
+        {:else}<Prove job={card} {closing} />{/if}
       </aside>
     </div>
   {/if}

@@ -61,11 +61,22 @@
       if (planned.gap && planned.changes && !planned.provisional)
         all.push({ name: "expect", value: read(planned.gap), by: "prove" });
     } else if (valve.chosen && valve.piece)
-      all.push({ name: valve.touched ? "in" : "keep", value: valve.chosen.mm, by: "choose" });
+      all.push({
+        name: valve.touched ? "in" : "keep",
+        value: valve.chosen.mm,
+        by: stage === "fit" ? "fit" : "choose",
+      });
     // what to expect stays hidden while proving, so that nobody reads what they expect
-    if (!planned && valve.predicted && valve.touched && (stage !== "prove" || valve.proof))
+    if (
+      !planned &&
+      valve.predicted &&
+      valve.touched &&
+      ((stage !== "prove" && stage !== "fit") || valve.proof)
+    )
       all.push({ name: "expect", value: read(valve.predicted), by: "choose" });
     if (valve.proof) all.push({ name: "proved", value: read(valve.proof.gap), by: "prove" });
+    if (valve.proof && valve.residual && (stage === "prove" || stage === "sign"))
+      all.push({ name: "off by", value: read(valve.residual), by: "sign" });
     const own = all.find((line) => line.by === stage);
     if (own) own.large = true;
     return all;

@@ -14,12 +14,12 @@
     <a
       href="/cards/{card.id}/{one.stage}"
       aria-current={here ? "step" : undefined}
-      class="relative flex min-h-14 max-sm:min-h-12 min-w-0 flex-1 flex-col justify-between border-l border-ink px-1 pt-1.5 first:border-l-0 sm:px-3 {here
+      class="relative flex min-h-14 max-sm:min-h-12 min-w-0 flex-1 flex-col justify-between border-l border-ink px-0.5 pt-1.5 first:border-l-0 sm:px-3 {here
         ? 'bg-ink text-paper'
         : 'hover:bg-paper'}"
     >
       <span class="flex items-baseline justify-between gap-2">
-        <span class="truncate text-[17px] font-[620] max-sm:text-[13px]" style:font-stretch="84%"
+        <span class="truncate text-[17px] font-[620] max-sm:text-[12px] max-sm:tracking-tight" style:font-stretch="80%"
           >{one.name}</span
         >
         {#if asked}

@@ -78,7 +78,11 @@ export class CardState {
   /** Valves that this stage asks for: all for a gap, the ones to open for the rest. */
   asked = $derived(
     (this.card?.valves ?? []).filter((valve) =>
-      this.stage === "feel" ? true : this.stage === "prove" ? valve.touched : valve.need === "open",
+      this.stage === "feel"
+        ? true
+        : this.stage === "prove" || this.stage === "fit"
+          ? valve.touched
+          : valve.need === "open",
     ),
   );
   /** What is asked about the reading in hand, while nothing new is being typed. */
@@ -118,6 +122,9 @@ export class CardState {
 
   /** Valves that this stage waits for and that are not on their way already. */
   private waitingHere(): string[] {
+    // what is fitted comes in an order of its own
+    if (this.stage === "fit")
+      return (this.card?.fit ?? []).filter((step) => !step.fitted).map((step) => step.valve);
     const todo = this.card?.todo.find((item) => item.stage === this.stage);
     return (todo?.waiting ?? []).filter((valve) => !this.outbox.of(this.stage, valve));
   }

@@ -7,6 +7,7 @@ export const STAGES: readonly { stage: Stage; name: string; does: string }[] = [
   { stage: "feel", name: "Feel", does: "Gaps as found" },
   { stage: "read", name: "Read", does: "Shims that came out" },
   { stage: "choose", name: "Choose", does: "Shims to fit" },
+  { stage: "fit", name: "Fit", does: "Shims in, caps down" },
   { stage: "prove", name: "Prove", does: "Measure again" },
   { stage: "sign", name: "Sign", does: "The sheet" },
 ];
@@ -25,6 +26,7 @@ export function progress(card: Card, stage: Stage): { asked: number; done: numbe
     (valve) => valve.need === "open" || (stage === "read" && todo.waiting.includes(valve.valve)),
   ).length;
   const touched = card.valves.filter((valve) => valve.touched).length;
-  const asked = stage === "feel" ? card.valves.length : stage === "prove" ? touched : opened;
+  const asked =
+    stage === "feel" ? card.valves.length : stage === "prove" || stage === "fit" ? touched : opened;
   return { asked, done: asked - todo.waiting.length };
 }

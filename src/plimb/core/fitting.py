@@ -141,4 +141,7 @@ def closing_list(
         ("turns", f"Turned by hand {hand_turns} full turns in its own direction", "It must go "
          "round without a stop. If it stops, look for the reason; never force it.")
     )  # fmt: skip
-    return tuple(SafetyItem(id=f"close-{id_}", does=does, caution=why) for id_, does, why in steps)
+    prefix = "close" if round_ == 1 else f"close{round_}"
+    return tuple(
+        SafetyItem(id=f"{prefix}-{id_}", does=does, caution=why) for id_, does, why in steps
+    )

@@ -177,9 +177,16 @@ def survey(
         order=order,
         valves=valves,
         todo=(todo := _todo(order, valves)),
-        at=next((item.stage for item in todo if item.applies and item.waiting), Stage.SIGN),
+        at=_at(todo, valves),
         not_in_spec=tuple(valve for valve in order if valves[valve].left is not Verdict.IN),
     )
+
+
+def _at(todo: tuple[Todo, ...], valves: Mapping[str, ValveState]) -> Stage:
+    """Return the first stage that waits for something; a proof that is out keeps one at Prove."""
+    waits = next((item.stage for item in todo if item.applies and item.waiting), Stage.SIGN)
+    out = any(state.proof_verdict not in (None, Verdict.IN) for state in valves.values())
+    return Stage.PROVE if waits is Stage.SIGN and out else waits
 
 
 def near_tight_edge(gap: Gap, limits: Limits) -> bool:

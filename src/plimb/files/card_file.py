@@ -13,7 +13,7 @@ from plimb.core.engine import Clearance, Engine
 from plimb.core.errors import BadValue
 from plimb.core.family import check_shim
 from plimb.core.gap import Feel, Gap, between, felt, none_below, point
-from plimb.core.lengths import Unit, to_float
+from plimb.core.lengths import Unit, show_mm, to_float
 from plimb.core.limits import MAX_GAP_NM
 from plimb.core.piece import Condition, Piece, Trust, parse_piece
 from plimb.core.plan import Asked, Plan, Policy, Seat, Stock
@@ -99,7 +99,7 @@ class PiecePart(FilePart):
         if marked_nm is not None:
             check_shim(marked_nm)
         elif self.marked is not None:
-            beside = "" if self.measured is None else f" {self.measured * unit.nm / 1_000_000:f}"
+            beside = "" if measured_nm is None else f" {show_mm(measured_nm)}"
             marked_nm = parse_piece(self.marked + beside, clearance.family).marked_nm
         return Piece(
             marked=self.marked,

@@ -32,6 +32,8 @@ from plimb.core.sheet import CAUTION, VERDICT_WORDS, Sheet, SheetRow
 INK, SOFT, LINE = colors.HexColor("#131c19"), colors.HexColor("#44504a"), colors.HexColor("#bcc3ba")
 PLAIN, BOLD = "Archivo", "Archivo-Bold"
 MARK = "plimb-record:"
+PADDING = 6
+"""What the page's frame leaves free on each side, in points."""
 _FOUND = re.compile(rb"plimb-record:([0-9a-f]{64})")
 
 
@@ -65,15 +67,16 @@ def sheet_pdf(sheet: Sheet) -> bytes:
         keywords=[f"{MARK}{sheet.fingerprint}" if sheet.fingerprint else "not signed"],
         invariant=1, pageCompression=1,
     )  # fmt: skip
+    width = document.width - 2 * PADDING
     story: list[Flowable] = [
         _para(sheet.label, 19, font=BOLD),
         _para(f"{sheet.engine} · {sheet.shop} · card {sheet.card}", 9.5, colour=SOFT),
         Spacer(0, 2 * MM),
-        _facts(sheet.facts),
+        _facts(sheet.facts, width),
         Spacer(0, 2 * MM),
-        _Head(sheet, document.width),
+        _Head(sheet, width),
         Spacer(0, 2 * MM),
-        _rows(sheet.rows, document.width),
+        _rows(sheet.rows, width),
     ]
     for one in sheet.rounds:
         story.append(
@@ -81,7 +84,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
                 [
                     Spacer(0, 2 * MM),
                     _para(f"Round {one.number}: {one.reason}", 9, font=BOLD),
-                    _rows(one.rows, document.width),
+                    _rows(one.rows, width),
                 ]
             )
         )
@@ -100,14 +103,14 @@ def _plain(text: str) -> str:
     return swapped.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
 
 
-def _facts(facts: tuple[tuple[str, str], ...]) -> Table:
+def _facts(facts: tuple[tuple[str, str], ...], width: float) -> Table:
     cells = [
         Paragraph(f'<font color="#44504a">{_plain(name)}</font> {_plain(value)}', _style(8.2))
         for name, value in facts
     ]
     while len(cells) % 3:
         cells.append(Paragraph("", _style(8.2)))
-    table = Table([cells[n : n + 3] for n in range(0, len(cells), 3)], colWidths=[60 * MM] * 3)
+    table = Table([cells[n : n + 3] for n in range(0, len(cells), 3)], colWidths=[width / 3] * 3)
     table.setStyle(
         TableStyle(
             [
@@ -217,7 +220,7 @@ class _Head(Flowable):
         self.sheet = sheet
         self.banks = sheet.drawing.banks
         longest = max(bank.length for bank in self.banks)
-        self.scale = min(width / (longest + 0.3), 26 * MM, 66 * MM / (1.5 * len(self.banks)))
+        self.scale = min(width / (longest + 0.3), 34 * MM, 74 * MM / (1.28 * len(self.banks)))
         self.width = width
         spots = [spot for bank in self.banks for spot in bank.valves]
         closed = {(spot.u, spot.v) for spot in spots if spot.rank}
@@ -267,10 +270,14 @@ class _Head(Flowable):
                 canvas.setFillColor(colors.white)
                 canvas.circle(x, y, spot.radius * scale, fill=1)
             canvas.setFillColor(INK)
-            canvas.setFont(BOLD, size * (0.86 if shared else 1))
+            text = left.get(spot.valve, "")
+            fitting = size * (0.86 if shared else 1)
+            wide = pdfmetrics.stringWidth(text, BOLD, fitting)
+            fitting *= min(1.0, 1.86 * spot.radius * scale / max(wide, 0.1))
+            canvas.setFont(BOLD, fitting)
             # opener above, closer below, where one valve has both
             lift = (0.1 if spot.rank == 0 else -0.95) if shared else -0.35
-            canvas.drawCentredString(x, y + size * lift, left.get(spot.valve, ""))
+            canvas.drawCentredString(x, y + fitting * lift, text)
         canvas.setFillColor(SOFT)
         canvas.setFont(PLAIN, 8)
         for bore in bank.bores:

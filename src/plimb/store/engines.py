@@ -12,6 +12,7 @@ from plimb.core.errors import NotFound, StaleVersion
 from plimb.core.lengths import mm
 from plimb.core.shim import Aim, Rounding
 from plimb.core.survey import Act
+from plimb.core.torque import TorqueUnit
 from plimb.store.models import EngineRevisionRow, EngineRow, ShopRow
 
 
@@ -25,6 +26,8 @@ def get_shop(session: Session) -> ShopRow:
             aim=Aim.LOOSE,
             rounding=Rounding.NEAREST,
             act=Act.OUT,
+            hand_turns=2,
+            wrench=TorqueUnit.NM,
         )
         session.add(shop)
     return shop

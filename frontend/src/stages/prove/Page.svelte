@@ -1,16 +1,25 @@
 <script lang="ts">
-  /** Prove: turned by hand, measured again; what was expected shows once the reading is in. */
+  /** Prove: turned by hand, measured again, held against what was expected, and explained. */
+  import Button from "../../kit/Button.svelte";
+  import { preferences } from "../../kit/preferences.svelte";
+  import { route } from "../../kit/route.svelte";
   import type { CardState } from "../card.svelte";
+  import type { Closing } from "../closing.svelte";
   import Entry from "../Entry.svelte";
   import InHand from "../InHand.svelte";
   import NextStage from "../NextStage.svelte";
-  import { preferences } from "../../kit/preferences.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job, closing }: { job: CardState; closing: Closing } = $props();
 
+  const card = $derived(job.card);
+  const turns = $derived(card?.hand_turns ?? 0);
+  const wanted = $derived(card?.hand_turns_wanted ?? 2);
+  const line = $derived(
+    card?.rounds.at(-1)?.lines.find((one) => one.valve === job.valve?.valve) ?? null,
+  );
   const note = $derived.by(() => {
     const valve = job.valve;
-    if (!valve?.proof) return "Turn the crank by hand, two full turns at least, then measure.";
+    if (!valve?.proof) return "Back at its mark, measure as before. What is expected stays hidden.";
     if (valve.was) {
       const was = preferences.read(valve.was);
       return valve.was.nm < 0
@@ -19,24 +28,113 @@
     }
     if (!valve.predicted || !valve.residual) return valve.reason;
     const off = preferences.read(valve.residual);
-    return `Expected ${preferences.read(valve.predicted)}, came out ${preferences.read(valve.proof.gap)}: ${
-      valve.residual.nm === 0 ? "as worked out" : `off by ${off}`
-    }.`;
+    const how =
+      valve.residual.nm === 0
+        ? "as worked out"
+        : `off by ${off}, ${line?.within_doubt === false ? "more than the instruments’ doubt" : "within the instruments’ doubt"}`;
+    return `Expected ${preferences.read(valve.predicted)}, came out ${preferences.read(valve.proof.gap)}: ${how}.`;
   });
+  const causes = $derived(card?.explained?.ranked ?? []);
+  const off = $derived((card?.not_in_spec ?? []).filter((valve) => job.valves.get(valve)?.proof));
+  const complete = $derived(card?.todo.find((one) => one.stage === "prove")?.waiting.length === 0);
+  const needsRound = $derived(complete && (off.length > 0 || card?.explained?.fine === false));
+  const percent = (chance: number): string => `${Math.min(99, Math.round(chance * 100))} %`;
+
+  let reason = $state("");
+  const proposed = $derived(
+    causes[0]
+      ? `${causes[0].name}: ${causes[0].valves.join(", ")}`
+      : off.length
+        ? `Out of spec: ${off.join(", ")}`
+        : "",
+  );
+  async function again(): Promise<void> {
+    if (await closing.again(reason.trim() || proposed || "To be sure"))
+      route.go(`/cards/${job.id}/read`);
+  }
 </script>
 
-{#if job.valve && job.card}
+{#snippet explained()}
+  {#if card?.explained}
+    <section class="border-ink border-t-2 pt-2" aria-labelledby="explained">
+      <h3 id="explained" class="text-lg font-[620]">
+        {card.explained.fine && !causes.length
+          ? card.explained.beyond.length
+            ? "No one cause explains it"
+            : "As predicted, within doubt"
+          : "What explains it"}
+      </h3>
+      {#if card.explained.fine && card.explained.beyond.length}
+        <p class="text-[15px] leading-5">
+          {card.explained.beyond.join(", ")}
+          {card.explained.beyond.length === 1 ? "is" : "are"} off by more than usual, but not enough to
+          name a cause. Measure again before anything is opened.
+        </p>
+      {/if}
+      {#each causes as cause, n (n)}
+        <article class="border-line border-b py-1.5">
+          <div class="flex items-baseline justify-between gap-2">
+            <b class="leading-5">{cause.name}</b>
+            <span class="figures text-[17px]">{percent(cause.chance)}</span>
+          </div>
+          <svg
+            viewBox="0 0 100 4"
+            preserveAspectRatio="none"
+            class="h-1.5 w-full"
+            aria-hidden="true"
+          >
+            <path d="M0 3.500H100" stroke="var(--line)" stroke-width="1" />
+            <path d="M0 2H{cause.chance * 100}" stroke="var(--ink)" stroke-width="3" />
+          </svg>
+          <p class="pt-1 text-[15px] leading-5">{cause.evidence}</p>
+          <p class="text-[15px] leading-5"><b>Check first:</b> {cause.check}</p>
+        </article>
+      {/each}
+    </section>
+  {/if}
+  {#if card && needsRound && !job.signed}
+    <div class="border-now bg-wash flex flex-col gap-2 border-l-4 py-2 pr-2 pl-3">
+      <label>
+        <span class="text-soft block text-sm">Why it goes round again</span>
+        <input class="field" bind:value={reason} placeholder={proposed} />
+      </label>
+      <Button kind="now" id="next-round" class="min-h-12 text-lg" onclick={again}
+        >Go round again: round {card.round + 1}</Button
+      >
+    </div>
+  {/if}
+{/snippet}
+
+{#if job.valve && card}
+  {#if turns < wanted && !job.signed}
+    <div class="border-now bg-wash flex items-center gap-3 border-l-4 py-1.5 pr-1.5 pl-3">
+      <p class="flex-1 leading-5">
+        <b>Turn the crank by hand first:</b>
+        {turns} of {wanted} full turns, in its own direction. It must go round without a stop.
+      </p>
+      <Button
+        kind="now"
+        id="one-turn"
+        class="min-h-12"
+        onclick={() => void closing.turns(turns + 1)}>One turn</Button
+      >
+    </div>
+  {/if}
   <InHand
     valve={job.valve}
     gap={job.valve.proof?.gap ?? null}
     verdict={job.valve.proof_verdict}
     {note}
   />
-  <Entry {job} what="Gap after fitting" hint="Measure as before. What was expected shows after." />
-  {#if job.valve.proof_verdict && job.valve.proof_verdict !== "in"}
-    <p class="border-tight text-tight border-l-4 pl-3 font-[560]">
-      Not in spec. Check that the shim sits flat and the cam is at its mark before believing it.
-    </p>
-  {/if}
-  <NextStage card={job.card} stage="prove" />
+  {#if complete && !job.draft}{@render explained()}{/if}
+  <Entry {job} what="Gap after fitting" hint="15, 13-15, x, as in Feel.">
+    {#if turns >= wanted && !job.signed}
+      <p class="text-soft flex items-center justify-between text-[14px]">
+        Turned by hand {turns} times.
+        <Button kind="bare" onclick={() => void closing.turns(turns + 1)}>One more</Button>
+      </p>
+    {/if}
+  </Entry>
+  {#if !complete || job.draft}{@render explained()}{/if}
+  <NextStage {card} stage="prove" />
 {/if}

@@ -3,13 +3,29 @@
   import Button from "../../kit/Button.svelte";
   import { preferences } from "../../kit/preferences.svelte";
   import type { CardState } from "../card.svelte";
+  import type { Closing } from "../closing.svelte";
   import Sheet from "./Sheet.svelte";
 
-  let { job: card, shop }: { job: CardState; shop: string } = $props();
+  let { job: card, closing, shop }: { job: CardState; closing: Closing; shop: string } = $props();
 
   let name = $state(preferences.name);
   let remarks = $state("");
   let next = $state("");
+  let amended = $state("");
+  let amendSays = $state("");
+  let checked = $state("");
+  async function amend(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    const refusal = await closing.amend(name, amended);
+    amendSays = refusal?.sentence ?? "Written.";
+    if (!refusal) amended = "";
+  }
+  async function checkFile(event: Event): Promise<void> {
+    const field = event.currentTarget as HTMLInputElement;
+    const file = field.files?.[0];
+    if (file) checked = await closing.check(file);
+    field.value = "";
+  }
   const left = $derived(card.card?.not_in_spec ?? []);
   const km = $derived(next.trim() ? Number(next.replaceAll(/[ .,’']/g, "")) : null);
   const nextWrong = $derived(km !== null && !Number.isInteger(km));
@@ -22,8 +38,23 @@
   }
 </script>
 
+{#snippet files()}
+  <div class="grid grid-cols-2 gap-2">
+    <Button onclick={() => print()}>Print</Button>
+    <a
+      href="/api/cards/{card.id}/sheet.pdf"
+      target="_blank"
+      rel="noopener"
+      class="bg-sheet border-rule hover:border-ink inline-flex min-h-11 items-center justify-center border px-3.5 font-[560]"
+      >PDF</a
+    >
+    <Button href="/api/cards/{card.id}/card.json" kind="bare">Card as JSON</Button>
+    <Button href="/api/cards/{card.id}/readings.csv" kind="bare">Readings as CSV</Button>
+  </div>
+{/snippet}
+
 {#if card.card}
-  <div class="flex min-h-0 flex-1 max-lg:flex-col print:block">
+  <div class="flex min-h-0 flex-1 max-lg:block max-lg:overflow-auto print:block">
     <div
       class="min-h-0 flex-1 overflow-auto p-4 max-lg:overflow-visible max-sm:p-0 print:overflow-visible print:p-0"
     >
@@ -37,7 +68,33 @@
         <p>
           {card.card.signed_by} signed this card. Nothing on it changes any more.
         </p>
-        <Button onclick={() => print()}>Print the sheet</Button>
+        {@render files()}
+        <form class="border-line flex flex-col gap-2 border-t pt-2" onsubmit={amend}>
+          <label class="block">
+            <span class="text-soft">Something to add? A dated line of its own</span>
+            <textarea class="field min-h-20" bind:value={amended}></textarea>
+          </label>
+          <label class="block">
+            <span class="text-soft">Name</span>
+            <input class="field" bind:value={name} autocomplete="name" />
+          </label>
+          <Button type="submit" disabled={!amended.trim()}>Write it</Button>
+          {#if amendSays}<p role="status">{amendSays}</p>{/if}
+        </form>
+        <label
+          class="border-line focus-within:outline-now cursor-pointer border-t pt-2 focus-within:outline-3"
+        >
+          <span class="font-[560] underline underline-offset-4">Check a PDF against the record</span
+          >
+          <input
+            type="file"
+            accept="application/pdf,.pdf"
+            class="sr-only"
+            onchange={checkFile}
+            id="check-pdf"
+          />
+        </label>
+        {#if checked}<p role="status">{checked}</p>{/if}
         <Button href="/" kind="bare">Back to the bench</Button>
       {:else}
         <h2 class="text-2xl font-[640]">Sign the sheet</h2>
@@ -87,7 +144,7 @@
           </p>
           <Button kind="now" type="submit" class="min-h-12 text-lg">Sign</Button>
         </form>
-        <Button onclick={() => print()} kind="bare">Print as it stands</Button>
+        {@render files()}
       {/if}
     </aside>
   </div>

@@ -11,6 +11,20 @@
 
   const laid = $derived(arrange(card.drawing, 640, 150 + card.drawing.banks.length * 110, 0));
   const valves = $derived(new Map(card.valves.map((valve) => [valve.valve, valve])));
+  type Line = Card["rounds"][number]["lines"][number];
+  const lines = (round: Card["rounds"][number] | undefined): Map<string, Line> =>
+    new Map(round?.lines.map((line) => [line.valve, line]));
+  /** What each valve was found at, and the last round in which its piece changed. */
+  const first = $derived(lines(card.rounds[0]));
+  const newest = $derived(
+    new Map(
+      card.rounds.flatMap((round) =>
+        round.lines.filter((line) => line.went_in).map((line) => [line.valve, line] as const),
+      ),
+    ),
+  );
+  const later = $derived(card.rounds.slice(1));
+  const seen = $derived([...card.safety, ...card.pull, ...card.closing].filter((one) => one.done));
   const day = (moment: string): string =>
     new Date(moment).toLocaleDateString("en-GB", {
       day: "numeric",
@@ -136,34 +150,32 @@
       </thead>
       <tbody>
         {#each card.valves as valve (valve.valve)}
+          {@const begun = first.get(valve.valve)}
+          {@const set = newest.get(valve.valve)}
           <tr class="border-line border-b">
             <th scope="row" class="py-0.5 pr-2 text-left font-[680] whitespace-nowrap"
               >{valve.valve}</th
             >
             <td class="pr-2 whitespace-nowrap"
-              >{valve.found ? preferences.read(valve.found.gap) : "–"}</td
+              >{begun?.found ? preferences.read(begun.found) : "–"}</td
             >
-            <td class="pr-2">
-              <span class="inline-flex items-center gap-1.5 whitespace-nowrap">
-                <GapMark verdict={valve.verdict} size={14} />{valve.verdict
-                  ? VERDICT_WORDS[valve.verdict]
-                  : "not measured"}
-              </span>
-            </td>
+            <td class="pr-2"><GapMark verdict={valve.verdict} size={14} /></td>
             <td class="pr-2 whitespace-nowrap">
-              {valve.piece?.thickness.mm ?? ""}
-              {#if valve.piece?.marked}
-                <span class="text-soft ml-1">marked {valve.piece.marked}</span>
+              {begun?.piece?.mm ?? ""}
+              {#if begun?.marked}
+                <span class="text-soft ml-1">marked {begun.marked}</span>
               {/if}
             </td>
-            <td class="pr-2">{valve.touched ? valve.chosen?.mm : valve.piece ? "kept" : ""}</td>
+            <td class="pr-2">{set?.went_in?.mm ?? (begun?.piece ? "kept" : "")}</td>
             <td class="pr-2 whitespace-nowrap"
-              >{valve.touched && valve.predicted ? preferences.read(valve.predicted) : ""}</td
+              >{set?.predicted ? preferences.read(set.predicted) : ""}</td
             >
             <td class="pr-2 font-bold whitespace-nowrap"
               >{valve.as_left ? preferences.read(valve.as_left) : "–"}</td
             >
-            <td class="pr-2">{valve.residual ? preferences.read(valve.residual) : ""}</td>
+            <td class="pr-2 {set?.within_doubt === false ? 'font-bold' : ''}"
+              >{set?.residual ? preferences.read(set.residual) : ""}</td
+            >
             <td>
               <span class="inline-flex items-center gap-1.5 whitespace-nowrap">
                 <GapMark verdict={valve.left} size={14} />{valve.left
@@ -176,6 +188,49 @@
       </tbody>
     </table>
   </div>
+  {#each later as round (round.number)}
+    <section class="border-line border-b py-1.5 text-[15px]">
+      <h2 class="font-[620]">Round {round.number}: {round.reason}</h2>
+      <ul class="figures">
+        {#each round.lines.filter((line) => line.went_in || line.proof) as line (line.valve)}
+          <li>
+            <b>{line.valve}</b> found {line.found ? preferences.read(line.found) : "–"}{line.went_in
+              ? `, ${line.piece?.mm ?? "?"} out, ${line.went_in.mm} in`
+              : ", kept"}{line.proof ? `, proved ${preferences.read(line.proof)}` : ""}
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {/each}
+  {#if card.explained}
+    <p class="border-line border-b py-1.5 text-[15px]">
+      <span class="text-soft">Proof</span>
+      {card.explained.ranked[0]
+        ? `${card.explained.ranked[0].name}: ${card.explained.ranked[0].evidence}`
+        : card.explained.beyond.length
+          ? `${card.explained.beyond.join(", ")} off by more than usual; no one cause explains it.`
+          : "Every gap came out within the instruments’ doubt."}
+    </p>
+  {/if}
+  {#if card.bolts.length}
+    <p class="border-line border-b py-1.5 text-[15px]">
+      <span class="text-soft">Torques</span>
+      {card.bolts
+        .map(
+          (one) =>
+            `${one.name}, ${one.places.length} ${one.thread}: ${
+              one.torque ? Object.values(one.torque.words).join(" = ") : "no torque noted"
+            }${one.turned >= one.turns ? ", all stages done" : ""}`,
+        )
+        .join("; ")}
+    </p>
+  {/if}
+  {#if seen.length}
+    <p class="border-line border-b py-1.5 text-[14px] leading-5">
+      <span class="text-soft">Seen to</span>
+      {seen.map((one) => one.does).join(", ")}
+    </p>
+  {/if}
   <p class="border-line border-b py-2 text-[15px] whitespace-pre-wrap">
     <span class="text-soft">Remarks</span>
     {card.remarks ?? (card.signed_at ? "none" : "")}
@@ -192,6 +247,12 @@
         >{/if}
     </p>
   </footer>
+  {#each card.amendments as one (one.written_at + one.text)}
+    <p class="border-ink mt-2 border-l-4 pl-3 text-[15px]">
+      <span class="text-soft">Amended {day(one.written_at)}, {one.written_by}:</span>
+      {one.text}
+    </p>
+  {/each}
   <p class="text-soft pt-3 text-sm">
     The maker’s manual and the law of the place come before anything on this sheet. The spec is for
     a cold engine.

@@ -1,0 +1,144 @@
+<script lang="ts">
+  /** Fit: the piece to put in now, what to see to, then what closes the engine. */
+  import { untrack } from "svelte";
+  import Button from "../../kit/Button.svelte";
+  import { keys } from "../../kit/keys.svelte";
+  import type { CardState } from "../card.svelte";
+  import Checklist from "../Checklist.svelte";
+  import type { Closing } from "../closing.svelte";
+  import NextStage from "../NextStage.svelte";
+
+  let { job, closing }: { job: CardState; closing: Closing } = $props();
+
+  const steps = $derived(job.card?.fit ?? []);
+  const step = $derived(steps.find((one) => one.valve === job.inHand) ?? null);
+  const comesFrom = $derived(
+    step?.source === "engine"
+      ? `out of ${step.from_valve ?? ""}`
+      : step?.source === "drawer"
+        ? "from the drawer"
+        : "new",
+  );
+  const place = $derived(step ? steps.indexOf(step) + 1 : 0);
+  const parts = $derived([...(job.card?.tray ?? [])].reverse());
+  let measured = $state("");
+  $effect(() => {
+    void job.inHand;
+    untrack(() => (measured = ""));
+  });
+
+  async function isIn(): Promise<void> {
+    if (!step || job.signed) return;
+    const valve = step.valve;
+    if (!(await closing.fit(valve, true, measured.trim()))) return;
+    const next = job.card?.fit.find((one) => !one.fitted);
+    if (next && job.inHand === valve) job.pick(next.valve);
+  }
+  $effect(() =>
+    keys.register([{ key: "Enter", says: "Fit: the piece is in, take the next valve", act: isIn }]),
+  );
+</script>
+
+{#if job.card}
+  {#if step}
+    <div class="flex items-end justify-between gap-3">
+      <h2 class="text-[34px] leading-9 font-[640] [word-spacing:0.12em]" style:font-stretch="84%">
+        {step.valve}
+      </h2>
+      <span class="text-soft figures">{place} of {steps.length}</span>
+    </div>
+    <div class="border-ink flex items-baseline justify-between gap-3 border-y-2 py-1">
+      <span class="text-[15px]">{comesFrom}</span>
+      <b class="figures text-[52px] leading-[56px]">{step.thickness.mm}</b>
+      <span class="text-soft">mm</span>
+    </div>
+    <p class="text-[15px] leading-5">
+      Out comes {step.old.mm}: {step.old_goes_to
+        ? `keep it at hand, it goes to ${step.old_goes_to} next.`
+        : "onto the tray, nobody needs it now."}
+    </p>
+    <ol class="list-none">
+      {#each step.checks as check, n (check)}
+        <li class="border-line flex gap-2 border-b py-1 leading-5">
+          <span class="figures text-soft">{n + 1}</span>{check}
+        </li>
+      {/each}
+    </ol>
+    {#if step.fitted}
+      <div class="flex gap-2">
+        <p class="bg-wash flex min-h-12 flex-1 items-center px-3 font-[620]">
+          It is in{step.measured ? `, measured ${step.measured.mm}` : ""}
+        </p>
+        {#if !job.signed}
+          <Button onclick={() => void closing.fit(step.valve, false, "")}>Not yet</Button>
+        {/if}
+      </div>
+    {:else if !job.signed}
+      <form
+        class="flex items-end gap-2"
+        onsubmit={(event) => {
+          event.preventDefault();
+          void isIn();
+        }}
+      >
+        <label class="w-32">
+          <span class="text-soft block text-sm">Measured, if you do</span>
+          <input
+            class="field figures text-xl"
+            inputmode="decimal"
+            bind:value={measured}
+            placeholder={step.measured?.mm ?? step.thickness.mm}
+            aria-invalid={job.refusal?.field === "measured"}
+          />
+        </label>
+        <Button kind="now" type="submit" id="is-in" class="min-h-12 flex-1 text-lg">It is in</Button
+        >
+      </form>
+      {#if step.by_marking}
+        <p class="text-soft text-sm">
+          Nobody has measured this piece yet. A minute now saves a round.
+        </p>
+      {/if}
+    {/if}
+    {#if job.refusal}
+      <p class="text-tight font-[560]" role="alert">{job.refusal.sentence}</p>
+    {/if}
+  {:else if steps.length}
+    <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>
+  {:else}
+    <p>
+      No piece changes in this round. <a class="underline" href="/cards/{job.card.id}/choose"
+        >Take the plan</a
+      > first, or go on to sign.
+    </p>
+  {/if}
+  <NextStage card={job.card} stage="fit" />
+  {#if job.card.closing.length && steps.length}
+    <Checklist
+      {job}
+      items={job.card.closing}
+      title="Closing up"
+      open={steps.every((one) => one.fitted)}
+    />
+  {/if}
+  {#if parts.length}
+    <details class="border-line border-t pt-1.5">
+      <summary class="min-h-9 font-[560]">Back on, in this order</summary>
+      <ol>
+        {#each parts as part, n (n)}
+          <li class="border-line border-b py-1 leading-5">
+            <b>{part.name}</b>
+            {#if part.pockets.length}
+              <span class="text-soft figures"
+                >{part.pockets
+                  .map((one) => `${one.count > 1 ? `${one.count} × ` : ""}${one.length || "bolt"}`)
+                  .join(", ")}</span
+              >
+            {/if}
+            {#if part.note}<span class="block text-[15px]">{part.note}</span>{/if}
+          </li>
+        {/each}
+      </ol>
+    </details>
+  {/if}
+{/if}

@@ -1,0 +1,225 @@
+"""Closing over the wire: fit, tighten, turn, prove, go round, sign, amend; sheets and files."""
+
+import csv
+import io
+import json
+
+import pypdfium2
+import pytest
+
+from plimb.store.shims import audit
+from plimb.web.application import create_app
+
+from ..conftest import NOON
+from .test_pieces import Card
+
+
+@pytest.fixture
+def served(school):
+    return create_app(school, clock=lambda: NOON).test_client()
+
+
+@pytest.fixture
+def card(served):
+    return Card(served, 4)
+
+
+def line(card, valve, number=-1):
+    lines = card.now["rounds"][number]["lines"]
+    return next(one for one in lines if one["valve"] == valve)
+
+
+def test_a_piece_is_fitted_measured_and_taken_out_again(card):
+    card.send("put", "fitted", valve="1 IN R", fitted=False, measured="")
+    assert not next(s for s in card.now["fit"] if s["valve"] == "1 IN R")["fitted"]
+    card.send("put", "fitted", valve="1 IN R", fitted=True, measured="2.517")
+    step = next(s for s in card.now["fit"] if s["valve"] == "1 IN R")
+    assert (step["fitted"], step["measured"]["mm"], step["by_marking"]) == (True, "2.517", False)
+    assert line(card, "1 IN R")["predicted"]["mm"] == "0.155"
+    refused = card.send("put", "fitted", status=422, valve="1 IN R", fitted=True, measured="2.44")
+    assert "is it the right piece?" in refused["sentence"]
+    refused = card.send("put", "fitted", status=409, valve="1 IN L", fitted=True, measured="")
+    assert "keeps its shim" in refused["sentence"]
+
+
+BOLTS = {
+    "name": "Cover", "places": [[0.1, 0.1], [0.5, 0.1], [0.9, 0.1]], "torque": "88",
+    "unit": "lbf·in", "thread": "M6", "order": None,
+}  # fmt: skip
+
+
+def test_bolts_are_laid_out_and_turned_stage_by_stage(card):
+    card.send("put", "bolts", **BOLTS)
+    cover = next(one for one in card.now["bolts"] if one["name"] == "Cover")
+    assert sorted(cover["order"]) == [0, 1, 2]
+    assert (cover["turns"], cover["by_maker"]) == (9, False)
+    assert cover["torque"]["words"] == {
+        "N·m": "9.94 N·m", "lbf·ft": "7.33 lbf·ft", "lbf·in": "88.0 lbf·in",
+    }  # fmt: skip
+    assert [one["torque"] for one in cover["stages"]] == [None, "4.97 N·m", "9.94 N·m"]
+    card.send("put", "turned", name="Cover", turned=9)
+    card.send("put", "turned", status=422, name="Cover", turned=10)
+    card.send("put", "turned", status=422, name="Sump", turned=1)
+    card.send("put", "bolts", **BOLTS | {"order": [2, 0, 1]})
+    cover = next(one for one in card.now["bolts"] if one["name"] == "Cover")
+    assert (cover["order"], cover["by_maker"], cover["turned"]) == ([2, 0, 1], True, 0)
+
+
+@pytest.mark.parametrize(
+    ("changed", "field"),
+    [
+        ({"name": " "}, "name"),
+        ({"places": []}, "bolts"),
+        ({"places": [[0.1, 1.5]]}, "bolts"),
+        ({"places": [[0.1]]}, "places"),
+        ({"order": [0, 1, 1]}, "order"),
+        ({"torque": "0"}, "torque"),
+        ({"torque": "abc"}, "torque"),
+    ],
+)
+def test_bolts_that_cannot_be_are_refused(card, changed, field):
+    assert card.send("put", "bolts", status=422, **BOLTS | changed)["field"] == field
+
+
+def test_a_torque_in_the_wrong_unit_is_asked_about(served):
+    said = served.post("/api/torque", json={"torque": "88", "unit": "lbf·ft", "thread": "M6"}).json
+    assert (said["likely"], said["likely_unit"]) == ("88.0 lbf·in", "lbf·in")
+
+
+def test_turns_by_hand_are_counted_and_the_shop_says_how_many(card, served):
+    assert (card.now["hand_turns"], card.now["hand_turns_wanted"]) == (2, 2)
+    card.send("put", "turns", turns=3)
+    assert card.now["hand_turns"] == 3
+    card.send("put", "turns", status=422, turns=-1)
+    body = {"hand_turns": 4, "wrench": "lbf·in"}
+    assert served.put("/api/shop/closing", json=body).json["wrench"] == "lbf·in"
+    again = Card(served, 4)
+    assert again.now["hand_turns_wanted"] == 4
+    assert again.now["bolts"][0]["stages"][2]["torque"] == "88.5 lbf·in"
+    assert served.put("/api/shop/closing", json=body | {"hand_turns": 1}).status_code == 422
+
+
+def test_the_proof_is_explained_and_another_round_keeps_the_first(card, school):
+    top = card.now["explained"]["ranked"][0]
+    assert (top["cause"], set(top["valves"])) == ("swapped", {"1 IN R", "2 IN R"})
+    assert card.now["explained"]["beyond"] == ["1 IN R", "2 IN R"]
+    assert card.now["at"] == "prove"
+    card.send("post", "rounds", status=422, reason=" ")
+    card.send("post", "rounds", reason="Pieces changed places")
+    assert (card.now["round"], card.now["at"]) == (2, "choose")
+    first, second = card.now["rounds"]
+    assert first["lines"] != second["lines"]
+    assert line(card, "1 IN R", 0)["proof"]["mm"] == "0.23"
+    assert line(card, "1 IN R")["found"]["mm"] == "0.23"
+    assert line(card, "1 IN R")["piece"]["mm"] == "2.52"
+    assert line(card, "2 EX R")["found"]["mm"] == "0.23–0.25"
+    assert card.now["hand_turns"] == 0
+    assert all(not one["done"] for one in card.now["pull"])
+    # the pieces that came out lie on the tray and are planned with
+    sources = {m["valve"]: m for m in card.plan()["moves"]}
+    assert sources["1 IN R"]["changes"]
+    card.send("post", "rounds", status=409, reason="again")
+    card.send("post", "plan")
+    with school.reading() as session:
+        assert audit(session) == []
+
+
+def test_a_round_of_nothing_but_doubt_is_fine(card):
+    for valve, typed in {"1 IN R": "15", "2 IN R": "16"}.items():
+        card.send("post", "gaps", valve=valve, purpose="proof", text=typed, unit="mm")
+    assert card.now["explained"]["fine"]
+    assert card.now["explained"]["ranked"] == []
+    assert (card.now["at"], card.now["not_in_spec"]) == ("sign", [])
+
+
+def sign(card):
+    for valve, typed in {"1 IN R": "15", "2 IN R": "15"}.items():
+        card.send("post", "gaps", valve=valve, purpose="proof", text=typed, unit="mm")
+    card.send("post", "signature", signed_by="Ada Lund", remarks="Smooth", next_check_km=24000)
+
+
+def test_a_signed_sheet_can_be_checked_and_amended_but_not_changed(card, served):
+    place = card.place
+    assert served.get(f"{place}/fingerprint").json["fingerprint"] is None
+    early = served.get(f"{place}/sheet.pdf").data
+    assert served.post(f"{place}/check-pdf", data=early).status_code == 422
+    amend = {"key": "amend-0001", "written_by": "Ada", "text": "Chain was renewed too."}
+    assert served.post(f"{place}/amendments", json=amend).status_code == 409
+    sign(card)
+    pdf = served.get(f"{place}/sheet.pdf").data
+    assert "as it stands" in served.post(f"{place}/check-pdf", data=pdf).json["says"]
+    assert served.get(f"{place}/sheet.pdf").data == pdf
+    for _sent_twice in range(2):
+        amended = served.post(f"{place}/amendments", json=amend)
+        assert len(amended.json["amendments"]) == 1
+    assert "before 1 later" in served.post(f"{place}/check-pdf", data=pdf).json["says"]
+    newer = served.get(f"{place}/sheet.pdf").data
+    assert newer != pdf
+    assert "as it stands" in served.post(f"{place}/check-pdf", data=newer).json["says"]
+    other = {"fingerprint": "0" * 64}
+    said = served.post(f"{place}/fingerprint", json=other).json["says"]
+    assert "does not agree" in said
+    assert served.post("/api/cards/3/fingerprint", json=other).status_code == 409
+    for where in ("fitted", "turns", "bolts"):
+        body = {"fitted": {"valve": "1 IN R", "fitted": True, "measured": ""},
+                "turns": {"turns": 9}, "bolts": BOLTS}[where]  # fmt: skip
+        assert card.send("put", where, status=409, **body)["code"] == "card_signed"
+
+
+def text_of(pdf):
+    document = pypdfium2.PdfDocument(pdf)
+    return len(document), " ".join(page.get_textpage().get_text_range() for page in document)
+
+
+def test_the_pdf_says_all_of_it_and_its_text_can_be_found(card, served):
+    sign(card)
+    card.client.post(f"{card.place}/amendments", json={
+        "key": "amend-0001", "written_by": "Šárka", "text": "Žluťoučký ≤ 0.2"})  # fmt: skip
+    pages, text = text_of(served.get(f"{card.place}/sheet.pdf").data)
+    assert pages == 1
+    for said in ("No. 11", "Corrie Offbeat 690", "Ostrel Hill Climb School", "page 77", "1 IN R",
+                 "2.602 (260)", "2.52", "0.152", "−0.002", "in spec", "Cam caps", "10.0 N·m",
+                 "Ada Lund", "Smooth", "at 24000 km", "Šárka", "at most 0.2", "maker's manual",
+                 served.get(f"{card.place}/fingerprint").json["fingerprint"]):  # fmt: skip
+        assert said in text, said
+
+
+@pytest.mark.parametrize(("engine", "valves"), [(2, 5), (3, 16), (5, 24), (6, 16)])
+def test_up_to_sixteen_valves_go_on_one_page(served, engine, valves):
+    body = {"engine_id": engine, "opened_by": "Ada", "reason": "Interval", "distance_km": 1}
+    opened = served.post("/api/cards", json=body)
+    card = Card(served, opened.json["id"])
+    for one in card.now["valves"]:
+        card.send("post", "gaps", valve=one["valve"], purpose="found", text="15-18", unit="mm")
+    pages, text = text_of(served.get(f"{card.place}/sheet.pdf").data)
+    assert len(card.now["valves"]) == valves
+    assert pages == 1 or valves > 16
+    assert all(one["valve"] in text for one in card.now["valves"])
+    with_fonts = served.get(f"{card.place}/sheet.pdf").data
+    assert b"/FontFile2" in with_fonts
+    assert b"Archivo" in with_fonts
+
+
+def test_readings_go_out_as_csv_superseded_ones_too(card, served):
+    card.send("post", "gaps", valve="1 IN R", purpose="proof", text="15", unit="mm")
+    answer = served.get(f"{card.place}/readings.csv")
+    rows = list(csv.DictReader(io.StringIO(answer.text, newline="")))
+    proofs = [r for r in rows if r["valve"] == "1 IN R" and r["kind"] == "proof"]
+    assert [(r["typed"], r["stands"]) for r in proofs] == [("23", "no"), ("15", "yes")]
+    assert answer.text.count("\r\n") == len(rows) + 1
+    assert {r["thickness_mm"] for r in rows if r["kind"] == "piece"} >= {"2.602", "2.561"}
+
+
+def test_a_card_file_is_taken_in_and_is_the_same_card(card, served):
+    text = served.get(f"{card.place}/card.json").text
+    taken = served.post("/api/cards/file", json={"text": text})
+    assert taken.status_code == 201
+    assert taken.json["rounds"] == card.now["rounds"]
+    again = served.get(f"/api/cards/{taken.json['id']}/card.json").text
+    assert again == text
+    broken = json.loads(text)
+    broken["rounds"][0]["history"]["gaps"][0]["valve"] = "9 XX"
+    refused = served.post("/api/cards/file", json={"text": json.dumps(broken)})
+    assert (refused.status_code, refused.json["field"]) == (
+        422, "$.rounds[0].history.gaps[0]",
+    )  # fmt: skip
