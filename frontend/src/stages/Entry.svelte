@@ -41,6 +41,7 @@
   $effect(() => {
     void job.inHand;
     void job.stage;
+    void job.picks;
     untrack(() => field?.focus({ preventScroll: true }));
   });
   $effect(() => {

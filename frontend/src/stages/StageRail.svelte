@@ -19,8 +19,9 @@
         : 'hover:bg-paper'}"
     >
       <span class="flex items-baseline justify-between gap-2">
-        <span class="truncate text-[17px] font-[620] max-sm:text-[12px] max-sm:tracking-tight" style:font-stretch="80%"
-          >{one.name}</span
+        <span
+          class="truncate text-[17px] font-[620] max-sm:text-[12px] max-sm:tracking-tight"
+          style:font-stretch="80%">{one.name}</span
         >
         {#if asked}
           <span class="figures hidden text-sm sm:inline {here ? '' : 'text-soft'}"

@@ -151,8 +151,12 @@ export class CardState {
     return this.stage === "read" ? (valve.piece?.typed ?? "") : "";
   }
 
+  /** Counts every pick, so that picking the valve in hand brings the field back too. */
+  picks = $state(0);
+
   pick(valve: string): void {
     this.inHand = valve;
+    this.picks += 1;
     this.refusal = null;
     this.understood = null;
     this.striking = false;

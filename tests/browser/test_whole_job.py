@@ -1,0 +1,139 @@
+"""The whole job of a triple with two rounds, in the browser, from the bench to the PDF."""
+
+import pypdfium2
+from playwright.sync_api import expect
+
+from .test_story import entry, in_hand, plate
+
+FOUND = {"1 IN L": "7", "2 IN R": "8"}
+
+
+def held(page):
+    return page.locator("[data-valve][aria-pressed=true]").get_attribute("data-valve")
+
+
+def write_all(page, typed, count):
+    """Write a reading for each valve as it comes to hand."""
+    for _valve in range(count):
+        expect(entry(page)).to_be_focused()
+        valve = held(page)
+        text = typed(valve)
+        page.keyboard.type(text)
+        page.keyboard.press("Enter")
+        expect(entry(page)).to_have_value("")
+        expect(plate(page, valve)).not_to_contain_text("…")
+
+
+def fit_and_turn(page):
+    """Fit every piece, go to the proof and turn by hand."""
+    for step in range(page.get_by_text("1 of 2").count() + 1):
+        expect(page.get_by_text(f"{step + 1} of 2", exact=True)).to_be_visible()
+        page.locator("#is-in").click()
+    page.locator("#next-stage").click()
+    for turn in range(2):
+        expect(page.get_by_text(f"{turn} of 2 full turns")).to_be_visible()
+        page.locator("#one-turn").click()
+    expect(page.get_by_text("Turned by hand 2 times.")).to_be_visible()
+
+
+def prove(page, typed):
+    for valve, text in typed.items():
+        plate(page, valve).click()
+        in_hand(page, valve)
+        expect(entry(page)).to_be_focused()
+        page.keyboard.type(text)
+        page.keyboard.press("Enter")
+        expect(plate(page, valve)).to_contain_text("proved")
+
+
+def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_path):
+    page = open_page("/")
+    page.keyboard.press("o")
+    page.get_by_label("Engine:").click()
+    page.get_by_role("option", name="No. 3").click()
+    page.get_by_label("Who does the work").fill("Edda Brannoch")
+    page.get_by_role("button", name="Open the card").click()
+
+    page.get_by_label("Hours since it ran").fill("20")
+    page.get_by_label("Coolant or head, °C").fill("8")
+    page.get_by_role("button", name="Note it").click()
+    page.get_by_role("link", name="Turn to the first stop").click()
+    expect(page.get_by_text("Clockwise only.")).to_be_visible()
+    page.get_by_role("link", name="Feel").click()
+    write_all(page, lambda v: FOUND.get(v, "15" if "IN" in v else "25"), 12)
+    expect(page.get_by_text("2 of 12 are to be opened.")).to_be_visible()
+
+    page.locator("#next-stage").click()
+    write_all(page, {"1 IN L": "250 2.500", "2 IN R": "260 2.600"}.get, 2)
+    page.locator("#next-stage").click()
+    expect(plate(page, "1 IN L")).to_contain_text("2.375")
+    expect(plate(page, "2 IN R")).to_contain_text("2.50")
+    page.locator("#take-plan").click()
+    expect(page.get_by_role("region", name="The plan").get_by_text("Taken")).to_be_visible()
+    page.locator("#next-stage").click()
+
+    # caps down by the picture
+    page.get_by_role("button", name="Lay out bolts").last.click()
+    page.get_by_label("The maker’s torque").fill("88")
+    page.get_by_role("button", name="It is 88.0 lbf·in").click()
+    page.get_by_role("button", name="Lay them out").click()
+    tighten = page.get_by_role("region", name="Tightening").first
+    for turn in range(1, 9):
+        tighten.get_by_role("button", name=f"Turned, {turn} of 8").click()
+    expect(tighten).to_contain_text("4.97 N·m")
+    no_barriers(page, "fit with bolts")
+    fit_and_turn(page)
+
+    # the two pieces went into each other's places
+    expect(plate(page, "1 IN L")).not_to_contain_text("expect")
+    prove(page, {"1 IN L": "7", "2 IN R": "30", "1 IN R": "15", "2 IN L": "15"})
+    expect(page.get_by_text("Two pieces changed places")).to_be_visible()
+    expect(page.get_by_text("Take the pieces of")).to_be_visible()
+    no_barriers(page, "prove, explained")
+    page.locator("#next-round").click()
+
+    # round 2: read again what is really in, and put them right
+    for valve, text in {"1 IN L": "2.500", "2 IN R": "2.375"}.items():
+        plate(page, valve).click()
+        in_hand(page, valve)
+        expect(entry(page)).to_be_focused()
+        page.keyboard.type(text)
+        page.keyboard.press("Enter")
+        expect(plate(page, valve)).to_contain_text(text.rstrip("0"))
+    page.locator("#next-stage").click()
+    expect(plate(page, "1 IN L")).to_contain_text("from 2 IN R")
+    expect(plate(page, "2 IN R")).to_contain_text("drawer")
+    page.locator("#take-plan").click()
+    expect(page.get_by_role("region", name="The plan").get_by_text("Taken")).to_be_visible()
+    page.locator("#next-stage").click()
+    fit_and_turn(page)
+    prove(page, {"1 IN L": "18-20", "2 IN R": "20"})
+    expect(page.get_by_text("As predicted, within doubt")).to_be_visible()
+    page.locator("#next-stage").click()
+
+    expect(page.get_by_text("Every valve is in spec as left.")).to_be_visible()
+    sheet = page.get_by_role("article")
+    expect(sheet).to_contain_text("Round 2: Two pieces changed places")
+    row = page.get_by_role("row", name="1 IN L")
+    for figure in ("0.07", "2.50", "2.375", "0.18–0.20"):
+        expect(row).to_contain_text(figure)
+    page.get_by_label("Next check at, km").fill("24000")
+    page.get_by_role("button", name="Sign", exact=True).click()
+    expect(page.get_by_role("heading", name="Signed")).to_be_visible()
+
+    place = page.get_by_role("link", name="PDF").get_attribute("href")
+    pdf = tmp_path / "sheet.pdf"
+    pdf.write_bytes(page.request.get(place).body())
+    document = pypdfium2.PdfDocument(pdf)
+    text = document[0].get_textpage().get_text_range()
+    for said in ("No. 3", "Round 2", "2.50 (250)", "2.375", "Edda Brannoch", "Cam caps", "24000"):
+        assert said in text, said
+    assert len(document) == 1
+    page.locator("#check-pdf").set_input_files(pdf)
+    expect(page.get_by_text("The sheet agrees with the record as it stands.")).to_be_visible()
+    page.get_by_label("Something to add?").fill("Chain measured: fine.")
+    page.get_by_role("button", name="Write it").click()
+    expect(sheet).to_contain_text("Chain measured: fine.")
+    page.locator("#check-pdf").set_input_files(pdf)
+    expect(page.get_by_text("before 1 later amendment")).to_be_visible()
+    no_barriers(page, "signed")
