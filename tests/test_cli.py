@@ -2,6 +2,7 @@
 
 import json
 import re
+import shutil
 import subprocess
 import sys
 from pathlib import Path
@@ -293,3 +294,71 @@ def test_a_card_that_breaks_the_format_is_refused_whole_with_its_path(tmp_path, 
         assert (result.exit_code, result.stdout) == (2, "")
         assert re.search(says, result.stderr), result.stderr
         assert result.stderr.count("\n") == 1
+
+
+# files and copies --------------------------------------------------------------------
+
+
+@pytest.fixture
+def record(filled, tmp_path):
+    return Path(shutil.copy(filled, tmp_path / "record.sqlite3"))
+
+
+def test_cards_go_out_as_json_csv_and_pdf_and_in_again(record, tmp_path):
+    at = ("--database", str(record))
+    out = plimb("export", *at, "--card", "1", "--card", "4", "--out", str(tmp_path), "--json")
+    written = [Path(path) for path in json.loads(out.stdout)["written"]]
+    assert [path.name for path in written] == ["card-1.json", "card-4.json"]
+    for what, starts in (("csv", b"round,valve"), ("pdf", b"%PDF-")):
+        path = tmp_path / f"x.{what}"
+        plimb("export", *at, "--card", "1", "--what", what, "--out", str(path))
+        assert path.read_bytes().startswith(starts)
+    new = ("--database", str(tmp_path / "new.sqlite3"))
+    taken = plimb("import", *map(str, written), *new, "--json")
+    assert json.loads(taken.stdout) == {"cards": [1, 2]}
+    again = tmp_path / "again.json"
+    plimb("export", *new, "--card", "2", "--out", str(again))
+    assert again.read_bytes() == written[1].read_bytes()
+    plan = plimb("plan", str(written[1]), "--json")
+    assert json.loads(plan.stdout)["optimal"] is True
+
+
+def test_a_whole_shop_goes_out_and_in(record, tmp_path):
+    shop, new = tmp_path / "shop.json", ("--database", str(tmp_path / "new.sqlite3"))
+    assert "Wrote" in plimb("export", "--database", str(record), "--out", str(shop)).stdout
+    assert "the whole shop" in plimb("import", str(shop), *new).stdout
+    again = tmp_path / "again.json"
+    plimb("export", *new, "--out", str(again))
+    assert again.read_bytes() == shop.read_bytes()
+
+
+def test_a_copy_is_kept_and_put_back(record, tmp_path):
+    copy = tmp_path / "copy.sqlite3"
+    at = ("--database", str(record))
+    assert json.loads(plimb("backup", str(copy), *at, "--json").stdout) == {"copy": str(copy)}
+    record.write_bytes(b"broken")
+    record.unlink()
+    assert json.loads(plimb("restore", str(copy), *at, "--json").stdout) == {"aside": None}
+    assert "The record before" in plimb("restore", str(copy), *at).stdout
+    assert plimb("export", *at, "--card", "1", "--out", str(tmp_path / "c.json")).exit_code == 0
+
+
+@pytest.mark.parametrize(
+    ("words", "says"),
+    [
+        (("export", "--card", "99"), "no card number 99"),
+        (("export", "--what", "pdf"), "card: say which"),
+        (("export", "--card", "1", "--out", "/proc/nowhere/x"), "cannot be written"),
+        (("import", "nowhere.json"), "cannot be read"),
+        (("backup", "record.sqlite3"), "there already"),
+        (("restore", "nowhere.sqlite3"), "is not there"),
+    ],
+)
+def test_what_cannot_be_taken_out_or_in_is_refused(record, monkeypatch, words, says):
+    monkeypatch.chdir(record.parent)
+    result = plimb(*words, "--database", str(record))
+    assert (result.exit_code, result.stdout) == (2, "")
+    assert says in result.stderr
+    assert result.stderr.count("\n") == 1
+    missing = plimb("export", "--card", "1", "--database", "not-there.sqlite3")
+    assert (missing.exit_code, "is not there" in missing.stderr) == (2, True)

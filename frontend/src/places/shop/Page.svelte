@@ -74,6 +74,24 @@
       refusal = error as Refusal;
     }
   }
+  // instruments, turning by hand, the wrench ---------------------------------------------
+  let instrument = $state("");
+  let doubt = $state("0.004");
+  let turns = $derived(String(shopState.shop?.hand_turns ?? 2));
+  let wrench = $derived(shopState.shop?.wrench ?? "N·m");
+  let said = $state("");
+  async function tell(
+    call: Parameters<typeof answer<NonNullable<typeof shopState.shop>>>[0],
+  ): Promise<void> {
+    try {
+      shopState.shop = await answer(call);
+      said = "Saved.";
+    } catch (error) {
+      said = (error as Refusal).sentence;
+    }
+  }
+  const WRENCHES = (["N·m", "lbf·ft", "lbf·in"] as const).map((value) => ({ value, label: value }));
+
   const states: { value: State; label: string }[] = [
     { value: "sound", label: "sound" },
     { value: "bent", label: "bent, out of use" },
@@ -184,6 +202,75 @@
           {#if saved}<span role="status">Saved.</span>{/if}
         </div>
       </form>
+    </div>
+    <div class="border-ink mt-8 grid grid-cols-2 gap-8 border-t-2 pt-2 max-md:grid-cols-1">
+      <section aria-labelledby="instruments">
+        <h2 id="instruments" class="text-lg">Micrometers and callipers</h2>
+        <ul>
+          {#each shopState.shop?.instruments ?? [] as one (one.id)}
+            <li class="border-line flex min-h-11 items-center justify-between border-b">
+              <span>{one.name}</span><span class="figures">±{one.doubt.mm} mm</span>
+            </li>
+          {/each}
+        </ul>
+        <form
+          class="mt-2 flex items-end gap-2"
+          onsubmit={(event) => {
+            event.preventDefault();
+            void tell(api.POST("/api/instruments", { body: { name: instrument, doubt } }));
+            instrument = "";
+          }}
+        >
+          <label class="flex-1"
+            ><span class="text-soft">One more</span><input
+              class="field"
+              bind:value={instrument}
+            /></label
+          >
+          <label class="w-28"
+            ><span class="text-soft">Good to ±</span><input
+              class="field figures"
+              bind:value={doubt}
+            /></label
+          >
+          <Button type="submit">Add it</Button>
+        </form>
+      </section>
+      <section aria-labelledby="closing">
+        <h2 id="closing" class="text-lg">Closing up</h2>
+        <form
+          class="flex items-end gap-2"
+          onsubmit={(event) => {
+            event.preventDefault();
+            void tell(
+              api.PUT("/api/shop/closing", {
+                body: {
+                  hand_turns: Number(turns) || 0,
+                  wrench: WRENCHES.find((one) => one.value === wrench)?.value ?? "N·m",
+                },
+              }),
+            );
+          }}
+        >
+          <label class="w-44"
+            ><span class="text-soft">Full turns by hand</span><input
+              class="field figures"
+              inputmode="numeric"
+              bind:value={turns}
+            /></label
+          >
+          <div class="flex-1">
+            <Select
+              label="The wrench reads"
+              value={wrench}
+              items={WRENCHES}
+              onchange={(to) => (wrench = to)}
+            />
+          </div>
+          <Button type="submit">Save</Button>
+        </form>
+        {#if said}<p class="pt-2" role="status">{said}</p>{/if}
+      </section>
     </div>
   {/if}
 </main>
