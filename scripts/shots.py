@@ -26,6 +26,8 @@ SHOTS = {
     "turn-phone": ("/cards/3/turn", PHONE, "light"),
     "feel": ("/cards/2/feel", WIDE, "light"),
     "choose": ("/cards/3/choose", WIDE, "light"),
+    "fit": ("/cards/4/fit", WIDE, "light"),
+    "prove": ("/cards/4/prove", WIDE, "light"),
     "sign": ("/cards/1/sign", WIDE, "light"),
     "feel-phone": ("/cards/2/feel", PHONE, "light"),
     "drawer": ("/drawer", WIDE, "light"),
