@@ -6,8 +6,10 @@ import shutil
 import sqlite3
 import threading
 import time
+from pathlib import Path
 
 import pytest
+from jsonschema import Draft202012Validator
 
 from plimb.actions.cards import Change, sign_card, write_down_gap
 from plimb.actions.closing import fit_piece, next_round, turn_by_hand
@@ -24,6 +26,7 @@ from plimb.store.shims import audit
 from ..conftest import NOON
 
 CARDS = 200
+FORMATS = Path(__file__).parents[2] / "docs" / "formats"
 
 
 @pytest.fixture(scope="module")
@@ -179,6 +182,16 @@ def test_a_damaged_shop_file_is_refused_whole(school, empty, change, place):
     assert refusal.value.field == place
     with there.reading() as session:
         assert export_shop(session) == before
+
+
+@pytest.mark.parametrize("number", [1, 2, 3, 4])
+def test_what_goes_out_keeps_to_the_schema_beside_the_format(school, number):
+    schema = json.loads((FORMATS / "card.schema.json").read_text("utf-8"))
+    with school.reading() as session:
+        document = json.loads(export_card(session, number))
+    Draft202012Validator(schema).validate(document)
+    document["rounds"][0]["gaps"][0]["goes"] = "0.15"
+    assert not Draft202012Validator(schema).is_valid(document)
 
 
 def damaged(text, dice):

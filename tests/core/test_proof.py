@@ -153,7 +153,7 @@ def test_the_right_cause_comes_first_in_nine_of_ten(cause, capsys):
         if proof is None:
             continue
         tried += 1
-        said = explain(proof)
+        said = explain(tuple(proof))
         first[said.ranked[0].cause if said.ranked else Cause.DOUBT] += 1
     with capsys.disabled():
         print(f"\n[figures] {cause}: named first in {first[cause]} of {PROOFS}; {dict(first)}")
@@ -163,7 +163,7 @@ def test_the_right_cause_comes_first_in_nine_of_ten(cause, capsys):
 def test_where_nothing_is_wrong_a_cause_is_claimed_in_fewer_than_one_of_fifty(capsys):
     dice, claimed = random.Random(11), 0
     for _proof in range(PROOFS):
-        claimed += not explain(nothing(Job(dice))).fine
+        claimed += not explain(tuple(nothing(Job(dice)))).fine
     with capsys.disabled():
         print(f"\n[figures] nothing wrong: a cause claimed in {claimed} of {PROOFS}")
     assert claimed < PROOFS / 50
@@ -176,7 +176,7 @@ def test_held_open_before_is_worked_back_in_nine_of_ten(capsys):
         name = dice.choice(job.changed)[0]
         job.true[name]["gap"] = -round(dice.uniform(mm("0.02"), mm("0.15")))
         job.true[name]["new"] = job.true[name]["old"] - mm("0.40")
-        said = explain(job.proved())
+        said = explain(tuple(job.proved()))
         if said.ranked and said.ranked[0].cause is Cause.HELD_OPEN:
             right += said.ranked[0].valves == (name,)
     with capsys.disabled():
@@ -196,17 +196,17 @@ def one(valve="A", found=None, proof=None, old="2.50", new="2.40", **more):
 
 
 def test_as_predicted_is_fine_and_says_nothing():
-    said = explain([one(), one("B", cylinder=2)])
+    said = explain((one(), one("B", cylinder=2)))
     assert (said.fine, said.ranked) == (True, ())
 
 
 def test_a_swap_names_both_valves_their_difference_and_what_to_read():
     said = explain(
-        [
+        (
             one("A", proof=point(mm("0.10")), new="2.40"),
             one("B", proof=point(mm("0.30")), new="2.50", found=point(mm("0.10")), old="2.60"),
             one("C"), one("D"),
-        ]
+        )
     )  # fmt: skip
     first = said.ranked[0]
     assert (first.cause, first.valves) == (Cause.SWAPPED, ("A", "B"))
@@ -217,14 +217,20 @@ def test_a_swap_names_both_valves_their_difference_and_what_to_read():
 
 
 def test_a_valve_held_open_gives_the_true_gap_before():
-    said = explain([one(found=none_below(mm("0.03")), proof=point(mm("0.05")), new="2.40")])
+    said = explain((one(found=none_below(mm("0.03")), proof=point(mm("0.05")), new="2.40"),))
     assert "0.05 − (2.50 − 2.40) = −0.05: it was held open by 0.05" in said.ranked[0].evidence
-    closed = explain([one(found=none_below(mm("0.03")), proof=point(mm("0.12")), new="2.40")])
+    closed = explain((one(found=none_below(mm("0.03")), proof=point(mm("0.12")), new="2.40"),))
     assert closed.fine
 
 
 def test_nothing_known_is_said_to_be_unknown():
-    said = explain([one("A", proof=point(mm("0.60"))), one("B"), one("C", cylinder=2)])
+    said = explain(
+        (
+            one("A", proof=point(mm("0.60"))),
+            one("B"),
+            one("C", cylinder=2),
+        )
+    )
     assert said.ranked[0].cause is Cause.UNKNOWN
     assert "Measure it again" in said.ranked[0].check
 
@@ -232,6 +238,6 @@ def test_nothing_known_is_said_to_be_unknown():
 def test_the_order_of_the_valves_does_not_matter():
     dice = random.Random(3)
     proof = dirt(Job(dice))
-    there, back = explain(proof), explain(proof[::-1])
+    there, back = explain(tuple(proof)), explain(tuple(proof[::-1]))
     assert there.ranked[0].cause is back.ranked[0].cause
     assert there.ranked[0].chance == pytest.approx(back.ranked[0].chance)

@@ -1205,6 +1205,8 @@ export interface components {
             hours: number | null;
             /** Id */
             id: number;
+            /** Instrument */
+            instrument: string | null;
             /** Instrument Id */
             instrument_id: number | null;
             /** Label */

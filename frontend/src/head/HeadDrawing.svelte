@@ -4,6 +4,7 @@
   import type { Drawing, Valve } from "../api/client";
   import { type Arranged, type Turn, arrange, bestTurn } from "./arrange";
   import Head from "./Head.svelte";
+  import Residuals from "./Residuals.svelte";
   import Travels from "./Travels.svelte";
 
   let {
@@ -12,6 +13,7 @@
     inHand,
     lit = null,
     travels = [],
+    residuals = null,
     plate,
     onpick,
     arranged = $bindable(null),
@@ -23,6 +25,8 @@
     lit?: ReadonlySet<string> | null;
     /** Pieces that travel: from another valve, or from outside. */
     travels?: readonly { valve: string; from_valve: string | null; source: string }[];
+    /** How far proofs came out from what was expected, while proving. */
+    residuals?: ReadonlyMap<string, { nm: number; fine: boolean }> | null;
     plate: Snippet<[Valve, { width: number; height: number }]>;
     onpick: (valve: string) => void;
     arranged?: Arranged | null;
@@ -87,6 +91,7 @@
             />
           {/each}
           <Head arranged={laid} {valves} {inHand} {lit} />
+          {#if residuals}<Residuals arranged={laid} {residuals} />{/if}
           {#if travels.length}<Travels arranged={laid} {travels} {inHand} />{/if}
         </svg>
         <div

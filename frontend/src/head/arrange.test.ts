@@ -93,7 +93,8 @@ describe("progress", () => {
   it("counts what each stage has asked for and got", () => {
     expect(progress(cards.triple!, "feel")).toEqual({ asked: 12, done: 12 });
     expect(progress(cards.triple!, "ready")).toEqual({ asked: 8, done: 8 });
-    expect(progress(cards.triple!, "read")).toEqual({ asked: 4, done: 2 });
+    expect(progress(cards.triple!, "read")).toEqual({ asked: 4, done: 3 });
+    expect(progress(cards.triple!, "fit")).toEqual({ asked: 0, done: 0 });
     expect(progress(cards.vfour!, "feel")).toEqual({ asked: 16, done: 4 });
     expect(progress(cards.single!, "sign")).toEqual({ asked: 0, done: 0 });
   });

@@ -144,6 +144,7 @@
             inHand={card.stage === "turn" ? null : card.inHand}
             lit={card.stage === "turn" ? card.lit : null}
             onpick={(valve) => card.pick(valve)}
+            residuals={card.stage === "prove" ? card.residuals : null}
             travels={card.stage === "choose"
               ? [...planned.moves.values()].filter((move) => move.changes)
               : card.stage === "fit"

@@ -89,6 +89,17 @@ export class CardState {
   questions = $derived(
     this.stage === "feel" && !this.draft && !this.signed ? (this.valve?.questions ?? []) : [],
   );
+  /** How far each proof of this round came out from what was expected. */
+  residuals: ReadonlyMap<string, { nm: number; fine: boolean }> = $derived(
+    // eslint-disable-next-line svelte/prefer-svelte-reactivity
+    new Map(
+      (this.card?.rounds.at(-1)?.lines ?? []).flatMap((line) =>
+        line.residual
+          ? [[line.valve, { nm: line.residual.nm, fine: line.within_doubt !== false }] as const]
+          : [],
+      ),
+    ),
+  );
   /** At this angle these valves can be measured. */
   lit = $derived(atRest(this.card?.turning.lanes ?? [], this.crank));
 

@@ -13,6 +13,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
+from functools import lru_cache
 from itertools import combinations
 from math import erf, exp, log, sqrt
 
@@ -153,7 +154,8 @@ WIDER: Shifts = np.linspace(mm("0.02"), mm("0.80"), 40)
 """Sizes that anything else may have, 0.02 to 0.80 mm."""
 
 
-def explain(proved: Sequence[Proved], doubt: Doubt = USUAL_DOUBT) -> Explained:
+@lru_cache(maxsize=256)
+def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained:
     """Return what explains the proof, the likeliest first; honest where nothing does."""
     usable = [one for one in proved if not one.found.none_found]
     held = tuple(_held_open(proved, doubt))

@@ -87,6 +87,7 @@ def card_out(card: CardView) -> CardOut:
         reuse=card.reuse,
         variant=card.variant,
         instrument_id=card.instrument_id,
+        instrument=card.instrument,
         zero=length_out(card.zero_nm),
         pull=_list_out(card.pull),
         signed_at=moment_out(card.signed_at) if card.signed_at else None,

@@ -528,6 +528,7 @@ class CardOut(Answer):
     reuse: bool
     variant: str
     instrument_id: int | None
+    instrument: str | None
     zero: LengthOut | None
     pull: list[SafetyOut]
     signed_at: str | None

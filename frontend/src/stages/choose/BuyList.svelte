@@ -34,6 +34,9 @@
       {/each}
     </ul>
     {#each plan.purchases as words (words)}<p class="py-1 text-[15px] leading-5">{words}</p>{/each}
+    {#each plan.helps as help (help.sentence)}
+      <p class="border-now my-1 border-l-4 pl-3 text-[15px] leading-5">{help.sentence}</p>
+    {/each}
     {#if state.quotes}
       <ul class="mt-1">
         {#each state.quotes as quote (quote.thickness.nm)}

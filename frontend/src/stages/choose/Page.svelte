@@ -32,7 +32,12 @@
       valve.chosen?.nm === rung.thickness.nm &&
       valve.chosen_from === rung.source,
   );
-  const helps = $derived(planned.plan?.helps.filter((one) => one.valve === valve?.valve) ?? []);
+  /** Beside the list of what to buy all of it is said; without one, what matters to this valve. */
+  const helps = $derived(
+    planned.plan?.buy.length
+      ? []
+      : (planned.plan?.helps.filter((one) => one.valve === valve?.valve) ?? []),
+  );
 
   function look(one: Rung | null): void {
     if (valve && one) looking = { ...looking, [valve.valve]: one };

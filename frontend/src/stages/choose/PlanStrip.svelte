@@ -48,7 +48,7 @@
         >
           <span class="truncate text-[15px] font-[640]">{NAMES[one.name] ?? one.name}</span>
           <span class="figures truncate text-[15px]">{brief(one)}</span>
-          <span class="truncate text-[13px] leading-4 {here ? '' : 'text-soft'}"
+          <span class="line-clamp-2 text-[13px] leading-[15px] {here ? '' : 'text-soft'}"
             >{one.name === "best"
               ? plan.optimal
                 ? "nothing does better"

@@ -16,6 +16,10 @@
   const piece = $derived(job.valve?.piece ?? null);
   const asks = $derived(piece !== null && piece.disagrees && !piece.answered && !job.draft);
   const pull = $derived(job.card?.pull ?? []);
+  /** Until the first shim is read, or all is opened, the way to them comes first. */
+  const begun = $derived(
+    pull.every((step) => step.done) || (job.card?.valves.some((one) => one.piece) ?? false),
+  );
   const instruments = $derived(shopState.shop?.instruments ?? []);
   let zero = $derived(job.card?.zero?.mm ?? "");
 
@@ -28,6 +32,12 @@
     return () => stream.stop();
   });
 </script>
+
+{#snippet way()}
+  {#if pull.length}
+    <Checklist {job} items={pull} title="Getting at the shims" open={pull.some((n) => !n.done)} />
+  {/if}
+{/snippet}
 
 {#if job.valve && job.card}
   <InHand
@@ -66,6 +76,7 @@
       {piece.trust === "marked" ? "The marking" : "The micrometer"} counts, as you said.
     </p>
   {/if}
+  {#if !begun}{@render way()}{/if}
   <Entry
     {job}
     what="Shim that is in"
@@ -140,7 +151,5 @@
     </p>
   {/if}
   <NextStage card={job.card} stage="read" />
-  {#if pull.length}
-    <Checklist {job} items={pull} title="Getting at the shims" open={pull.some((n) => !n.done)} />
-  {/if}
+  {#if begun}{@render way()}{/if}
 {/if}

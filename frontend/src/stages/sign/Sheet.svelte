@@ -94,6 +94,10 @@
       <dt class="text-soft">Feeler set</dt>
       <dd>{card.blade_set.name}</dd>
     {/if}
+    {#if card.instrument}
+      <dt class="text-soft">Shims by</dt>
+      <dd>{card.instrument}{card.zero ? `, zero ${card.zero.mm}` : ""}</dd>
+    {/if}
     <dt class="text-soft">Opened by</dt>
     <dd>{card.opened_by}</dd>
   </dl>
