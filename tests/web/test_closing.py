@@ -149,12 +149,21 @@ def test_a_signed_sheet_can_be_checked_and_amended_but_not_changed(card, served)
     pdf = served.get(f"{place}/sheet.pdf").data
     assert "as it stands" in served.post(f"{place}/check-pdf", data=pdf).json["says"]
     assert served.get(f"{place}/sheet.pdf").data == pdf
+    # what the shop changes later does not touch what was signed
+    engine = served.get("/api/engines/4").json
+    relabelled = {k: engine[k] for k in ("revision", "note", "document")} | {"label": "No. 77"}
+    assert served.put("/api/engines/4", json=relabelled).status_code == 200
+    blades = [{"marked": "0.10", "measured": "0.102", "state": "sound"}]
+    worn = {"name": "Worn set", "stacking": False, "blades": blades}
+    assert served.put("/api/blade-sets/1", json=worn).status_code == 200
+    assert "as it stands" in served.post(f"{place}/check-pdf", data=pdf).json["says"]
     for _sent_twice in range(2):
         amended = served.post(f"{place}/amendments", json=amend)
         assert len(amended.json["amendments"]) == 1
     assert "before 1 later" in served.post(f"{place}/check-pdf", data=pdf).json["says"]
     newer = served.get(f"{place}/sheet.pdf").data
     assert newer != pdf
+    assert all(name in text_of(newer)[1] for name in ("No. 11", "Bench set", "Chain was renewed"))
     assert "as it stands" in served.post(f"{place}/check-pdf", data=newer).json["says"]
     other = {"fingerprint": "0" * 64}
     said = served.post(f"{place}/fingerprint", json=other).json["says"]

@@ -26,6 +26,7 @@ from plimb.store.engines import get_shop, newest_revision
 from plimb.store.instruments import list_instruments
 from plimb.store.lines import write_gap
 from plimb.store.models import CardRow, RoundRow
+from plimb.store.records import of_the_shop
 
 FAR_KM = 2_000_000
 
@@ -212,6 +213,7 @@ def sign_card(
             )
         settle_pieces(session, card, change.now)
         card.signed_by, card.signed_at = name, change.now
+        card.as_signed = of_the_shop(card)
         card.remarks, card.next_check_km = remarks.strip() or None, next_check_km
 
     return changed(database, change, "sign", apply)

@@ -7,7 +7,7 @@ from dataclasses import replace
 from sqlalchemy.orm import Session
 
 from plimb.actions.cards import Change, changed, known_valve
-from plimb.actions.planning import VARIANTS, clearance_family, plan_of
+from plimb.actions.planning import VARIANTS, clearance_family, plan_of, stands
 from plimb.actions.registry import check_giver, found_in_valve, keep_back
 from plimb.actions.views import CardView, card_view
 from plimb.core.errors import BadValue, NotReady
@@ -200,10 +200,12 @@ def take_plan(database: Database, change: Change) -> CardView:
         moves = [move for move in plan.moves if move.thickness_nm is not None and not move.pinned]
         if not moves and not any(move.pinned for move in plan.moves):
             raise NotReady("Read the shims first; there is nothing to decide yet.", field="valve")
-        for move in moves:  # what is put back first can be taken by another valve
+        # what stands already stays as it is, fitted or not
+        differ = [move for move in moves if not stands(written[move.valve].choice, move)]
+        for move in differ:  # what is put back first can be taken by another valve
             if written[move.valve].choice is not None:
                 _decide(session, card, round_, move.valve, None, change)
-        for move in moves:
+        for move in differ:
             assert move.thickness_nm is not None
             choice = Choice(
                 thickness_nm=move.thickness_nm,

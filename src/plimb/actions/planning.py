@@ -16,12 +16,12 @@ from plimb.core.chance import USUAL_DOUBT
 from plimb.core.engine import Clearance
 from plimb.core.family import Family
 from plimb.core.piece import Condition, Source, Trust
-from plimb.core.plan import Asked, Pin, Plan, Policy, Seat, Stock, alternatives, plan_engine
+from plimb.core.plan import Asked, Move, Pin, Plan, Policy, Seat, Stock, alternatives, plan_engine
 from plimb.core.rungs import Rung, rungs_of
 from plimb.core.shim import Aim, Rounding, School
 from plimb.core.shorthand import Reading
 from plimb.core.sureness import Help, helps
-from plimb.core.survey import Act, Sheet
+from plimb.core.survey import Act, Choice, Sheet
 from plimb.core.why import given_up, reasons
 from plimb.store.cards import get_card
 from plimb.store.lines import standing_choices
@@ -203,11 +203,18 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
 def _is_taken(plan: Plan, written: Mapping[str, Sheet]) -> bool:
     moves = [move for move in plan.moves if move.thickness_nm is not None]
     return bool(moves) and all(
-        (choice := written[move.valve].choice) is not None
-        and (choice.source, choice.thickness_nm, choice.from_valve)
-        == (move.source, move.thickness_nm, move.from_valve)
+        stands(written[move.valve].choice, move)
         for move in moves
         if move.source is not Source.SAME or written[move.valve].choice is not None
+    )
+
+
+def stands(choice: Choice | None, move: Move) -> bool:
+    """Return whether just the piece of this move has been decided on."""
+    return choice is not None and (choice.source, choice.thickness_nm, choice.from_valve) == (
+        move.source,
+        move.thickness_nm,
+        move.from_valve,
     )
 
 

@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+from typing import Any
+
 from sqlalchemy.orm import Session
 
 from plimb.actions.transfer import fingerprint_of
@@ -17,6 +20,7 @@ from plimb.core.tightening import STAGES
 from plimb.core.torque import TorqueUnit
 from plimb.store.cards import get_card
 from plimb.store.engines import get_shop
+from plimb.store.records import of_the_shop
 
 
 def read_sheet(session: Session, card_id: int) -> Sheet:
@@ -27,16 +31,17 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
     """
     card = get_card(session, card_id)
     view = card_view(session, card)
+    kept = card.as_signed or of_the_shop(card)
     first, last = view.rounds[0], view.rounds[-1]
     order = view.survey.order
     done = [item.does for item, ticked in (*view.safety, *view.pull, *view.closing) if ticked]
     left = [item.does for item, ticked in (*view.safety, *view.closing) if not ticked]
     return Sheet(
         shop=get_shop(session).name,
-        label=view.label,
+        label=kept["label"],
         engine=view.engine.name,
         card=view.id,
-        facts=_facts(view),
+        facts=_facts(view, kept),
         drawing=draw_head(view.engine),
         rows=tuple(_row(view, valve, first, last) for valve in order),
         rounds=tuple(_round(one) for one in view.rounds[1:]),
@@ -56,7 +61,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
     )
 
 
-def _facts(view: CardView) -> tuple[tuple[str, str], ...]:
+def _facts(view: CardView, kept: Mapping[str, Any]) -> tuple[tuple[str, str], ...]:
     run = [
         f"{view.distance_km} km" if view.distance_km is not None else "",
         f"{view.hours} h" if view.hours is not None else "",
@@ -75,8 +80,11 @@ def _facts(view: CardView) -> tuple[tuple[str, str], ...]:
         ("Spec", view.source or "source not noted"),
         ("State", ", ".join(filter(None, state)) or "not noted"),
         ("Turned", "by the marks" if view.method.value == "marks" else "by the lobe"),
-        ("Blades", view.blades.name if view.blades else "not noted"),
-        ("Measured with", f"{view.instrument or 'not noted'}{zero}"),
+        ("Blades", kept["blade_set"]["name"] if kept["blade_set"] else "not noted"),
+        (
+            "Measured with",
+            f"{kept['instrument']['name'] if kept['instrument'] else 'not noted'}{zero}",
+        ),
         ("Rounds", str(len(view.rounds))),
     )
     return facts

@@ -221,7 +221,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
     return CardView(
         id=card.id,
         version=card.version,
-        label=card.revision.engine.label,
+        label=(card.as_signed or {}).get("label", card.revision.engine.label),
         engine=engine,
         source=_source(file),
         events=file.timing(),

@@ -15,13 +15,12 @@ from sqlalchemy.orm import Session
 
 from plimb.core.errors import BadValue, NotReady
 from plimb.files.card_record import write_json
-from plimb.store.database import Database
+from plimb.store.database import Database, newest_revision_name
 from plimb.store.engines import list_engines
 from plimb.store.models import Base
 from plimb.store.records import free_name
 
 SHOP_FORMAT = "plimb-shop"
-HEAD_REVISION = "0004"
 LARGEST_SHOP = 200_000_000
 
 
@@ -32,7 +31,7 @@ def export_shop(session: Session) -> str:
         rows = session.execute(select(table).order_by(*table.primary_key.columns)).mappings()
         tables[table.name] = [dict(row) for row in rows]
     return write_json(
-        {"format": SHOP_FORMAT, "version": 1, "revision": HEAD_REVISION, "tables": tables}
+        {"format": SHOP_FORMAT, "version": 1, "revision": newest_revision_name(), "tables": tables}
     )
 
 
@@ -72,7 +71,7 @@ def _shop_tables(text: str) -> Mapping[str, list[Mapping[str, Any]]]:
         raise BadValue(f"$: the file is not JSON: {error}.", field="$") from None
     if not isinstance(loaded, dict) or loaded.get("format") != SHOP_FORMAT:
         raise BadValue(f"$.format: a whole shop's file says {SHOP_FORMAT}.", field="$.format")
-    if loaded.get("version") != 1 or loaded.get("revision") != HEAD_REVISION:
+    if loaded.get("version") != 1 or loaded.get("revision") != newest_revision_name():
         raise BadValue(
             "$.revision: the file was written by another version of Plimb; use that one.",
             field="$.revision",

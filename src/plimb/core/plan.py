@@ -176,10 +176,13 @@ class Plan:
 
     @property
     def chance(self) -> float:
-        """The chance that every measured valve passes the proof, taken as independent."""
+        """The chance that every valve whose piece changes passes the proof, independently.
+
+        A valve that keeps its piece is not proved; one fitted for now is left out.
+        """
         product = 1.0
         for move in self.moves:
-            if move.chance is not None:
+            if move.chance is not None and move.source is not Source.SAME:
                 product *= move.chance
         return product
 

@@ -9,6 +9,7 @@ from typing import Any
 
 from alembic import command
 from alembic.config import Config
+from alembic.script import ScriptDirectory
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.orm import Session, sessionmaker
 
@@ -58,6 +59,13 @@ def _engine(path: Path) -> Engine:
         connection.exec_driver_sql("BEGIN IMMEDIATE" if writes else "BEGIN")
 
     return engine
+
+
+def newest_revision_name() -> str:
+    """Return the name of the newest schema."""
+    head = ScriptDirectory(str(MIGRATIONS)).get_current_head()
+    assert head is not None  # the migrations ship with the package
+    return head
 
 
 def migrate(engine: Engine) -> None:

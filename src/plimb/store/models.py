@@ -74,7 +74,11 @@ class EngineRevisionRow(Base):
 
 
 class CardRow(Base):
-    """One job on one engine, from opened to signed."""
+    """One job on one engine, from opened to signed.
+
+    `as_signed` keeps what the shop may change later as it was when the card was signed: the
+    engine's label, the feeler set, the instrument.
+    """
 
     __tablename__ = "card"
 
@@ -104,6 +108,7 @@ class CardRow(Base):
     forbidden: Mapped[list[list[Any]]] = mapped_column(JSON, server_default="[]")
     instrument_id: Mapped[int | None] = mapped_column(ForeignKey("instrument.id"))
     zero_nm: Mapped[int | None]
+    as_signed: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
     remarks: Mapped[str | None]
     next_check_km: Mapped[int | None]
     revision: Mapped[EngineRevisionRow] = relationship()

@@ -33,6 +33,7 @@ CHOICE = (*LINE, "thickness_nm", "source", "from_valve", "by_hand", "by_marking"
 CARD = ("version", "opened_at", "opened_by", "reason", "distance_km", "hours", "rested_hours",
         "temperature_c", "warm_reason", "method", "seen_to", "variant", "forbidden", "zero_nm",
         "tightening", "signed_at", "signed_by", "remarks", "next_check_km")  # fmt: skip
+SHOPS = ("label", "note", "blade_set", "instrument")
 POLICY = ("aim", "rounding", "act", "trust", "reuse")
 
 
@@ -48,14 +49,26 @@ def _lines(rows: Sequence[Any], names: Iterable[str]) -> list[dict[str, Any]]:
 
 def job_of(session: Session, card: CardRow) -> dict[str, Any]:
     """Return the job itself, with what it used and every act on it."""
-    blades, instrument = card.blade_set, card.instrument
     events = session.scalars(
         select(EventRow).where(EventRow.card_id == card.id).order_by(EventRow.version)
     )
     return {
+        **(card.as_signed or of_the_shop(card)),
+        **_pick(card, CARD),
+        "trays": [_pick(one, ("document", "recorded_at")) for one in card.trays],
+        "amendments": [
+            _pick(one, ("key", "written_by", "text", "written_at")) for one in card.amendments
+        ],
+        "events": [_pick(one, ("version", "key", "action", "recorded_at")) for one in events],
+    }
+
+
+def of_the_shop(card: CardRow) -> dict[str, Any]:
+    """Return what a card takes from the shop: the engine's label, feeler set, instrument."""
+    blades, instrument = card.blade_set, card.instrument
+    return {
         "label": card.revision.engine.label,
         "note": card.revision.engine.note,
-        **_pick(card, CARD),
         "blade_set": blades
         and {
             "name": blades.name,
@@ -63,11 +76,6 @@ def job_of(session: Session, card: CardRow) -> dict[str, Any]:
             "blades": [_pick(one, ("nominal_nm", "measured_nm", "state")) for one in blades.blades],
         },
         "instrument": instrument and _pick(instrument, ("name", "doubt_nm")),
-        "trays": [_pick(one, ("document", "recorded_at")) for one in card.trays],
-        "amendments": [
-            _pick(one, ("key", "written_by", "text", "written_at")) for one in card.amendments
-        ],
-        "events": [_pick(one, ("version", "key", "action", "recorded_at")) for one in events],
     }
 
 
@@ -95,6 +103,7 @@ def add_record(
         **policy,
         blade_set=_blade_set(session, job["blade_set"]),
         instrument=_instrument(session, job["instrument"]),
+        as_signed={name: job[name] for name in SHOPS} if job["signed_at"] else None,
         trays=[StripTrayRow(**one) for one in job["trays"]],
         amendments=[AmendmentRow(**one) for one in job["amendments"]],
         rounds=[],

@@ -25,6 +25,7 @@ def upgrade() -> None:
 
     with op.batch_alter_table("card", schema=None) as batch_op:
         batch_op.add_column(sa.Column("tightening", sa.JSON(), server_default="[]", nullable=False))
+        batch_op.add_column(sa.Column("as_signed", sa.JSON(none_as_null=True), nullable=True))
 
     with op.batch_alter_table("choice", schema=None) as batch_op:
         batch_op.add_column(
