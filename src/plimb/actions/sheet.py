@@ -73,6 +73,7 @@ def _facts(view: CardView, kept: Mapping[str, Any]) -> tuple[tuple[str, str], ..
         f"warm: {cold.reason}" if cold.warm else "",
     ]
     zero = "" if view.zero_nm is None else f", zero {show_mm(view.zero_nm)}"
+    tool = kept["instrument"]["name"] if kept["instrument"] else "not noted"
     facts = (
         ("Why", view.reason),
         ("At", ", ".join(filter(None, run)) or "not noted"),
@@ -83,7 +84,7 @@ def _facts(view: CardView, kept: Mapping[str, Any]) -> tuple[tuple[str, str], ..
         ("Blades", kept["blade_set"]["name"] if kept["blade_set"] else "not noted"),
         (
             "Measured with",
-            f"{kept['instrument']['name'] if kept['instrument'] else 'not noted'}{zero}",
+            f"{tool}{zero}",
         ),
         ("Rounds", str(len(view.rounds))),
     )

@@ -1,0 +1,131 @@
+"""Buying: refused lines, a counter that goes away, kits, and rounds that use what came out."""
+
+from decimal import Decimal
+
+import pytest
+
+from plimb.actions.cards import Change
+from plimb.actions.closing import next_round
+from plimb.actions.orders import ask_counter, order_parts, receive, still_to_buy
+from plimb.actions.pieces import answer_for_piece, choose_piece, set_variant, take_plan
+from plimb.actions.planning import read_plan
+from plimb.actions.registry import in_valve, tray_of
+from plimb.actions.views import read_card
+from plimb.core.errors import CounterAway, NotReady
+from plimb.core.lengths import mm
+from plimb.core.piece import Source, Trust
+from plimb.standins.counter import Counter, run_counter
+from plimb.store.cards import get_card
+from plimb.store.orders import list_orders
+from plimb.store.shims import audit, shim_at, shims_at
+
+from ..conftest import NOON
+
+
+class Bench:
+    """Somebody at card 3, who wants only new pieces."""
+
+    def __init__(self, database):
+        self.database = database
+        with database.reading() as session:
+            self.card = read_card(session, 3)
+        self.do(answer_for_piece, valve="3 IN L", trust=Trust.MEASURED)
+
+    def do(self, act, card_id=3, **more):
+        with self.database.reading() as session:
+            version = read_card(session, card_id).version
+        change = Change(card_id=card_id, version=version, key=f"a-{version:08}", now=NOON)
+        self.card = act(self.database, change, **more)
+
+
+@pytest.fixture
+def bench(school):
+    return Bench(school)
+
+
+def only_new(bench):
+    bench.do(set_variant, variant="only-new")
+    bench.do(take_plan)
+
+
+def test_a_line_the_counter_refuses_is_kept_with_its_reason_and_can_be_ordered_again(bench):
+    only_new(bench)
+    wanted = len(still_to_buy(bench.database, 3))
+    all_refused = run_counter(counter=Counter(refuses_one_in=1))
+    order_parts(bench.database, all_refused, card_id=3, key="order-one-1", now=NOON)
+    with bench.database.reading() as session:
+        (order,) = list_orders(session, 3)
+        assert {line.state for line in order.lines} == {"refused"}
+        assert all(line.says for line in order.lines)
+        refused = order.lines[0].id
+    with pytest.raises(NotReady, match="refused"):
+        receive(bench.database, line_id=refused, now=NOON)
+    assert len(still_to_buy(bench.database, 3)) == wanted
+    order_parts(bench.database, run_counter(), card_id=3, key="order-two-2", now=NOON)
+    left = still_to_buy(bench.database, 3)
+    assert len(left) < wanted
+    with bench.database.reading() as session:
+        assert audit(session) == []
+
+
+def test_a_counter_that_goes_away_leaves_nothing_ordered(bench):
+    only_new(bench)
+    for address in (None, "http://127.0.0.1:9"):
+        with pytest.raises(CounterAway):
+            ask_counter(bench.database, address, 3)
+        with pytest.raises(CounterAway):
+            order_parts(bench.database, address, card_id=3, key="order-one-1", now=NOON)
+    with bench.database.reading() as session:
+        assert list_orders(session) == []
+
+
+def test_kit_or_singles_is_said_for_the_jobs_own_order(bench):
+    only_new(bench)
+    with bench.database.reading() as session:
+        view = read_plan(session, 3)
+    (one,) = view.purchases
+    assert (one.pieces, one.take_kit) == (sum(line.count for line in view.plan.order), False)
+    assert one.singles == sum(Decimal(line.price) * line.count for line in view.plan.order)
+    assert "the kit is" in one.words()
+
+
+def test_what_came_out_in_one_round_is_at_hand_in_the_next(bench):
+    """Card 4 is at its proof: its old pieces lie on its tray once the next round begins."""
+    bench.do(next_round, card_id=4, reason="again")
+    with bench.database.reading() as session:
+        card = get_card(session, 4)
+        lying = {row.thickness_nm for row in shims_at(session, tray_of(card))}
+        assert lying == {mm("2.602"), mm("2.641"), mm("2.52"), mm("2.561")}
+        assert shim_at(session, in_valve(card, "1 IN R")).thickness_nm == mm("2.52")
+        stocks = {one.thickness_nm for one in read_plan(session, 4).asked.drawer}
+        assert lying <= stocks
+        assert audit(session) == []
+    bench.do(choose_piece, card_id=4, valve="1 IN R", thickness_nm=mm("2.602"),
+             source=Source.DRAWER)  # fmt: skip
+    with bench.database.reading() as session:
+        stocks = {one.thickness_nm for one in read_plan(session, 4).asked.drawer}
+        assert mm("2.602") in stocks  # it is kept for this card, and for no other
+        assert mm("2.602") not in {one.thickness_nm for one in read_plan(session, 3).asked.drawer}
+        assert audit(session) == []
+
+
+def test_two_cards_never_plan_on_one_piece(bench):
+    with bench.database.reading() as session:
+        moves = [m for m in read_plan(session, 3).plan.moves if m.source is Source.DRAWER]
+        assert moves
+    bench.do(take_plan)
+    with bench.database.reading() as session:
+        left = {one.thickness_nm: one.count for one in read_plan(session, 4).asked.drawer}
+        mine = {one.thickness_nm: one.count for one in read_plan(session, 3).asked.drawer}
+    for move in moves:
+        assert left.get(move.thickness_nm, 0) == mine[move.thickness_nm] - 1
+
+
+def test_taking_the_plan_again_changes_nothing_that_stands(bench):
+    bench.do(take_plan)
+    with bench.database.reading() as session:
+        before = [(row.id, row.shim_id) for row in get_card(session, 3).rounds[-1].choices]
+    bench.do(take_plan)
+    with bench.database.reading() as session:
+        after = [(row.id, row.shim_id) for row in get_card(session, 3).rounds[-1].choices]
+    assert after == before
