@@ -16,7 +16,7 @@ from plimb.core.limits import Limits, Spec, parse_limits
 from plimb.core.piece import Condition, Source
 from plimb.core.plan import Asked, OrderLine, Pin, Policy, Seat, Stock, alternatives, plan_engine
 from plimb.core.pull import pull_list
-from plimb.core.rungs import rungs_of
+from plimb.core.rungs import all_rungs
 from plimb.core.sureness import Kind, any_passes, helps, percent
 from plimb.core.survey import Act
 from plimb.core.why import given_up, reasons
@@ -81,7 +81,7 @@ def test_what_is_bought_says_why_nothing_at_hand_serves():
 def test_a_piece_of_another_family_is_never_at_hand():
     asked, plan = planned(seat("A", gap(10), "2.80"), drawer=(stock("2.70", family=SEVEN),))
     assert plan.move("A").source is Source.COUNTER
-    assert all(rung.source is not Source.DRAWER for rung in rungs_of(asked, plan, asked.seats[0]))
+    assert all(rung.source is not Source.DRAWER for rung in all_rungs(asked, plan)["A"])
 
 
 def test_a_valve_under_a_camshaft_that_stays_in_keeps_its_piece_and_says_so():
@@ -126,7 +126,7 @@ def test_scrap_is_replaced_and_never_offered():
     )
     assert plan.move("A").source is Source.COUNTER
     assert plan.move("B").from_valve is None
-    assert all(r.from_valve != "A" for r in rungs_of(asked, plan, asked.seats[1]))
+    assert all(r.from_valve != "A" for r in all_rungs(asked, plan)["B"])
 
 
 def test_pins_hold_and_the_rest_goes_round_them():
@@ -144,7 +144,7 @@ def test_a_forbidden_thickness_is_not_given_again():
     barred = frozenset({("A", mm("2.70"))})
     asked, plan = planned(seat("A", gap(10), "2.80"), drawer=(stock("2.70"),), forbidden=barred)
     assert plan.move("A").thickness_nm != mm("2.70")
-    rungs = {r.thickness_nm: r.forbidden for r in rungs_of(asked, plan, asked.seats[0])}
+    rungs = {r.thickness_nm: r.forbidden for r in all_rungs(asked, plan)["A"]}
     assert rungs[mm("2.70")]
 
 
@@ -270,7 +270,7 @@ def test_the_ladder_shows_what_is_in_what_is_at_hand_and_what_can_be_bought():
     asked, plan = planned(
         seat("A", gap(10), "2.80"), seat("B", gap(30), "2.70"), drawer=(stock("2.72", 2),)
     )
-    rungs = rungs_of(asked, plan, asked.seats[0])
+    rungs = all_rungs(asked, plan)["A"]
     assert [r.thickness_nm for r in rungs] == sorted(r.thickness_nm for r in rungs)
     by = {(r.source, r.thickness_nm): r for r in rungs}
     assert by[Source.SAME, mm("2.80")].gap_nm == mm("0.10")

@@ -17,7 +17,7 @@ from plimb.core.engine import Clearance
 from plimb.core.family import Family
 from plimb.core.piece import Condition, Source, Trust
 from plimb.core.plan import Asked, Move, Pin, Plan, Policy, Seat, Stock, alternatives, plan_engine
-from plimb.core.rungs import Rung, rungs_of
+from plimb.core.rungs import Rung, all_rungs
 from plimb.core.shim import Aim, Rounding, School
 from plimb.core.shorthand import Reading
 from plimb.core.sureness import Help, helps
@@ -193,7 +193,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
         why=reasons(asked, plan),
         helps=helps(asked, plan, view.blades),
         purchases=purchases(plan.order, kits),
-        rungs={seat.clearance.id: rungs_of(asked, plan, seat) for seat in asked.seats},
+        rungs=all_rungs(asked, plan),
         ordered=on_order_for(session, card.id),
         orders=tuple(list_orders(session, card.id)),
         taken=_is_taken(plan, {v: s.sheet for v, s in view.survey.valves.items()}),

@@ -10,6 +10,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass
+from functools import lru_cache
 from itertools import product
 from math import factorial, prod
 from typing import Any
@@ -76,14 +77,24 @@ def share_below(z: Any, widths: Iterable[float]) -> Any:
     what lies beyond each corner, over k!·w₁⋯wₖ. Widths of nothing are left out; `z` may be
     a number or a numpy array.
     """
-    real = [width for width in widths if width > 1.0]
-    if not real:
+    corners, scale, power = _corners(tuple(width for width in widths if width > 1.0))
+    if not power:
         return (z >= 0) * 1.0
     total: Any = 0.0
-    for signs in product((1, -1), repeat=len(real)):
-        beyond = z + sum(sign * width for sign, width in zip(signs, real, strict=True)) / 2
-        total = total + prod(signs) * (beyond * (beyond > 0)) ** len(real)
-    return total / (factorial(len(real)) * prod(real))
+    for sign, away in corners:
+        beyond = z + away
+        total = total + sign * (beyond * (beyond > 0)) ** power
+    return total / scale
+
+
+@lru_cache(maxsize=4096)
+def _corners(widths: tuple[float, ...]) -> tuple[tuple[tuple[int, float], ...], float, int]:
+    """Return the box's corners with their signs, what divides their sum, and the power."""
+    corners = tuple(
+        (prod(signs), sum(sign * width for sign, width in zip(signs, widths, strict=True)) / 2)
+        for signs in product((1, -1), repeat=len(widths))
+    )
+    return corners, factorial(len(widths)) * prod(widths), len(widths)
 
 
 def chance_in_spec(

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from bisect import bisect_left
 from dataclasses import dataclass
 from heapq import nsmallest
 
@@ -46,58 +47,115 @@ class _Offer:
     doubt_nm: int | None = None
 
 
-def rungs_of(asked: Asked, plan: Plan, seat: Seat) -> tuple[Rung, ...]:
-    """Return the pieces for one valve, thinnest first: its own, those at hand, those to buy."""
-    if seat.gap is None or seat.piece_nm is None:
-        return ()
-    target = seat.clearance.spec.target
-    school = asked.policy.school
-    ideal_nm = seat.gap.best_nm + seat.piece_nm - aim_of(seat, school, target)
-    if school.aim is Aim.LEAST:
-        ideal_nm = seat.piece_nm
-    move = plan.move(seat.clearance.id)
-    offers = [
-        _Offer(thickness_nm=seat.piece_nm, source=Source.SAME, doubt_nm=seat.doubt_nm),
-        *_at_hand(asked, seat, ideal_nm, move),
-        *_to_buy(seat, ideal_nm, move),
-    ]
-    return tuple(
-        _rung(asked, plan, seat, offer)
-        for offer in sorted(
-            offers, key=lambda one: (one.thickness_nm, list(Source).index(one.source))
-        )
-    )
+def all_rungs(asked: Asked, plan: Plan) -> dict[str, tuple[Rung, ...]]:
+    """Return for each valve the pieces that can be had, thinnest first.
+
+    Its own, those at hand nearest to its ideal, those that can be bought around it, and what
+    the plan gives it.
+    """
+    shelf = _Shelf(asked, plan)
+    return {seat.clearance.id: shelf.rungs(seat) for seat in asked.seats}
 
 
-def _at_hand(asked: Asked, seat: Seat, ideal_nm: int, move: Move) -> list[_Offer]:
-    kind = seat.clearance.family.kind
-    offers = [
-        _Offer(
-            thickness_nm=other.piece_nm,
-            source=Source.ENGINE,
-            from_valve=other.clearance.id,
-            doubt_nm=other.doubt_nm,
+class _Shelf:
+    """Everything at hand, laid out once by family and thickness."""
+
+    def __init__(self, asked: Asked, plan: Plan) -> None:
+        self.asked, self.plan = asked, plan
+        self.by_kind: dict[object, list[_Offer]] = {}
+        for seat in asked.seats:
+            whole = seat.piece_nm is not None and seat.gap is not None
+            if whole and seat.condition is Condition.SOUND:
+                self._lay(
+                    seat.clearance.family.kind,
+                    _Offer(
+                        thickness_nm=seat.piece_nm or 0,
+                        source=Source.ENGINE,
+                        from_valve=seat.clearance.id,
+                        doubt_nm=seat.doubt_nm,
+                    ),
+                )
+        for stock in asked.drawer:
+            self._lay(
+                stock.kind,
+                _Offer(
+                    thickness_nm=stock.thickness_nm,
+                    source=Source.DRAWER,
+                    count=stock.count,
+                    doubt_nm=stock.doubt_nm,
+                ),
+            )
+        for offers in self.by_kind.values():
+            offers.sort(key=_thickness)
+        self.takers: dict[_Key, str] = {}
+        for move in plan.moves:
+            if move.source is not Source.COUNTER:
+                self.takers.setdefault(_key(move), move.valve)
+
+    def _lay(self, kind: object, offer: _Offer) -> None:
+        self.by_kind.setdefault(kind, []).append(offer)
+
+    def rungs(self, seat: Seat) -> tuple[Rung, ...]:
+        """Return the pieces for one valve, thinnest first."""
+        if seat.gap is None or seat.piece_nm is None:
+            return ()
+        school = self.asked.policy.school
+        ideal_nm = seat.gap.best_nm + seat.piece_nm
+        ideal_nm -= aim_of(seat, school, seat.clearance.spec.target)
+        if school.aim is Aim.LEAST:
+            ideal_nm = seat.piece_nm
+        move = self.plan.move(seat.clearance.id)
+        offers = [
+            _Offer(thickness_nm=seat.piece_nm, source=Source.SAME, doubt_nm=seat.doubt_nm),
+            *self._at_hand(seat, ideal_nm, move),
+            *_to_buy(seat, ideal_nm, move),
+        ]
+        order = list(Source)
+        offers.sort(key=lambda one: (one.thickness_nm, order.index(one.source)))
+        return tuple(self._rung(seat, offer, move) for offer in offers)
+
+    def _at_hand(self, seat: Seat, ideal_nm: int, move: Move) -> list[_Offer]:
+        """Return the nearest pieces at hand, and the one that the plan takes."""
+        lying = self.by_kind.get(seat.clearance.family.kind, [])
+        place = bisect_left(lying, ideal_nm, key=_thickness)
+        # one more than wanted on each side, the valve's own piece being among them
+        about = lying[max(0, place - MOST_AT_HAND - 1) : place + MOST_AT_HAND + 1]
+        about = [one for one in about if one.from_valve != seat.clearance.id]
+        near = nsmallest(MOST_AT_HAND, about, key=lambda one: abs(one.thickness_nm - ideal_nm))
+        if move.source in (Source.ENGINE, Source.DRAWER) and _key(move) not in map(_key, near):
+            near += [one for one in lying if _key(one) == _key(move)][:1]
+        return near
+
+    def _rung(self, seat: Seat, offer: _Offer, move: Move) -> Rung:
+        assert seat.gap is not None
+        assert seat.piece_nm is not None
+        valve = seat.clearance.id
+        safe = window(seat.gap, seat.piece_nm, seat.clearance.spec.check)
+        kept = offer.source is Source.SAME
+        policy = self.asked.policy
+        goes_to = None if kept else self.takers.get(_key(offer))
+        return Rung(
+            thickness_nm=offer.thickness_nm,
+            source=offer.source,
+            from_valve=offer.from_valve,
+            count=offer.count,
+            gap_nm=seat.gap.best_nm + seat.piece_nm - offer.thickness_nm,
+            in_spec=safe is not None and safe.holds(offer.thickness_nm),
+            chance=chance_of(seat, offer.thickness_nm, offer.doubt_nm, policy, kept=kept),
+            goes_to=valve if _key(offer) == _key(move) else goes_to,
+            forbidden=(valve, offer.thickness_nm) in self.asked.forbidden,
         )
-        for other in asked.seats
-        if other is not seat
-        and other.piece_nm is not None
-        and other.gap is not None
-        and other.condition is Condition.SOUND
-        and other.clearance.family.kind == kind
-    ]
-    offers += [
-        _Offer(
-            thickness_nm=stock.thickness_nm,
-            source=Source.DRAWER,
-            count=stock.count,
-            doubt_nm=stock.doubt_nm,
-        )
-        for stock in asked.drawer
-        if stock.kind == kind
-    ]
-    near = nsmallest(MOST_AT_HAND, offers, key=lambda one: abs(one.thickness_nm - ideal_nm))
-    planned = [one for one in offers if _is(one, move) and one not in near]
-    return near + planned
+
+
+_Key = tuple[Source, int | None, str | None]
+
+
+def _key(one: _Offer | Move) -> _Key:
+    return (one.source, one.thickness_nm, one.from_valve)
+
+
+def _thickness(one: _Offer) -> int:
+    return one.thickness_nm
 
 
 def _to_buy(seat: Seat, ideal_nm: int, move: Move) -> list[_Offer]:
@@ -108,32 +166,3 @@ def _to_buy(seat: Seat, ideal_nm: int, move: Move) -> list[_Offer]:
     if move.source is Source.COUNTER and move.thickness_nm is not None:
         shown.add(move.thickness_nm)
     return [_Offer(thickness_nm=size, source=Source.COUNTER) for size in shown]
-
-
-def _is(offer: _Offer, move: Move) -> bool:
-    return (offer.source, offer.thickness_nm, offer.from_valve) == (
-        move.source,
-        move.thickness_nm,
-        move.from_valve,
-    )
-
-
-def _rung(asked: Asked, plan: Plan, seat: Seat, offer: _Offer) -> Rung:
-    assert seat.gap is not None
-    assert seat.piece_nm is not None
-    valve = seat.clearance.id
-    safe = window(seat.gap, seat.piece_nm, seat.clearance.spec.check)
-    takers = [m.valve for m in plan.moves if m.source is not Source.COUNTER and _is(offer, m)]
-    mine = _is(offer, plan.move(valve))
-    kept = offer.source is Source.SAME
-    return Rung(
-        thickness_nm=offer.thickness_nm,
-        source=offer.source,
-        from_valve=offer.from_valve,
-        count=offer.count,
-        gap_nm=seat.gap.best_nm + seat.piece_nm - offer.thickness_nm,
-        in_spec=safe is not None and safe.holds(offer.thickness_nm),
-        chance=chance_of(seat, offer.thickness_nm, offer.doubt_nm, asked.policy, kept=kept),
-        goes_to=valve if mine else next(iter(takers), None) if not kept else None,
-        forbidden=(valve, offer.thickness_nm) in asked.forbidden,
-    )
