@@ -8,19 +8,26 @@
     items,
     title = "",
     open = true,
+    brief = false,
   }: {
     job: CardState;
     items: Card["safety"];
     title?: string;
     open?: boolean;
+    /** Only what comes next, until all are asked for. */
+    brief?: boolean;
   } = $props();
+
+  let all = $state(false);
+  const NEXT = 2;
+  const shown = $derived(brief && !all ? items.filter((item) => !item.done).slice(0, NEXT) : items);
 
   const left = $derived(items.filter((item) => !item.done).length);
 </script>
 
 {#snippet list()}
   <ul>
-    {#each items as item (item.id)}
+    {#each shown as item (item.id)}
       <li class="border-line border-b">
         <label class="flex min-h-14 cursor-pointer items-center gap-3 py-1">
           <input
@@ -48,6 +55,11 @@
       </li>
     {/each}
   </ul>
+  {#if brief && items.length > NEXT}
+    <button type="button" class="min-h-11 underline underline-offset-4" onclick={() => (all = !all)}
+      >{all ? "Only what comes next" : `All ${items.length} steps`}</button
+    >
+  {/if}
 {/snippet}
 
 {#if title}

@@ -35,7 +35,13 @@
 
 {#snippet way()}
   {#if pull.length}
-    <Checklist {job} items={pull} title="Getting at the shims" open={pull.some((n) => !n.done)} />
+    <Checklist
+      {job}
+      items={pull}
+      title="Getting at the shims"
+      open={pull.some((n) => !n.done)}
+      brief={!begun}
+    />
   {/if}
 {/snippet}
 
