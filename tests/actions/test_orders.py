@@ -4,8 +4,8 @@ from decimal import Decimal
 
 import pytest
 
-from plimb.actions.cards import Change
-from plimb.actions.closing import next_round
+from plimb.actions.cards import Change, sign_card
+from plimb.actions.closing import fit_piece, next_round
 from plimb.actions.orders import ask_counter, order_parts, receive, still_to_buy
 from plimb.actions.pieces import answer_for_piece, choose_piece, set_variant, take_plan
 from plimb.actions.planning import read_plan
@@ -14,6 +14,7 @@ from plimb.actions.views import read_card
 from plimb.core.errors import CounterAway, NotReady
 from plimb.core.lengths import mm
 from plimb.core.piece import Source, Trust
+from plimb.core.survey import Stage
 from plimb.standins.counter import Counter, run_counter
 from plimb.store.cards import get_card
 from plimb.store.orders import list_orders
@@ -129,3 +130,19 @@ def test_taking_the_plan_again_changes_nothing_that_stands(bench):
     with bench.database.reading() as session:
         after = [(row.id, row.shim_id) for row in get_card(session, 3).rounds[-1].choices]
     assert after == before
+
+
+def test_a_valve_that_gave_its_piece_away_waits_for_one_and_holds_up_the_signature(bench):
+    bench.do(choose_piece, valve="1 EX R", thickness_nm=mm("2.472"), source=Source.ENGINE,
+             from_valve="2 IN R")  # fmt: skip
+    waiting = next(t for t in bench.card.survey.todo if t.stage is Stage.CHOOSE).waiting
+    assert "2 IN R" in waiting
+    with pytest.raises(NotReady, match="nothing goes into 2 IN R"):
+        bench.do(sign_card, signed_by="Ada", remarks="as it is", next_check_km=None)
+    bench.do(take_plan)
+    bench.do(fit_piece, valve="1 EX R", fitted=True, measured="2.470")
+    bench.do(sign_card, signed_by="Ada", remarks="as it is", next_check_km=None)
+    with bench.database.reading() as session:
+        row = shim_at(session, in_valve(get_card(session, 3), "1 EX R"))
+        assert (row.marked, row.thickness_nm) == ("2475", mm("2.470"))
+        assert audit(session) == []

@@ -82,7 +82,7 @@ export class CardState {
         ? true
         : this.stage === "prove" || this.stage === "fit"
           ? valve.touched
-          : valve.need === "open",
+          : valve.need === "open" || (this.todo?.waiting.includes(valve.valve) ?? false),
     ),
   );
   /** What is asked about the reading in hand, while nothing new is being typed. */

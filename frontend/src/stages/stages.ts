@@ -23,7 +23,7 @@ export function progress(card: Card, stage: Stage): { asked: number; done: numbe
     return { asked: card.safety.length, done: card.safety.length - todo.waiting.length };
   if (!todo?.applies || stage === "sign" || stage === "turn") return { asked: 0, done: 0 };
   const opened = card.valves.filter(
-    (valve) => valve.need === "open" || (stage === "read" && todo.waiting.includes(valve.valve)),
+    (valve) => valve.need === "open" || todo.waiting.includes(valve.valve),
   ).length;
   const touched = card.valves.filter((valve) => valve.touched).length;
   const asked =

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from datetime import datetime
 
 from sqlalchemy.orm import Session
@@ -158,11 +159,26 @@ def check_giver(card: CardRow, round_: RoundRow, valve: str, choice: Choice) -> 
             )
 
 
+def _refuse_robbed(changed: Mapping[str, Sheet]) -> None:
+    """Refuse to go on while a valve has given its piece away and gets none."""
+    for valve, sheet in changed.items():
+        choice = sheet.choice
+        if choice and choice.source is Source.ENGINE and choice.from_valve not in changed:
+            raise NotReady(
+                f"The piece of {choice.from_valve} goes into {valve}, and nothing goes into "
+                f"{choice.from_valve}. Choose its piece first.",
+                field="valve",
+            )
+
+
 def settle_pieces(session: Session, card: CardRow, now: datetime, *, last: bool = True) -> None:
     """Let every piece of a finished round come to rest: into its valve, the drawer, or away.
 
     First all that comes out is laid on the tray, then each chosen piece goes in. After the
     `last` round what is left on the tray goes to the drawer, or away if it is scrap.
+
+    Raises:
+        NotReady: A piece goes from one valve into another, and nothing goes into the first.
     """
     engine = parsed_engine(card.revision.document)[1]
     tray, why = tray_of(card), f"card {card.id}"
@@ -170,6 +186,7 @@ def settle_pieces(session: Session, card: CardRow, now: datetime, *, last: bool 
     written = sheets(round_, Trust(card.trust))
     rows = standing_choices(round_)
     changed = {valve: sheet for valve, sheet in written.items() if sheet.changes}
+    _refuse_robbed(changed)
     out: dict[str, ShimRow] = {}
     for valve in changed:
         row = shim_at(session, in_valve(card, valve))
@@ -198,6 +215,8 @@ def settle_pieces(session: Session, card: CardRow, now: datetime, *, last: bool 
             add_shim(session, family_row(session, clearance), piece, here, f"fitted, {why}", now)
         else:
             move_shim(session, going, here, f"into {valve}, {why}", now)
+            if choice.measured_nm is not None:
+                going.measured_nm = going.thickness_nm = choice.measured_nm
     for row in shims_at(session, tray) if last else ():
         scrap = row.condition == Condition.SCRAP
         move_shim(session, row, GONE if scrap else DRAWER, f"left over, {why}", now)

@@ -278,6 +278,13 @@ def _to_read(state: ValveState) -> bool:
     return piece.disagrees and not piece.answered
 
 
+def _to_choose(state: ValveState, given_away: set[str | None]) -> bool:
+    """Return whether a valve's piece is still to be decided; one given away leaves it empty."""
+    if state.clearance.id in given_away and not state.touched:
+        return True
+    return state.need is Need.OPEN and state.sheet.choice is None
+
+
 def _to_fit(sheet: Sheet) -> bool:
     """Return whether a chosen piece is still to go in; one that was proved is in."""
     return sheet.choice is not None and not sheet.choice.fitted and sheet.proof is None
@@ -287,6 +294,11 @@ def _todo(order: tuple[str, ...], valves: Mapping[str, ValveState]) -> tuple[Tod
     """Return each stage's list; a check with everything in spec goes from Feel to Sign."""
     opened = [valve for valve in order if valves[valve].need is Need.OPEN]
     touched = [valve for valve in order if valves[valve].touched]
+    given_away = {
+        state.sheet.choice.from_valve
+        for state in valves.values()
+        if state.sheet.choice and state.sheet.choice.source is Source.ENGINE
+    }
 
     def todo(stage: Stage, among: list[str], waits: list[str]) -> Todo:
         return Todo(stage=stage, applies=bool(among), waiting=tuple(waits))
@@ -298,7 +310,11 @@ def _todo(order: tuple[str, ...], valves: Mapping[str, ValveState]) -> tuple[Tod
             [v for v in order if valves[v].need in (Need.MEASURE, Need.FINER)],
         ),
         todo(Stage.READ, opened, [v for v in order if _to_read(valves[v])]),
-        todo(Stage.CHOOSE, opened, [v for v in opened if valves[v].sheet.chosen_nm is None]),
+        todo(
+            Stage.CHOOSE,
+            opened,
+            [v for v in order if _to_choose(valves[v], given_away)],
+        ),
         todo(Stage.FIT, touched, [v for v in touched if _to_fit(valves[v].sheet)]),
         todo(
             Stage.PROVE,
