@@ -181,7 +181,7 @@ export class CardState {
   }
 
   /** Take the next waiting valve after this one in hand, round the order; else stay. */
-  goOn(from: string): void {
+  private goOn(from: string): void {
     const waiting = this.waitingHere();
     const order = this.asked.map((valve) => valve.valve);
     const at = order.indexOf(from);
@@ -200,7 +200,7 @@ export class CardState {
       if (this.questions.length) await this.keep();
       return false;
     }
-    const stage = this.stage;
+    const [stage, picks] = [this.stage, this.picks];
     const entry: Waiting = {
       key: newKey(),
       stage,
@@ -224,7 +224,8 @@ export class CardState {
       (stage === "feel"
         ? now?.questions.length
         : stage === "read" && now?.piece?.disagrees && !now.piece.answered);
-    if (!asks && this.stage === stage && this.inHand === valve) this.goOn(valve);
+    // whoever has picked a valve meanwhile, this one or another, stays where they are
+    if (!asks && this.stage === stage && this.picks === picks) this.goOn(valve);
     return true;
   }
 
@@ -313,13 +314,12 @@ export class CardState {
     const valve = this.inHand;
     if (!valve) return;
     const slips = this.questions.map((question) => question.slip);
-    const done = await this.act(valve, (version, key) =>
+    await this.actAndGoOn(valve, (version, key) =>
       api.POST("/api/cards/{card_id}/kept", {
         ...this.path,
         body: { version, key, valve, purpose: "found", slips },
       }),
     );
-    if (done && this.inHand === valve) this.goOn(valve);
   }
 
   /** Take the likely right value in place of what was typed. */
@@ -331,14 +331,13 @@ export class CardState {
   }
 
   /** Answer which thickness counts where marking and micrometer disagree; then the next valve. */
-  async trust(valve: string, trust: "measured" | "marked"): Promise<void> {
-    const done = await this.act(valve, (version, key) =>
+  trust(valve: string, trust: "measured" | "marked"): Promise<void> {
+    return this.actAndGoOn(valve, (version, key) =>
       api.PUT("/api/cards/{card_id}/trust", {
         ...this.path,
         body: { version, key, valve, trust },
       }),
     );
-    if (done && this.inHand === valve) this.goOn(valve);
   }
 
   /** Note the instrument and where its zero stands. */
@@ -403,6 +402,16 @@ export class CardState {
   /** Carry out one act on the card; whether it was done. */
   async act(valve: string, send: Send): Promise<boolean> {
     return (await this.change(valve, "", send, newKey(), () => this.act(valve, send))) === null;
+  }
+
+  /**
+   * Carry out one act on a valve and take the next one that waits; whoever has picked a valve
+   * meanwhile, this one or another, stays where they are.
+   */
+  async actAndGoOn(valve: string, send: Send): Promise<void> {
+    const [stage, picks] = [this.stage, this.picks];
+    const done = await this.act(valve, send);
+    if (done && this.stage === stage && this.picks === picks) this.goOn(valve);
   }
 
   private queue: Promise<unknown> = Promise.resolve();

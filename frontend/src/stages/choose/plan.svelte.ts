@@ -40,8 +40,8 @@ export class PlanState {
   }
 
   /** Decide by hand on a rung for a valve, then take the next valve. */
-  async take(valve: string, rung: Rung): Promise<void> {
-    const done = await this.job.act(valve, (version, key) =>
+  take(valve: string, rung: Rung): Promise<void> {
+    return this.job.actAndGoOn(valve, (version, key) =>
       api.POST("/api/cards/{card_id}/choices", {
         ...this.job.path,
         body: {
@@ -54,7 +54,6 @@ export class PlanState {
         },
       }),
     );
-    if (done && this.job.inHand === valve) this.job.goOn(valve);
   }
 
   takeBack(valve: string): Promise<boolean> {
