@@ -124,6 +124,30 @@ def test_one_more_reading_stands_beside_the_first_with_their_spread(open_page, c
     expect(page.get_by_text("Read 2 times")).to_contain_text("spread 0.01")
 
 
+def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_page, client):
+    """Fingers are faster than a slow network: nothing lands on the wrong valve or is lost."""
+    page = open_page(f"/cards/{fresh_card(client)}/feel")
+
+    def slowly(route):
+        page.wait_for_timeout(300)
+        route.continue_()
+
+    page.route("**/gaps", slowly)
+    typed = {}
+    order = [
+        one["valve"] for one in client.get(f"/api/cards/{page.url.split('/')[-2]}").json["valves"]
+    ]
+    for valve in order[:4]:
+        typed[valve] = "15" if "IN" in valve else "28"
+        page.keyboard.type(typed[valve])
+        page.keyboard.press("Enter")
+    in_hand_after = page.locator(f"[data-valve='{order[4]}'][aria-pressed=true]")
+    expect(in_hand_after).to_be_visible(timeout=8000)
+    for valve, text in typed.items():
+        expect(plate(page, valve)).to_contain_text(f"0.{text}")
+    expect(entry(page)).to_have_value("")
+
+
 def test_a_warm_engine_is_gone_on_with_only_for_a_reason(open_page, client, no_barriers):
     page = open_page(f"/cards/{fresh_card(client)}/ready")
     page.get_by_label("Coolant or head").fill("48")

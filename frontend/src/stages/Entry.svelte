@@ -69,6 +69,12 @@
   function press(event: KeyboardEvent): void {
     // a worn-off figure is typed as ?, which elsewhere shows the keys
     if (event.key === "?" && job.stage === "read") event.stopPropagation();
+    const types = event.key.length === 1 && !event.ctrlKey && !event.metaKey;
+    if ((types || event.key === "Enter" || event.key === "Backspace") && job.hold(event.key)) {
+      event.preventDefault();
+      event.stopPropagation();
+      return;
+    }
     if (event.key.length === 1) came.push(event.timeStamp);
     else if (event.key !== "Enter" && event.key !== "Shift") came = [];
     if (event.key === "Enter") {
@@ -88,6 +94,7 @@
   }
 
   function type(text: string): void {
+    if (job.hold(text)) return;
     job.draft = job.draft + text;
   }
   function erase(): void {
@@ -101,7 +108,7 @@
   class="flex flex-col gap-1.5"
   onsubmit={(event) => {
     event.preventDefault();
-    void job.write();
+    job.submit();
   }}
 >
   <div class="flex items-baseline justify-between gap-3">
@@ -162,7 +169,7 @@
       extra={reading ? gapKeys : pieceKeys}
       onkey={type}
       onerase={erase}
-      onenter={() => void job.write()}
+      onenter={() => job.submit()}
       enter="Write"
     />
   {/if}

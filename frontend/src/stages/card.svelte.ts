@@ -212,8 +212,13 @@ export class CardState {
     };
     this.hush();
     this.outbox.add(entry);
+    this.sending = true;
     const outcome = await this.post(entry);
-    if (outcome === "refused") return false;
+    this.sending = false;
+    if (outcome === "refused") {
+      this.held = [];
+      return false;
+    }
     this.outbox.draft(stage, valve, "");
     this.striking = false;
     this.repeating = false;
@@ -226,7 +231,37 @@ export class CardState {
         : stage === "read" && now?.piece?.disagrees && !now.piece.answered);
     // whoever has picked a valve meanwhile, this one or another, stays where they are
     if (!asks && this.stage === stage && this.picks === picks) this.goOn(valve);
+    else this.held = [];
+    void this.release();
     return true;
+  }
+
+  /** A reading is on its way; what is typed meanwhile is meant for the next valve. */
+  sending = $state(false);
+  private held: string[] = [];
+
+  /** Hold what is typed while a reading is on its way; whether it is held. */
+  hold(key: string): boolean {
+    if (this.sending) this.held.push(key);
+    return this.sending;
+  }
+
+  /** Write what is typed, or hold that until the reading before is through. */
+  submit(): void {
+    if (!this.hold("Enter")) void this.write();
+  }
+
+  /** Type what was held into the valve now in hand, until a reading is on its way again. */
+  private async release(): Promise<void> {
+    for (let key = this.held.shift(); key !== undefined; key = this.held.shift()) {
+      if (key === "Backspace") this.draft = this.draft.slice(0, -1);
+      else if (key !== "Enter") this.draft += key;
+      else {
+        // what is left is held on: writing this one releases it
+        await this.write();
+        return;
+      }
+    }
   }
 
   private sendEntry(entry: Waiting): Send {

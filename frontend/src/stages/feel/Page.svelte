@@ -87,7 +87,16 @@
   {:else}
     <Entry {job} what={job.repeating ? "Gap once more" : "Gap"} {hint} keypad={!fan}>
       {#if fan && blades}
-        <BladeFan {blades} {valve} draft={job.draft} {next} ontype={(text) => (job.draft = text)} />
+        <!-- taps while a reading is on its way would land on the valve before -->
+        <div class={job.sending ? "pointer-events-none" : ""}>
+          <BladeFan
+            {blades}
+            {valve}
+            draft={job.draft}
+            {next}
+            ontype={(text) => (job.draft = text)}
+          />
+        </div>
         <div class="grid grid-cols-4 gap-1">
           {#each [["l", "loose"], ["t", "tight"], ["x", "none"]] as [types, face] (face)}
             <Button
@@ -97,7 +106,7 @@
               >{face}</Button
             >
           {/each}
-          <Button kind="now" class="px-1" onclick={() => void job.write()}>Write</Button>
+          <Button kind="now" class="px-1" onclick={() => job.submit()}>Write</Button>
         </div>
       {/if}
     </Entry>
