@@ -1,5 +1,7 @@
 """The whole job of a triple with two rounds, in the browser, from the bench to the PDF."""
 
+import re
+
 import pypdfium2
 from playwright.sync_api import expect
 
@@ -91,6 +93,7 @@ def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_pat
     expect(page.get_by_text("Take the pieces of")).to_be_visible()
     no_barriers(page, "prove, explained")
     page.locator("#next-round").click()
+    expect(page).to_have_url(re.compile("/read$"))
 
     # round 2: read again what is really in, and put them right
     for valve, text in {"1 IN L": "2.500", "2 IN R": "2.375"}.items():
