@@ -215,8 +215,11 @@ export class CardState {
     this.sending = true;
     const outcome = await this.post(entry);
     this.sending = false;
+    const moved = this.picks !== picks || this.stage !== stage;
+    // what was typed after another valve was picked is meant for that one
     if (outcome === "refused") {
-      this.held = [];
+      if (!moved) this.held = [];
+      void this.release();
       return false;
     }
     this.outbox.draft(stage, valve, "");
@@ -230,8 +233,8 @@ export class CardState {
         ? now?.questions.length
         : stage === "read" && now?.piece?.disagrees && !now.piece.answered);
     // whoever has picked a valve meanwhile, this one or another, stays where they are
-    if (!asks && this.stage === stage && this.picks === picks) this.goOn(valve);
-    else this.held = [];
+    if (!moved && asks) this.held = [];
+    else if (!moved) this.goOn(valve);
     void this.release();
     return true;
   }
