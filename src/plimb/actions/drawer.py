@@ -32,7 +32,6 @@ from plimb.store.shims import (
     move_shim,
     moves_of,
     place_of,
-    shims_at,
 )
 
 COLUMNS = ("family", "marked", "measured_mm", "condition", "count")
@@ -403,9 +402,3 @@ def piece_history(session: Session, shim_id: int) -> list[str]:
         f"{move.moved_at:%Y-%m-%d %H:%M} {move.left} → {move.reached}: {move.why}"
         for move in moves_of(session, get_shim(session, shim_id).id)
     ]
-
-
-def on_tray(session: Session, card_id: int) -> tuple[ShimView, ...]:
-    """Return what lies on a job's tray."""
-    place = Place(where=Where.CARD, card_id=card_id)
-    return tuple(_shim_view(row) for row in shims_at(session, place))

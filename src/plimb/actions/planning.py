@@ -16,10 +16,21 @@ from plimb.core.chance import USUAL_DOUBT
 from plimb.core.engine import Clearance
 from plimb.core.family import Family
 from plimb.core.piece import Condition, Source, Trust
-from plimb.core.plan import Asked, Move, Pin, Plan, Policy, Seat, Stock, alternatives, plan_engine
+from plimb.core.plan import (
+    Asked,
+    Move,
+    Pin,
+    Plan,
+    Policy,
+    Seat,
+    Stock,
+    alternatives,
+    joints_of,
+    plan_engine,
+    seat_of,
+)
 from plimb.core.rungs import Rung, all_rungs
 from plimb.core.shim import Aim, Rounding, School
-from plimb.core.shorthand import Reading
 from plimb.core.sureness import Help, helps
 from plimb.core.survey import Act, Choice, Sheet
 from plimb.core.why import given_up, reasons
@@ -87,7 +98,9 @@ def asked_of(session: Session, card: CardRow, view: CardView) -> Asked:
     for valve in view.survey.order:
         state = view.survey.valves[valve]
         clearance = replace(state.clearance, family=clearance_family(known, state.clearance))
-        seats.append(seat_from(clearance, state.sheet))
+        found, piece = state.sheet.found, state.sheet.piece
+        joints = joints_of(found.goes, found.refuses) if found else 0
+        seats.append(seat_of(clearance, found.gap if found else None, piece, joints))
         choice = state.sheet.choice
         if choice is not None and choice.by_hand and state.sheet.piece and state.sheet.found:
             pins[valve] = Pin(
@@ -112,27 +125,6 @@ def asked_of(session: Session, card: CardRow, view: CardView) -> Asked:
         pins=pins,
         forbidden=frozenset((valve, nm) for valve, nm in card.forbidden),
     )
-
-
-def seat_from(clearance: Clearance, sheet: Sheet) -> Seat:
-    """Return one valve as the plan sees it."""
-    piece, found = sheet.piece, sheet.found
-    doubt_nm = None
-    if piece is not None:
-        doubt_nm = USUAL_DOUBT.marked_nm if piece.from_marking else piece.doubt_nm
-    return Seat(
-        clearance=clearance,
-        gap=found.gap if found else None,
-        piece_nm=piece.thickness_nm() if piece else None,
-        condition=piece.condition if piece else Condition.SOUND,
-        doubt_nm=doubt_nm,
-        joints=joints(found) if found else 0,
-    )
-
-
-def joints(reading: Reading) -> int:
-    """Return how often two blades lay on one another when the gap was felt."""
-    return max(len(reading.goes or ()), len(reading.refuses or ()), 1) - 1
 
 
 def _stocks(

@@ -27,7 +27,7 @@ from plimb.core.engine import Clearance
 from plimb.core.errors import BadValue
 from plimb.core.gap import Gap
 from plimb.core.limits import Limits, Verdict, judge
-from plimb.core.piece import Condition, Source
+from plimb.core.piece import Condition, Piece, Source
 from plimb.core.shim import School, aimed_gap, window
 from plimb.core.survey import Act, near_tight_edge
 
@@ -52,11 +52,6 @@ class Seat:
         return self.gap is not None and self.piece_nm is not None
 
     @property
-    def felt(self) -> Gap | None:
-        """The gap as chances see it: a stack's oil film may have made it larger."""
-        return self.gap and filmed(self.gap, self.joints)
-
-    @property
     def verdict(self) -> Verdict | None:
         """What the gap as found says against the check range."""
         return judge(self.gap, self.clearance.spec.check) if self.gap else None
@@ -65,6 +60,26 @@ class Seat:
     def steady(self) -> bool:
         """Whether some thickness is in spec for every gap the reading allows."""
         return self.gap is not None and window(self.gap, 0, self.clearance.spec.check) is not None
+
+
+def seat_of(clearance: Clearance, gap: Gap | None, piece: Piece | None, joints: int = 0) -> Seat:
+    """Return one valve as the plan sees it."""
+    if piece is None:
+        return Seat(clearance=clearance, gap=gap, piece_nm=None, joints=joints)
+    doubt_nm = USUAL_DOUBT.marked_nm if piece.from_marking else piece.doubt_nm
+    return Seat(
+        clearance=clearance,
+        gap=gap,
+        piece_nm=piece.thickness_nm(),
+        condition=piece.condition,
+        doubt_nm=doubt_nm,
+        joints=joints,
+    )
+
+
+def joints_of(goes: Sequence[object] | None, refuses: Sequence[object] | None) -> int:
+    """Return how often two blades lay on one another when the gap was felt."""
+    return max(len(goes or ()), len(refuses or ()), 1) - 1
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -90,7 +90,6 @@ class Proved:
     new_doubt_nm: int
     changed: bool
     by_marking: bool = False
-    marked_nm: int | None = None
 
     @property
     def predicted(self) -> Gap:

@@ -16,7 +16,7 @@ from plimb.core.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.lengths import Unit, show_mm, to_float
 from plimb.core.limits import MAX_GAP_NM
 from plimb.core.piece import Condition, Piece, Trust, parse_piece
-from plimb.core.plan import Asked, Plan, Policy, Seat, Stock
+from plimb.core.plan import Asked, Plan, Policy, Stock, joints_of, seat_of
 from plimb.core.shim import Aim, Rounding, School
 from plimb.core.survey import Act
 from plimb.core.why import reasons
@@ -70,7 +70,7 @@ class GapPart(FilePart):
     @property
     def joints(self) -> int:
         """How often two blades lay on one another."""
-        return max(len(self.goes or ()), len(self.refuses or ()), 1) - 1
+        return joints_of(self.goes, self.refuses)
 
 
 def _felt(goes_nm: int | None, refuses_nm: int | None, feel: Feel | None) -> Gap | None:
@@ -213,21 +213,6 @@ class CardFile(EngineFile):
                 count=part.count,
                 doubt_nm=USUAL_DOUBT.marked_nm if marked else None,
             )
-
-
-def seat_of(clearance: Clearance, gap: Gap | None, piece: Piece | None, joints: int = 0) -> Seat:
-    """Return one valve as the plan sees it."""
-    if piece is None:
-        return Seat(clearance=clearance, gap=gap, piece_nm=None, joints=joints)
-    doubt_nm = USUAL_DOUBT.marked_nm if piece.from_marking else piece.doubt_nm
-    return Seat(
-        clearance=clearance,
-        gap=gap,
-        piece_nm=piece.thickness_nm(),
-        condition=piece.condition,
-        doubt_nm=doubt_nm,
-        joints=joints,
-    )
 
 
 def _new_name(engine: Engine, valve: str, there: dict[str, Any]) -> None:
