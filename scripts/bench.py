@@ -13,20 +13,24 @@ import numpy as np
 from scipy.optimize import linear_sum_assignment
 from waitress.server import create_server
 
-from plimb.actions.cards import Change, open_card, write_down_gap
+from plimb.actions.cards import Change, open_card
+from plimb.actions.clock import utc_now
 from plimb.actions.drawer import add_pieces, read_drawer
-from plimb.actions.pieces import write_down_piece
-from plimb.actions.shop import register_engine
-from plimb.core.blades import Blade, BladeSet, Known, next_blade
-from plimb.core.gap import between
+from plimb.actions.engines import register_engine
+from plimb.actions.readings import write_down_gap
+from plimb.actions.shims import write_down_shim
+from plimb.core.engine.turning import Method, plan_turning
 from plimb.core.lengths import Unit, mm
-from plimb.core.limits import parse_limits
-from plimb.core.plan import Asked, Policy, Seat, Stock, plan_engine
-from plimb.core.turning import Method, plan_turning
+from plimb.core.measure.blades import Blade, BladeSet, Tried, next_blade
+from plimb.core.measure.gap import between
+from plimb.core.measure.limits import parse_limits
+from plimb.core.plan.request import PlanRequest, Policy, Stock
+from plimb.core.plan.rows import PlanRow
+from plimb.core.plan.search import plan_engine
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 from plimb.store.database import Database
-from plimb.web.application import create_app, utc_now
+from plimb.web.application import create_app
 
 TRIES = 30
 
@@ -59,24 +63,24 @@ def blades() -> None:
 
     def ask() -> None:
         next_blade.cache_clear()
-        next_blade(Known(), limits, blade_set)
+        next_blade(Tried(), limits, blade_set)
 
     measure(f"next blade, 32 blades, {len(blade_set.tries())} thicknesses with stacks", ask)
 
 
-def asked_for(valves: int, pieces: int) -> Asked:
+def asked_for(valves: int, pieces: int) -> PlanRequest:
     """Return an engine of so many valves, most of them out, with a drawer of so many pieces."""
     dice = random.Random(valves)
     layout = {4: Layout.SINGLE, 8: Layout.PARALLEL_TWIN, 16: Layout.INLINE_FOUR}.get(
         valves, Layout.STRAIGHT_SIX
     )
     engine = EngineFile.model_validate(starting_point(Start(layout=layout))).to_core()
-    seats = []
+    rows = []
     for number in range(valves):
         clearance = engine.clearances[number % len(engine.clearances)]
         low = dice.randrange(5, 35) * mm("0.01")
-        seats.append(
-            Seat(
+        rows.append(
+            PlanRow(
                 clearance=clearance,
                 gap=between(low, low + mm("0.02")),
                 piece_nm=mm("2.40") + dice.randrange(400) * mm("0.001"),
@@ -85,7 +89,7 @@ def asked_for(valves: int, pieces: int) -> Asked:
     kind = engine.clearances[0].family.kind
     sizes = {mm("2.2") + dice.randrange(800) * mm("0.001") for _piece in range(pieces)}
     drawer = tuple(Stock(thickness_nm=size, kind=kind) for size in sorted(sizes))
-    return Asked(seats=tuple(seats), drawer=drawer, policy=Policy())
+    return PlanRequest(rows=tuple(rows), drawer=drawer, policy=Policy())
 
 
 def plans() -> None:
@@ -97,14 +101,14 @@ def plans() -> None:
             f"one bare assignment, {valves} × {valves + pieces}",
             lambda costs=costs: linear_sum_assignment(costs),
         )
-        asked = asked_for(valves, pieces)
+        request = asked_for(valves, pieces)
         whole = measure(
-            f"plan, {valves} valves, {pieces} pieces", lambda asked=asked: plan_engine(asked)
+            f"plan, {valves} valves, {pieces} pieces", lambda request=request: plan_engine(request)
         )
         print(f"{'':<58} {whole / bare:.0f} × the bare assignment")
     for valves in (4, 8, 16, 24, 32):
-        asked = asked_for(valves, 200)
-        measure(f"plan, {valves} valves, 200 pieces", lambda asked=asked: plan_engine(asked))
+        request = asked_for(valves, 200)
+        measure(f"plan, {valves} valves, 200 pieces", lambda request=request: plan_engine(request))
 
 
 def served() -> None:
@@ -130,7 +134,7 @@ def served() -> None:
             for act, more in (
                 (write_down_gap, {"purpose": "found", "unit": Unit.MM,
                                   "text": f"{(low := dice.randrange(5, 30))}-{low + 2}"}),
-                (write_down_piece, {"text": f"2.{dice.randrange(400, 800)}"}),
+                (write_down_shim, {"text": f"2.{dice.randrange(400, 800)}"}),
             ):  # fmt: skip
                 change = Change(card_id=card.id, version=card.version,
                                 key=f"bench-{card.version:05}", now=utc_now())  # fmt: skip

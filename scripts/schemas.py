@@ -4,11 +4,11 @@ import json
 import sys
 from pathlib import Path
 
-from plimb.files.card_file import CardFile
 from plimb.files.engine_file import EngineFile
+from plimb.files.records import CardRecord
 
 FOLDER = Path(__file__).parent.parent / "docs" / "formats"
-SCHEMAS = {"card.schema.json": CardFile, "engine.schema.json": EngineFile}
+SCHEMAS = {"card.schema.json": CardRecord, "engine.schema.json": EngineFile}
 
 
 def written(model) -> str:

@@ -7,6 +7,7 @@ from pathlib import Path
 import pytest
 
 from plimb.actions.cards import Change
+from plimb.actions.views import read_card
 from plimb.demo.load import fill
 from plimb.store.database import Database
 from plimb.web.application import create_app
@@ -42,6 +43,17 @@ def school(filled: Path, tmp_path: Path):
 @pytest.fixture
 def client(school: Database):
     return create_app(school, clock=lambda: NOON).test_client()
+
+
+@pytest.fixture
+def seen():
+    """Return a function that reads a card as it now stands."""
+
+    def look(database: Database, card_id: int):
+        with database.reading() as session:
+            return read_card(session, card_id)
+
+    return look
 
 
 class Hand:

@@ -4,17 +4,20 @@ from decimal import Decimal
 
 import pytest
 
-from plimb.actions.cards import Change, sign_card
-from plimb.actions.closing import fit_piece, next_round
+from plimb.actions.cards import Change
+from plimb.actions.choosing import choose_piece, set_variant, take_plan
+from plimb.actions.custody import in_valve, tray_of
+from plimb.actions.fitting import fit_piece
 from plimb.actions.orders import ask_counter, order_parts, receive, still_to_buy
-from plimb.actions.pieces import answer_for_piece, choose_piece, set_variant, take_plan
-from plimb.actions.planning import read_plan
-from plimb.actions.registry import in_valve, tray_of
-from plimb.actions.views import read_card
+from plimb.actions.planning import read_plan, request_of
+from plimb.actions.rounds import next_round
+from plimb.actions.shims import answer_for_shim
+from plimb.actions.signing import sign_card
+from plimb.actions.views import read_card, status_of
 from plimb.core.errors import CounterAway, NotReady
+from plimb.core.job.stages import Stage
 from plimb.core.lengths import mm
-from plimb.core.piece import Source, Trust
-from plimb.core.survey import Stage
+from plimb.core.shim.shim import Source, Trust
 from plimb.standins.counter import Counter, run_counter
 from plimb.store.cards import get_card
 from plimb.store.orders import list_orders
@@ -28,15 +31,18 @@ class Bench:
 
     def __init__(self, database):
         self.database = database
-        with database.reading() as session:
-            self.card = read_card(session, 3)
-        self.do(answer_for_piece, valve="3 IN L", trust=Trust.MEASURED)
+        self.do(answer_for_shim, valve="3 IN L", trust=Trust.MEASURED)
 
     def do(self, act, card_id=3, **more):
         with self.database.reading() as session:
             version = read_card(session, card_id).version
         change = Change(card_id=card_id, version=version, key=f"a-{version:08}", now=NOON)
-        self.card = act(self.database, change, **more)
+        act(self.database, change, **more)
+
+    @property
+    def view(self):
+        with self.database.reading() as session:
+            return read_card(session, 3)
 
 
 @pytest.fixture
@@ -84,10 +90,14 @@ def test_kit_or_singles_is_said_for_the_jobs_own_order(bench):
     only_new(bench)
     with bench.database.reading() as session:
         view = read_plan(session, 3)
-    (one,) = view.purchases
-    assert (one.pieces, one.take_kit) == (sum(line.count for line in view.plan.order), False)
-    assert one.singles == sum(Decimal(line.price) * line.count for line in view.plan.order)
-    assert "the kit is" in one.words()
+    (words,) = view.purchases
+    singles = sum(Decimal(line.price) * line.count for line in view.plan.order)
+    assert words.startswith(f"Take {view.plan.to_buy} singles for {singles:f}: the kit is")
+
+
+def at_hand(session, card_id):
+    card = get_card(session, card_id)
+    return request_of(session, card, status_of(card)).drawer
 
 
 def test_what_came_out_in_one_round_is_at_hand_in_the_next(bench):
@@ -98,15 +108,15 @@ def test_what_came_out_in_one_round_is_at_hand_in_the_next(bench):
         lying = {row.thickness_nm for row in shims_at(session, tray_of(card))}
         assert lying == {mm("2.602"), mm("2.641"), mm("2.52"), mm("2.561")}
         assert shim_at(session, in_valve(card, "1 IN R")).thickness_nm == mm("2.52")
-        stocks = {one.thickness_nm for one in read_plan(session, 4).asked.drawer}
+        stocks = {one.thickness_nm for one in at_hand(session, 4)}
         assert lying <= stocks
         assert audit(session) == []
     bench.do(choose_piece, card_id=4, valve="1 IN R", thickness_nm=mm("2.602"),
              source=Source.DRAWER)  # fmt: skip
     with bench.database.reading() as session:
-        stocks = {one.thickness_nm for one in read_plan(session, 4).asked.drawer}
+        stocks = {one.thickness_nm for one in at_hand(session, 4)}
         assert mm("2.602") in stocks  # it is kept for this card, and for no other
-        assert mm("2.602") not in {one.thickness_nm for one in read_plan(session, 3).asked.drawer}
+        assert mm("2.602") not in {one.thickness_nm for one in at_hand(session, 3)}
         assert audit(session) == []
 
 
@@ -116,8 +126,8 @@ def test_two_cards_never_plan_on_one_piece(bench):
         assert moves
     bench.do(take_plan)
     with bench.database.reading() as session:
-        left = {one.thickness_nm: one.count for one in read_plan(session, 4).asked.drawer}
-        mine = {one.thickness_nm: one.count for one in read_plan(session, 3).asked.drawer}
+        left = {one.thickness_nm: one.count for one in at_hand(session, 4)}
+        mine = {one.thickness_nm: one.count for one in at_hand(session, 3)}
     for move in moves:
         assert left.get(move.thickness_nm, 0) == mine[move.thickness_nm] - 1
 
@@ -135,7 +145,7 @@ def test_taking_the_plan_again_changes_nothing_that_stands(bench):
 def test_a_valve_that_gave_its_piece_away_waits_for_one_and_holds_up_the_signature(bench):
     bench.do(choose_piece, valve="1 EX R", thickness_nm=mm("2.472"), source=Source.ENGINE,
              from_valve="2 IN R")  # fmt: skip
-    waiting = next(t for t in bench.card.survey.todo if t.stage is Stage.CHOOSE).waiting
+    waiting = next(t for t in bench.view.status.todo if t.stage is Stage.CHOOSE).waiting
     assert "2 IN R" in waiting
     with pytest.raises(NotReady, match="nothing goes into 2 IN R"):
         bench.do(sign_card, signed_by="Ada", remarks="as it is", next_check_km=None)

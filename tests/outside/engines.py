@@ -4,21 +4,22 @@ import math
 import random
 from decimal import Decimal
 
-from plimb.core.chance import chance_in_spec
-from plimb.core.engine import Clearance, Side
-from plimb.core.family import Family, Run
-from plimb.core.gap import Gap, between, none_below, point
+from plimb.core.engine.engine import Clearance, Side
 from plimb.core.lengths import mm
-from plimb.core.limits import Limits, Spec
-from plimb.core.piece import Condition, Source
-from plimb.core.plan import Asked, Policy, Seat, Stock
-from plimb.core.shim import Aim, Rounding, School
-from plimb.core.survey import Act
+from plimb.core.measure.gap import Gap, between, none_below, point
+from plimb.core.measure.limits import Limits, Spec
+from plimb.core.measure.uncertainty import chance_in_spec
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.plan.request import PlanRequest, Policy, Stock
+from plimb.core.plan.rows import PlanRow
+from plimb.core.shim.family import Family, Run
+from plimb.core.shim.shim import Condition, Source
+from plimb.core.shim.sum import Aim, Rounding, School
 
 STEP = mm("0.025")
 
 
-def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> Asked:
+def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> PlanRequest:
     """Return an engine in which pieces are scarce and wanted twice."""
     priced = dice.choice([None, "8.5", "6"])
     families = [
@@ -37,11 +38,11 @@ def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> A
         set_=Limits(low_nm=mm("0.17"), high_nm=mm("0.21")) if narrow else None,
         aim_nm=aim_nm,
     )
-    seats = []
+    rows = []
     for number in range(valves):
         free = dice.random() < 0.15
-        seats.append(
-            Seat(
+        rows.append(
+            PlanRow(
                 clearance=Clearance(
                     id=f"V{number}",
                     cylinder=1,
@@ -63,12 +64,12 @@ def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> A
         )
         for thickness, family in ((_thickness(dice), dice.choice(families)) for _ in range(drawer))
     }
-    return Asked(
-        seats=tuple(seats),
+    return PlanRequest(
+        rows=tuple(rows),
         drawer=tuple(stocks.values()),
         policy=Policy(
             school=School(aim=dice.choice(list(Aim)), rounding=dice.choice(list(Rounding))),
-            act=dice.choice(list(Act)),
+            act=dice.choice(list(WhichToSet)),
             reuse=dice.random() < 0.9,
             buy=dice.random() < 0.7,
             touch_least=dice.random() < 0.2,
@@ -92,18 +93,18 @@ def _gap(dice: random.Random) -> Gap | None:
     return point(nm)
 
 
-def options(asked: Asked) -> list[list[tuple[object, tuple[int, ...], bool]]]:
+def options(request: PlanRequest) -> list[list[tuple[object, tuple[int, ...], bool]]]:
     """Return for each valve what it may take: a token, the levels it adds, whether it changes.
 
     A token names a piece that can be taken just once; None is a piece nobody else wants.
     """
     found = []
-    for row, seat in enumerate(asked.seats):
-        kept = _kept(seat, asked)
-        mine = [(("own", row), kept, False)]
-        if seat.gap is not None and seat.piece_nm is not None:
-            for thickness, token, bought in _candidates(asked, row):
-                levels = _changed(seat, thickness, bought, asked)
+    for at, row in enumerate(request.rows):
+        kept = _kept(row, request)
+        mine = [(("own", at), kept, False)]
+        if row.gap is not None and row.piece_nm is not None:
+            for thickness, token, bought in _candidates(request, at):
+                levels = _changed(row, thickness, bought, request)
                 useful = levels is not None and (levels[0] == 0 or levels[8] < kept[8])
                 if levels is not None and useful and not (bought and levels[0]):
                     mine.append((token, levels, True))
@@ -111,21 +112,21 @@ def options(asked: Asked) -> list[list[tuple[object, tuple[int, ...], bool]]]:
     return found
 
 
-def _candidates(asked, row):
-    kind = asked.seats[row].clearance.family.kind
-    lost = asked.seats[row].gap.none_found
-    if asked.policy.reuse:
-        for other, giver in enumerate(asked.seats):
+def _candidates(request, at):
+    kind = request.rows[at].clearance.family.kind
+    lost = request.rows[at].gap.none_found
+    if request.policy.reuse:
+        for other, giver in enumerate(request.rows):
             whole = giver.gap is not None and giver.piece_nm is not None
             fits = giver.clearance.family.kind == kind and giver.condition is Condition.SOUND
-            if other != row and whole and fits:
+            if other != at and whole and fits:
                 yield giver.piece_nm, ("own", other), False
-        for place, stock in enumerate(asked.drawer):
+        for place, stock in enumerate(request.drawer):
             if stock.kind == kind:
                 for copy in range(stock.count):
                     yield stock.thickness_nm, ("drawer", place, copy), False
-    if asked.policy.buy and not lost:
-        for size in asked.seats[row].clearance.family.sizes():
+    if request.policy.buy and not lost:
+        for size in request.rows[at].clearance.family.sizes():
             yield size, None, True
 
 
@@ -137,76 +138,80 @@ def _in(gap: Gap, by: int, limits: Limits) -> int:
     return max(limits.low_nm - low, high - limits.high_nm)
 
 
-def _aimed(seat: Seat, asked: Asked) -> int:
-    target, aim = seat.clearance.spec.target, asked.policy.school.aim
-    maker = seat.clearance.spec.aim_nm
+def _aimed(row: PlanRow, request: PlanRequest) -> int:
+    target, aim = row.clearance.spec.target, request.policy.school.aim
+    maker = row.clearance.spec.aim_nm
     wanted = {
         Aim.LOOSE: target.high_nm,
         Aim.TIGHT: target.low_nm,
         Aim.MIDDLE: target.middle_nm,
         Aim.MAKER: target.middle_nm if maker is None else maker,
-        Aim.LEAST: seat.gap.best_nm,
+        Aim.LEAST: row.gap.best_nm,
     }[aim]
     return sorted((target.low_nm, wanted, target.high_nm))[1]
 
 
-def _needs(seat: Seat, act: Act) -> tuple[int, int]:
+def _needs(row: PlanRow, act: WhichToSet) -> tuple[int, int]:
     """Return whether a valve left alone is bad, and whether it is only near the edge."""
-    if seat.gap is None:
+    if row.gap is None:
         return 0, 0
-    check = seat.clearance.spec.check
-    if seat.gap.none_found:
+    check = row.clearance.spec.check
+    if row.gap.none_found:
         return 1, 0
-    low, high, best = seat.gap.low_nm, seat.gap.high_nm, seat.gap.best_nm
+    low, high, best = row.gap.low_nm, row.gap.high_nm, row.gap.best_nm
     if check.low_nm <= low and high <= check.high_nm:
-        near = act is Act.NEAR and (best - check.low_nm) * 5 <= check.high_nm - check.low_nm
-        return int(seat.condition is Condition.SCRAP), int(near)
-    tight = high < check.low_nm or (high == check.low_nm and seat.gap.open_above)
+        near = act is WhichToSet.NEAR and (best - check.low_nm) * 5 <= check.high_nm - check.low_nm
+        return int(row.condition is Condition.SCRAP), int(near)
+    tight = high < check.low_nm or (high == check.low_nm and row.gap.open_above)
     outside = tight or low > check.high_nm
     return int(outside or not check.low_nm <= best <= check.high_nm), 0
 
 
-def _kept(seat: Seat, asked: Asked) -> tuple[int, ...]:
-    bad, near = _needs(seat, asked.policy.act)
+def _kept(row: PlanRow, request: PlanRequest) -> tuple[int, ...]:
+    bad, near = _needs(row, request.policy.act)
     off = 0
     if bad:
-        lost = seat.gap.none_found
-        off = 1 if lost else max(1, _in(seat.gap, 0, seat.clearance.spec.check))
+        lost = row.gap.none_found
+        off = 1 if lost else max(1, _in(row.gap, 0, row.clearance.spec.check))
     return (bad, near, 0, 0, 0, 0, 0, 0, off, 0)
 
 
-def settled(seat: Seat, asked: Asked) -> tuple[int, ...]:
+def settled(row: PlanRow, request: PlanRequest) -> tuple[int, ...]:
     """Return what keeping a piece adds where its camshaft is out and all valves are set."""
-    levels = list(_kept(seat, asked))
-    if seat.gap and seat.piece_nm and not levels[0]:
-        at_own = _changed(seat, seat.piece_nm, False, asked)
+    levels = list(_kept(row, request))
+    if row.gap and row.piece_nm and not levels[0]:
+        at_own = _changed(row, row.piece_nm, False, request)
         if at_own is not None:
             levels[2], levels[6], levels[7] = at_own[2], at_own[6], at_own[7]
     return tuple(levels)
 
 
-def _changed(seat: Seat, thickness: int, bought: bool, asked: Asked) -> tuple[int, ...] | None:
-    policy, gap = asked.policy, seat.gap
-    price = seat.clearance.family.price
+def _changed(
+    row: PlanRow, thickness: int, bought: bool, request: PlanRequest
+) -> tuple[int, ...] | None:
+    policy, gap = request.policy, row.gap
+    price = row.clearance.family.price
     money = (10_000 if price is None else int(price * 10_000)) if bought else 0
     touched = int(policy.touch_least)
     if gap.none_found:
-        enough = seat.piece_nm + gap.high_nm - seat.clearance.spec.check.high_nm
-        if thickness >= seat.piece_nm:
+        enough = row.piece_nm + gap.high_nm - row.clearance.spec.check.high_nm
+        if thickness >= row.piece_nm:
             return None
         thick = int(thickness > enough)
         return (0, 0, 0, touched, 0, 0, thick, abs(thickness - enough), 0, 1)
-    by = seat.piece_nm - thickness
-    check, target = seat.clearance.spec.check, seat.clearance.spec.target
+    by = row.piece_nm - thickness
+    check, target = row.clearance.spec.check, row.clearance.spec.target
     over = _in(gap, by, check)
     if over > 0:
-        return (1, 0, 0, touched, money, _wanton(seat, policy), 0, 0, over, 1)
+        return (1, 0, 0, touched, money, _wanton(row, policy), 0, 0, over, 1)
     after = gap.best_nm + by
-    near = policy.act is Act.NEAR and (after - check.low_nm) * 5 <= check.high_nm - check.low_nm
-    aim = _aimed(seat, asked)
-    ideal = gap.best_nm + seat.piece_nm - aim
+    near = (
+        policy.act is WhichToSet.NEAR and (after - check.low_nm) * 5 <= check.high_nm - check.low_nm
+    )
+    aim = _aimed(row, request)
+    ideal = gap.best_nm + row.piece_nm - aim
     if policy.school.aim is Aim.LEAST:
-        ideal = seat.piece_nm
+        ideal = row.piece_nm
     wrong = {Rounding.THINNER: thickness > ideal, Rounding.THICKER: thickness < ideal}
     away = abs(thickness - ideal)
     if policy.school.rounding is Rounding.CHANCE:
@@ -218,7 +223,7 @@ def _changed(seat: Seat, thickness: int, bought: bool, asked: Asked) -> tuple[in
         int(_in(gap, by, target) > 0),
         touched,
         money,
-        _wanton(seat, policy),
+        _wanton(row, policy),
         int(wrong.get(policy.school.rounding, False)),
         away,
         0,
@@ -226,11 +231,11 @@ def _changed(seat: Seat, thickness: int, bought: bool, asked: Asked) -> tuple[in
     )
 
 
-def _wanton(seat: Seat, policy: Policy) -> int:
-    low, high = seat.gap.low_nm, seat.gap.high_nm
-    check = seat.clearance.spec.check
+def _wanton(row: PlanRow, policy: Policy) -> int:
+    low, high = row.gap.low_nm, row.gap.high_nm
+    check = row.clearance.spec.check
     inside = check.low_nm <= low and high <= check.high_nm
-    return int(policy.act is not Act.ALL and inside and _needs(seat, policy.act) == (0, 0))
+    return int(policy.act is not WhichToSet.ALL and inside and _needs(row, policy.act) == (0, 0))
 
 
 __all__ = ["Source", "options", "random_case", "settled"]

@@ -9,10 +9,10 @@ from fractions import Fraction
 from hypothesis import given
 from hypothesis import strategies as st
 
-from plimb.core.family import COMMON_KIT
-from plimb.core.gap import Gap
-from plimb.core.limits import Limits, Spec
-from plimb.core.shim import School, work_out
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Limits, Spec
+from plimb.core.shim.family import COMMON_KIT
+from plimb.core.shim.sum import School, work_out
 
 hundredths = st.integers(min_value=1, max_value=100)
 

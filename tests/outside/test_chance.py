@@ -10,10 +10,10 @@ import math
 import numpy as np
 import pytest
 
-from plimb.core.chance import USUAL_DOUBT, chance_in_spec, share_below
-from plimb.core.gap import between, point
 from plimb.core.lengths import Unit, mm
-from plimb.core.limits import parse_limits
+from plimb.core.measure.gap import between, point
+from plimb.core.measure.limits import parse_limits
+from plimb.core.measure.uncertainty import USUAL_DOUBT, chance_in_spec, share_below
 
 SPEC = parse_limits("0.15-0.22", Unit.MM)
 DRAWS = 1_000_000

@@ -11,9 +11,9 @@ import numpy as np
 import pytest
 from scipy.optimize import Bounds, LinearConstraint, milp
 
-from plimb.core.piece import Source
-from plimb.core.plan import plan_engine
-from plimb.core.survey import Act
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.plan.search import plan_engine
+from plimb.core.shim.shim import Source
 
 from .engines import options, random_case, settled
 
@@ -21,63 +21,61 @@ LONG = bool(os.environ.get("PLIMB_LONG"))
 SMALL, LARGE = (2000, 200) if LONG else (240, 8)
 
 
-def every_plan(asked):
+def every_plan(request):
     """Return the best sum of levels, camshafts third, by trying all plans there are."""
-    choices = options(asked)
-    shafts = [s.clearance.camshaft if s.clearance.camshaft_out else None for s in asked.seats]
-    all_set = asked.policy.act is Act.ALL
-    kept_out = [settled(seat, asked) for seat in asked.seats]
+    choices = options(request)
+    shafts = [s.clearance.camshaft if s.clearance.camshaft_out else None for s in request.rows]
+    all_set = request.policy.act is WhichToSet.ALL
+    kept_out = [settled(row, request) for row in request.rows]
     best = None
 
     def finish(picked):
         nonlocal best
-        out = {
-            shafts[row] for row, (_t, _l, changes) in enumerate(picked) if changes and shafts[row]
-        }
+        out = {shafts[at] for at, (_t, _l, changes) in enumerate(picked) if changes and shafts[at]}
         rows = [
-            kept_out[row] if all_set and not changes and shafts[row] in out else levels
-            for row, (_token, levels, changes) in enumerate(picked)
+            kept_out[at] if all_set and not changes and shafts[at] in out else levels
+            for at, (_token, levels, changes) in enumerate(picked)
         ]
         sums = [sum(column) for column in zip(*rows, strict=True)]
         total = (*sums[:2], len(out), *sums[2:])
         if best is None or total < best:
             best = total
 
-    def go(row, used, picked):
-        if row == len(choices):
+    def go(at, used, picked):
+        if at == len(choices):
             finish(picked)
             return
-        for option in choices[row]:
+        for option in choices[at]:
             if option[0] is not None and option[0] in used:
                 continue
-            if option[0] == ("own", row) or option[0] is None or option[0] not in used:
-                go(row + 1, used | {option[0]} if option[0] else used, [*picked, option])
+            if option[0] == ("own", at) or option[0] is None or option[0] not in used:
+                go(at + 1, used | {option[0]} if option[0] else used, [*picked, option])
 
     go(0, frozenset(), [])
     return best
 
 
-def check_possible(asked, plan):
+def check_possible(request, plan):
     """Fail unless the plan uses each piece once, and only pieces that are free to be used."""
     taken = [move.from_valve or move.valve for move in plan.moves
              if move.source in (Source.SAME, Source.ENGINE)]  # fmt: skip
     assert len(set(taken)) == len(taken)
-    for stock in asked.drawer:
+    for stock in request.drawer:
         used = sum(
             move.source is Source.DRAWER
             and move.thickness_nm == stock.thickness_nm
-            and seat.clearance.family.kind == stock.kind
-            for move, seat in zip(plan.moves, asked.seats, strict=True)
+            and row.clearance.family.kind == stock.kind
+            for move, row in zip(plan.moves, request.rows, strict=True)
         )
         assert used <= stock.count
-    for move, seat in zip(plan.moves, asked.seats, strict=True):
-        if move.source is not Source.SAME and seat.clearance.camshaft_out:
-            assert seat.clearance.camshaft in plan.camshafts_out
+    for move, row in zip(plan.moves, request.rows, strict=True):
+        if move.source is not Source.SAME and row.clearance.camshaft_out:
+            assert row.clearance.camshaft in plan.camshafts_out
         if move.from_valve:
-            giver = next(s for s in asked.seats if s.clearance.id == move.from_valve)
+            giver = next(s for s in request.rows if s.clearance.id == move.from_valve)
             moved = plan.move(move.from_valve).source is not Source.SAME
             assert moved
-            assert giver.clearance.family.kind == seat.clearance.family.kind
+            assert giver.clearance.family.kind == row.clearance.family.kind
 
 
 @pytest.mark.parametrize("seed", range(SMALL // 40))
@@ -85,17 +83,17 @@ def test_no_plan_there_is_beats_it(seed):
     dice = random.Random(seed)
     for number in range(40):
         valves = dice.choice([1, 2, 2, 3, 3, 3])
-        asked = random_case(dice, valves, drawer=dice.randint(0, 3), shafts=dice.randint(1, 2))
-        plan = plan_engine(asked)
-        check_possible(asked, plan)
-        assert plan.levels == every_plan(asked), (seed, number)
+        request = random_case(dice, valves, drawer=dice.randint(0, 3), shafts=dice.randint(1, 2))
+        plan = plan_engine(request)
+        check_possible(request, plan)
+        assert plan.levels == every_plan(request), (seed, number)
 
 
-def by_highs(asked):
+def by_highs(request):
     """Return the best levels by one whole-number program a level, camshafts as variables."""
-    choices = options(asked)
-    shafts = sorted({s.clearance.camshaft for s in asked.seats if s.clearance.camshaft_out})
-    cells = [(row, o) for row, mine in enumerate(choices) for o in mine]
+    choices = options(request)
+    shafts = sorted({s.clearance.camshaft for s in request.rows if s.clearance.camshaft_out})
+    cells = [(at, o) for at, mine in enumerate(choices) for o in mine]
     width = len(cells) + len(shafts)
     rows, lows, highs = [], [], []
 
@@ -106,14 +104,14 @@ def by_highs(asked):
         rows.append(line), lows.append(low), highs.append(high)
 
     tokens = {}
-    for place, (row, option) in enumerate(cells):
+    for place, (at, option) in enumerate(cells):
         tokens.setdefault(option[0], []).append(place)
-        seat = asked.seats[row]
-        if option[2] and seat.clearance.camshaft_out:
-            shaft = len(cells) + shafts.index(seat.clearance.camshaft)
+        row = request.rows[at]
+        if option[2] and row.clearance.camshaft_out:
+            shaft = len(cells) + shafts.index(row.clearance.camshaft)
             add([(place, 1), (shaft, -1)], -np.inf, 0)
-    for row in range(len(choices)):
-        add([(p, 1) for p, (r, _o) in enumerate(cells) if r == row], 1, 1)
+    for at in range(len(choices)):
+        add([(p, 1) for p, (r, _o) in enumerate(cells) if r == at], 1, 1)
     for token, places in tokens.items():
         if token is not None:
             add([(place, 1) for place in places], -np.inf, 1)
@@ -149,9 +147,11 @@ def level_by_level(cells, shafts, rows, lows, highs):
 @pytest.mark.parametrize("seed", range(LARGE))
 def test_a_second_solver_finds_the_same_optimum(seed):
     dice = random.Random(1000 + seed)
-    asked = random_case(dice, dice.choice([8, 12, 16]), drawer=dice.randint(4, 20), shafts=2)
-    while asked.policy.act is Act.ALL:  # its kept pieces depend on the camshafts: brute force
-        asked = random_case(dice, 8, drawer=10, shafts=2)
-    plan = plan_engine(asked)
-    check_possible(asked, plan)
-    assert plan.levels == by_highs(asked)
+    request = random_case(dice, dice.choice([8, 12, 16]), drawer=dice.randint(4, 20), shafts=2)
+    while (
+        request.policy.act is WhichToSet.ALL
+    ):  # its kept pieces depend on the camshafts: brute force
+        request = random_case(dice, 8, drawer=10, shafts=2)
+    plan = plan_engine(request)
+    check_possible(request, plan)
+    assert plan.levels == by_highs(request)

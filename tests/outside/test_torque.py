@@ -11,7 +11,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from plimb.core.torque import LBF_N, Torque, TorqueUnit
+from plimb.core.job.torque import LBF_N, Torque, TorqueUnit
 
 UNITS = pint.UnitRegistry(non_int_type=Fraction)
 NAMES = {

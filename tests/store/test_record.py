@@ -8,14 +8,17 @@ from alembic.migration import MigrationContext
 from sqlalchemy import text
 from sqlalchemy.exc import IntegrityError
 
-from plimb.actions.cards import open_card, sign_card, write_down_gap
-from plimb.actions.pieces import choose_piece, write_down_piece
+from plimb.actions.cards import open_card
+from plimb.actions.choosing import choose_piece
+from plimb.actions.readings import write_down_gap
+from plimb.actions.shims import write_down_shim
+from plimb.actions.signing import sign_card
 from plimb.actions.views import read_card
 from plimb.core.errors import BadValue, CardSigned, NotFound, NotReady, StaleVersion
 from plimb.core.lengths import Unit, mm
 from plimb.store.cards import get_card
 from plimb.store.database import Database
-from plimb.store.models import Base
+from plimb.store.tables.base import Base
 
 
 def test_the_migrations_from_empty_give_exactly_the_tables_of_the_models(database):
@@ -72,13 +75,14 @@ def felt(bench, valve, typed, purpose="found"):
         database, hand.change(), valve=valve, purpose=purpose, text=typed, unit=Unit.MM
     )
     hand.version = card.version
-    return card
+    with database.reading() as session:
+        return read_card(session, card.id)
 
 
 def test_a_correction_supersedes_and_the_old_line_stays(bench):
     felt(bench, "IN L", "12")
     card = felt(bench, "IN L", "13-15")
-    assert card.survey.valves["IN L"].sheet.found.gap.low_nm == mm("0.13")
+    assert card.status.valves["IN L"].record.found.gap.low_nm == mm("0.13")
     with bench[0].reading() as session:
         lines = get_card(session, card.id).rounds[0].gaps
         assert [line.typed for line in lines] == ["12", "13-15"]
@@ -89,15 +93,15 @@ def test_a_correction_supersedes_and_the_old_line_stays(bench):
 def test_striking_out_leaves_no_reading_but_keeps_the_line(bench):
     felt(bench, "IN L", "12")
     card = felt(bench, "IN L", "")
-    assert card.survey.valves["IN L"].sheet.found is None
+    assert card.status.valves["IN L"].record.found is None
     with bench[0].reading() as session:
         assert len(get_card(session, card.id).rounds[0].gaps) == 2
 
 
 def test_what_stands_in_the_record_is_what_was_read_back(bench):
-    written = felt(bench, "IN L", "13+2-18=16").survey.valves["IN L"].sheet.found
+    written = felt(bench, "IN L", "13+2-18=16").status.valves["IN L"].record.found
     with bench[0].reading() as session:
-        read = read_card(session, bench[1].card_id).survey.valves["IN L"].sheet.found
+        read = read_card(session, bench[1].card_id).status.valves["IN L"].record.found
     assert read == written
 
 
@@ -110,7 +114,7 @@ def test_the_later_write_with_an_old_version_is_a_conflict_and_changes_nothing(b
         felt(bench, "IN L", "14")
     assert (refusal.value.seen, refusal.value.current) == (old, old + 1)
     with database.reading() as session:
-        found = read_card(session, hand.card_id).survey.valves["IN L"].sheet.found
+        found = read_card(session, hand.card_id).status.valves["IN L"].record.found
     assert found.gap.best_nm == mm("0.12")
 
 
@@ -136,16 +140,16 @@ def test_a_refused_reading_writes_nothing(bench):
         assert (card.version, card.rounds[0].gaps) == (hand.version, [])
 
 
-def test_a_choice_needs_the_shim_that_is_in_and_a_size_that_is_made(bench):
+def test_a_choice_needs_the_shim_that_is_in_and_a_size_that_is_made(bench, seen):
     database, hand = bench
     felt(bench, "IN C", "8")
     with pytest.raises(NotReady, match="Read the shim"):
         choose_piece(database, hand.change(), valve="IN C", thickness_nm=mm("1.80"))
-    hand.version = write_down_piece(database, hand.change(), valve="IN C", text="185").version
+    hand.version = write_down_shim(database, hand.change(), valve="IN C", text="185").version
     with pytest.raises(BadValue, match="not made"):
         choose_piece(database, hand.change(), valve="IN C", thickness_nm=mm("1.81"))
-    card = choose_piece(database, hand.change(), valve="IN C", thickness_nm=mm("1.80"))
-    assert card.survey.valves["IN C"].predicted.best_nm == mm("0.13")
+    choose_piece(database, hand.change(), valve="IN C", thickness_nm=mm("1.80"))
+    assert seen(database, hand.card_id).status.valves["IN C"].predicted.best_nm == mm("0.13")
 
 
 def sign(bench, remarks="", name="Ada"):

@@ -14,14 +14,14 @@ from plimb.actions.drawer import (
     move_piece,
     piece_history,
     read_drawer,
-    save_family,
 )
+from plimb.actions.families import save_family
 from plimb.core.errors import BadValue, NotReady, PieceMoved, StaleVersion
 from plimb.core.lengths import mm
-from plimb.core.marking import Code
-from plimb.core.places import DRAWER, GONE, Place, Where
-from plimb.store.models import ShimMoveRow, ShimRow
+from plimb.core.shim.location import DRAWER, GONE, Location, Where
+from plimb.core.shim.marking import Code
 from plimb.store.shims import audit, place_of
+from plimb.store.tables.shim import ShimMoveRow, ShimRow
 
 from ..conftest import NOON
 
@@ -44,8 +44,8 @@ def test_eight_writers_lose_double_and_misplace_nothing(school):
         ids = [row.id for row in session.query(ShimRow).where(ShimRow.family_id == family.id)]
         begun = session.query(ShimMoveRow).count()
         there = session.query(ShimRow).count()
-    valves = [Place(where=Where.ENGINE, engine_id=4, valve=f"V{n}") for n in range(60)]
-    trays = [Place(where=Where.CARD, card_id=n) for n in (1, 2, 3)]
+    valves = [Location(where=Where.ENGINE, engine_id=4, valve=f"V{n}") for n in range(60)]
+    trays = [Location(where=Where.CARD, card_id=n) for n in (1, 2, 3)]
     places = [DRAWER, GONE, *trays, *valves]
 
     def write(seed):
@@ -81,7 +81,7 @@ def test_the_audit_sees_a_piece_that_was_moved_without_a_record(school):
 
 
 def test_two_pieces_never_share_a_valve(school):
-    here = Place(where=Where.ENGINE, engine_id=4, valve="V1")
+    here = Location(where=Where.ENGINE, engine_id=4, valve="V1")
     first, second = pocket(school, "2.55").pieces
     move_piece(school, shim_id=first.id, seen=DRAWER, to=here, why="in", now=NOON)
     with pytest.raises(NotReady, match="already"):
@@ -98,7 +98,7 @@ def test_two_pieces_never_share_a_valve(school):
 
 def test_a_piece_that_has_gone_meanwhile_is_not_moved_from_where_it_was_seen(school):
     piece = pocket(school, "2.65").pieces[0]
-    tray = Place(where=Where.CARD, card_id=3)
+    tray = Location(where=Where.CARD, card_id=3)
     move_piece(school, shim_id=piece.id, seen=DRAWER, to=tray, why="one", now=NOON)
     with pytest.raises(PieceMoved) as refusal:
         move_piece(school, shim_id=piece.id, seen=DRAWER, to=GONE, why="two", now=NOON)
@@ -106,7 +106,9 @@ def test_a_piece_that_has_gone_meanwhile_is_not_moved_from_where_it_was_seen(sch
 
 
 @pytest.mark.parametrize(
-    "to", [DRAWER, Place(where=Where.ORDER, order_line_id=1)], ids=["there already", "back in time"]
+    "to",
+    [DRAWER, Location(where=Where.ORDER, order_line_id=1)],
+    ids=["there already", "back in time"],
 )
 def test_ways_that_cannot_be_are_refused(school, to):
     piece = pocket(school, "2.65").pieces[0]
@@ -116,9 +118,9 @@ def test_ways_that_cannot_be_are_refused(school, to):
 
 def test_a_place_names_just_what_it_is():
     with pytest.raises(BadValue):
-        Place(where=Where.ENGINE, engine_id=1)
+        Location(where=Where.ENGINE, engine_id=1)
     with pytest.raises(BadValue):
-        Place(where=Where.DRAWER, card_id=1)
+        Location(where=Where.DRAWER, card_id=1)
 
 
 def test_pieces_are_put_in_as_typed_or_not_at_all(school):

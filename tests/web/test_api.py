@@ -75,10 +75,10 @@ def test_the_whole_of_one_valve_over_the_wire(client):
     assert send("post", "gaps", valve="IN C", text="8", **found)["need"] == "open"
     assert card["at"] == "read"
     valve = send("post", "pieces", valve="IN C", text="185 1.848")
-    assert valve["worked"]["pick"]["thickness"]["mm"] == "1.80"
-    assert [r["thickness"]["mm"] for r in valve["worked"]["rungs"]] == [
-        "1.70", "1.75", "1.80", "1.85",
-    ]  # fmt: skip
+    assert "Take 1.80: gap 0.128." in valve["worked"]["lines"]
+    options = client.get(f"{place}/plan").json["moves"]
+    ladder = next(move for move in options if move["valve"] == "IN C")["options"]
+    assert {"1.70", "1.75", "1.80", "1.85"} <= {one["thickness"]["mm"] for one in ladder}
     valve = send("post", "choices", valve="IN C", thickness_nm=1_800_000)
     assert valve["predicted"]["mm"] == "0.128"
     send("put", "school", aim="middle", rounding="nearest", act="out", trust="measured",
@@ -138,10 +138,13 @@ def test_what_is_no_json_is_refused_in_the_same_shape(client, data, kind, status
 
 
 def test_a_fault_of_our_own_is_told_without_its_insides(school, monkeypatch):
-    monkeypatch.setattr("plimb.web.api.read_shop", lambda _session: 1 / 0)
+    monkeypatch.setattr("plimb.web.shop.read_shop", lambda _database: 1 / 0)
     answer = create_app(school).test_client().get("/api/shop")
     assert (answer.status_code, answer.json["code"]) == (500, "fault")
     assert "division" not in answer.json["sentence"]
+    # what is seen leads to the line in the log, and does not say that nothing was saved
+    assert answer.headers["X-Request-Id"] in answer.json["sentence"]
+    assert "nothing was changed" not in answer.json["sentence"]
 
 
 def test_every_refusal_of_the_core_has_a_status():

@@ -84,7 +84,9 @@ def test_turning_says_where_each_lobe_points(card):
     assert turning["stops"][0]["narrow"] is True
     assert len(turning["lanes"]) == 8
     lobe = card("put", "method", method="lobe", blade_set_id=None)
-    assert {one["degrees"] for stop in lobe["turning"]["stops"] for one in stop["lobes"]} == {180}
+    peaks = {lane["peak"] for lane in lobe["turning"]["lanes"]}
+    straight_away = {(peak + 360) % 720 for peak in peaks}
+    assert {stop["degrees"] for stop in lobe["turning"]["stops"]} == straight_away
     assert lobe["blade_set"] is None
     assert card("put", "method", 404, method="marks", blade_set_id=77)["field"] == "blades"
 

@@ -101,16 +101,17 @@ def test_the_plan_is_taken_whole_and_what_it_takes_is_kept_back(card):
     assert [m["thickness"] for m in again["moves"]] == [m["thickness"] for m in plan["moves"]]
     for move in plan["moves"]:
         if move["changes"]:
-            assert card.valve(move["valve"])["chosen"]["nm"] == move["thickness"]["nm"]
+            assert card.valve(move["valve"])["chosen"]["thickness"]["nm"] == move["thickness"]["nm"]
 
 
 def test_a_pin_holds_and_the_plan_goes_round_it(card):
     plan = card.plan()
-    rung = next(r for r in card.move("1 EX R")["rungs"] if r["source"] == "drawer")
+    rung = next(r for r in card.move("1 EX R")["options"] if r["source"] == "drawer")
     card.send("post", "choices", valve="1 EX R", thickness_nm=rung["thickness"]["nm"],
               source="drawer", from_valve=None)  # fmt: skip
     move = card.move("1 EX R")
-    assert (move["pinned"], move["source"]) == (True, "drawer")
+    assert move["source"] == "drawer"
+    assert move["why"].startswith("Decided by hand.")
     card.send("post", "choices", valve="1 EX R", thickness_nm=None)
     assert card.plan()["moves"] == plan["moves"]
 
@@ -188,11 +189,13 @@ def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card
     if len(here) == len(orders[0]["lines"]):
         nothing = card.client.post(f"{card.place}/quotes")
         assert (nothing.status_code, nothing.json["code"]) == (409, "not_ready")
-    chosen = {v["valve"]: v["chosen"]["nm"] for v in card.now["valves"] if v["touched"]}
+    chosen = {
+        v["valve"]: v["chosen"]["thickness"]["nm"] for v in card.now["valves"] if v["touched"]
+    }
     card.send("post", "signature", signed_by="Ada", remarks="no proof here", next_check_km=None)
     with school.reading() as session:
         assert audit(session) == []
-        from plimb.store.models import ShimRow
+        from plimb.store.tables.shim import ShimRow
 
         fitted = session.query(ShimRow).where(ShimRow.engine_id == 1)
         assert {one.valve: one.thickness_nm for one in fitted if one.valve in chosen} == chosen

@@ -16,8 +16,9 @@ from sqlalchemy import func, select
 
 from plimb.demo.load import load_demo
 from plimb.store.database import Database
-from plimb.store.models import CardRow, EventRow, GapRow, PieceRow
 from plimb.store.shims import audit
+from plimb.store.tables.card import CardRow, EventRow
+from plimb.store.tables.reading import GapRow, ShimReadingRow
 
 CUTS = 50
 SERVE = """
@@ -119,7 +120,7 @@ def written(session, row, acts):
     return lines, session.scalar(done)
 
 
-KINDS = ((GapRow, "proof "), (PieceRow, "piece "))
+KINDS = ((GapRow, "proof "), (ShimReadingRow, "piece "))
 
 
 def test_fifty_power_cuts_lose_nothing_acknowledged_and_leave_nothing_half_done(tmp_path, stable):

@@ -4,35 +4,24 @@ from __future__ import annotations
 
 import re
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
-from decimal import Decimal, InvalidOperation
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.views import parsed_engine
 from plimb.core.errors import BadValue, StaleVersion
-from plimb.core.family import Family, Run
-from plimb.core.lengths import Unit, mm, parse_length, show_mm
-from plimb.core.marking import Code
-from plimb.core.piece import Condition, Piece, parse_piece
-from plimb.core.places import DRAWER, GONE, Place, Where
+from plimb.core.lengths import mm, show_mm
+from plimb.core.shim.family import Family
+from plimb.core.shim.location import DRAWER, GONE, Location, Where
+from plimb.core.shim.shim import Condition, ShimReading, parse_shim
+from plimb.files.engine_file import parsed_engine
 from plimb.files.table_csv import read_csv, write_csv
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
-from plimb.store.models import PartOrderRow, ShimFamilyRow, ShimRow
-from plimb.store.orders import list_orders
-from plimb.store.shims import (
-    add_shim,
-    core_family,
-    drawer,
-    families,
-    get_family,
-    get_shim,
-    move_shim,
-    moves_of,
-    place_of,
-)
+from plimb.store.families import core_family, families, get_family
+from plimb.store.orders import Order, list_orders
+from plimb.store.shims import add_shim, drawer, get_shim, move_shim, moves_of, place_of
+from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 
 COLUMNS = ("family", "marked", "measured_mm", "condition", "count")
 MOST_AT_ONCE = 500
@@ -52,6 +41,12 @@ class Pocket:
     made: bool
     usual: bool
     pieces: tuple[ShimView, ...]
+    low_stock: int = 0
+
+    @property
+    def low(self) -> bool:
+        """Whether fewer lie there than the shop wants of a size it uses."""
+        return self.made and self.usual and self.sound < self.low_stock
 
     @property
     def sound(self) -> int:
@@ -68,7 +63,7 @@ class ShimView:
     measured_nm: int | None
     thickness_nm: int
     condition: Condition
-    place: Place
+    place: Location
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -89,16 +84,22 @@ class FamilyView:
     on_order: int
     used_by: tuple[str, ...]
 
+    @property
+    def pieces(self) -> int:
+        """How many pieces lie in the drawer."""
+        return sum(len(pocket.pieces) for pocket in self.pockets)
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class DrawerView:
-    """The drawer, and what is on order."""
+    """The drawer, and what is on order; `added` counts what was just put in."""
 
     families: tuple[FamilyView, ...]
-    orders: tuple[PartOrderRow, ...]
+    orders: tuple[Order, ...]
+    added: int = 0
 
 
-def read_drawer(session: Session) -> DrawerView:
+def read_drawer(session: Session, added: int = 0) -> DrawerView:
     """Return the drawer as it lies."""
     users: dict[int | None, list[str]] = {}
     for engine in list_engines(session):
@@ -114,6 +115,7 @@ def read_drawer(session: Session) -> DrawerView:
             for row in families(session)
         ),
         orders=tuple(list_orders(session)),
+        added=added,
     )
 
 
@@ -144,6 +146,7 @@ def _family_view(
                 made=nm in sizes,
                 usual=thin_nm - ABOUT_NM <= nm <= thick_nm + ABOUT_NM,
                 pieces=tuple(lying.get(nm, ())),
+                low_stock=row.low_stock,
             )
             for nm in sorted({*sizes, *lying})
         ),
@@ -199,7 +202,7 @@ def add_pieces(
     return sum(count for _piece, count in wanted)
 
 
-def _typed_pieces(text: str, family: Family, condition: Condition) -> list[tuple[Piece, int]]:
+def _typed_pieces(text: str, family: Family, condition: Condition) -> list[tuple[ShimReading, int]]:
     parts = [part.strip() for part in re.split(r"[,;\n](?![0-9])|[;\n]", text) if part.strip()]
     if not parts:
         raise BadValue("Type what goes in, like 275x3.", field="text")
@@ -210,14 +213,14 @@ def _typed_pieces(text: str, family: Family, condition: Condition) -> list[tuple
         count = int(match["count"] or 1)
         if not 1 <= count <= MOST_AT_ONCE:
             raise BadValue(f"{part}: between 1 and {MOST_AT_ONCE} pieces at once.", field="text")
-        wanted.append((parse_piece(match["piece"], family, condition=condition), count))
+        wanted.append((parse_shim(match["piece"], family, condition=condition), count))
     if sum(count for _piece, count in wanted) > MOST_AT_ONCE:
         raise BadValue(f"At most {MOST_AT_ONCE} pieces at once.", field="text")
     return wanted
 
 
 def move_piece(
-    database: Database, *, shim_id: int, seen: Place, to: Place, why: str, now: datetime
+    database: Database, *, shim_id: int, seen: Location, to: Location, why: str, now: datetime
 ) -> None:
     """Move a piece from where it was seen to another place: one recorded event.
 
@@ -261,88 +264,9 @@ def count_pocket(
             raise StaleVersion(seen=seen, current=len(there))
         for one in there[counted:]:
             move_shim(session, one, GONE, "missing when counted", now)
-        piece = Piece(marked=None, marked_nm=nominal_nm, measured_nm=None)
+        piece = ShimReading(marked=None, marked_nm=nominal_nm, measured_nm=None)
         for _new in range(counted - len(there)):
             add_shim(session, row, piece, DRAWER, "found when counted", now)
-
-
-def save_family(
-    database: Database,
-    *,
-    family_id: int | None,
-    seen: int,
-    name: str,
-    diameter: str,
-    runs: Sequence[tuple[str, str, str]],
-    code: Code,
-    price: str,
-    kit_price: str,
-    kit_each: int,
-    supplier: str,
-    low_stock: int,
-) -> None:
-    """Write a family as it now is, or a new one.
-
-    Raises:
-        BadValue: No name or one that is taken, a diameter that is taken, a run that cannot be.
-        NotFound: There is no such family.
-        StaleVersion: It was changed since.
-    """
-    if not name.strip():
-        raise BadValue("Write what the shop calls this family.", field="name")
-    wide_nm = parse_length(diameter, Unit.MM, field="diameter") if diameter.strip() else None
-    if wide_nm is not None and not mm("3") <= wide_nm <= mm("60"):
-        raise BadValue("A shim is 3 to 60 mm across.", field="diameter")
-    made = Family(
-        diameter_nm=wide_nm,
-        runs=tuple(
-            Run(
-                from_nm=parse_length(low, Unit.MM, field="run"),
-                to_nm=parse_length(high, Unit.MM, field="run"),
-                step_nm=parse_length(step, Unit.MM, field="run"),
-            )
-            for low, high, step in runs
-        ),
-        price=_money(price, "price"),
-        code=code,
-    )
-    if not made.runs:
-        raise BadValue("Write at least one run, from, to and step.", field="run")
-    if not (1 <= kit_each <= 20 and 0 <= low_stock <= 99):
-        raise BadValue("A kit holds 1 to 20 of a size; low stock is 0 to 99.", field="kit_each")
-    with database.writing() as session:
-        row = ShimFamilyRow() if family_id is None else get_family(session, family_id)
-        if family_id is not None and row.version != seen:
-            raise StaleVersion(seen=seen, current=row.version)
-        for other in families(session):
-            if other.id != family_id and other.name == name.strip():
-                raise BadValue(f"There is a family “{name.strip()}” already.", field="name")
-            if other.id != family_id and wide_nm is not None and other.diameter_nm == wide_nm:
-                raise BadValue(
-                    f"{other.name} is {show_mm(wide_nm)} mm across already; families are told "
-                    "apart by that.",
-                    field="diameter",
-                )
-        row.name, row.diameter_nm, row.code = name.strip(), wide_nm, code.value
-        row.runs = [[run.from_nm, run.to_nm, run.step_nm] for run in made.runs]
-        row.price = None if made.price is None else f"{made.price:f}"
-        kit = _money(kit_price, "kit_price")
-        row.kit_price = None if kit is None else f"{kit:f}"
-        row.kit_each, row.supplier, row.low_stock = kit_each, supplier.strip(), low_stock
-        row.version = (row.version or 0) + 1
-        session.add(row)
-
-
-def _money(text: str, field: str) -> Decimal | None:
-    if not text.strip():
-        return None
-    try:
-        money = Decimal(text.strip().replace(",", "."))
-    except InvalidOperation:
-        money = Decimal(-1)
-    if not (money.is_finite() and 0 <= money <= 10_000):
-        raise BadValue(f"{field} “{text.strip()}” is no price; write it like 8.50.", field=field)
-    return money
 
 
 def drawer_csv(session: Session) -> str:
@@ -390,15 +314,26 @@ def _import_row(
     condition = cells.get("condition") or "sound"
     if condition not in {one.value for one in Condition}:
         raise BadValue("a condition is sound, worn or scrap.", field="condition")
-    piece = parse_piece(text, core_family(row), condition=Condition(condition))
+    piece = parse_shim(text, core_family(row), condition=Condition(condition))
     for _one in range(int(cells["count"])):
         add_shim(session, row, piece, DRAWER, "read from a file", now)
     return int(cells["count"])
 
 
 def piece_history(session: Session, shim_id: int) -> list[str]:
-    """Return every move of a piece in words, the first one first."""
+    """Return every move of a piece in words, the first one first; valves by their names now."""
+    names = {
+        engine.id: parsed_engine(engine.revisions[-1].document)[1].names
+        for engine in list_engines(session)
+    }
+
+    def place(at: Location | None) -> str:
+        if at is None:
+            return "nowhere"
+        known = names.get(at.engine_id or 0, {})
+        return replace(at, valve=at.valve and known.get(at.valve, at.valve)).words()
+
     return [
-        f"{move.moved_at:%Y-%m-%d %H:%M} {move.left} → {move.reached}: {move.why}"
+        f"{move.moved_at:%Y-%m-%d %H:%M} {place(move.left)} → {place(move.reached)}: {move.why}"
         for move in moves_of(session, get_shim(session, shim_id).id)
     ]

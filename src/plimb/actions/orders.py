@@ -3,39 +3,35 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 from datetime import datetime
 
 from sqlalchemy.orm import Session
 
 from plimb.actions.planning import read_plan
 from plimb.core.errors import NotReady
-from plimb.core.piece import Piece
-from plimb.core.places import DRAWER, Place, Where
-from plimb.core.plan import OrderLine
+from plimb.core.plan.result import OrderLine
+from plimb.core.shim.location import DRAWER, Location, Where
+from plimb.core.shim.shim import ShimReading
 from plimb.standins.counter_client import Answered, Wanted, ask_prices, place_order
 from plimb.store.database import Database
-from plimb.store.models import CardRow, PartOrderLineRow, PartOrderRow, ShimFamilyRow
+from plimb.store.families import families
 from plimb.store.orders import get_order_line, order_by_key
-from plimb.store.shims import add_shim, families, move_shim, shims_at
+from plimb.store.shims import add_shim, move_shim, shims_at
+from plimb.store.tables.card import CardRow
+from plimb.store.tables.order import PartOrderLineRow, PartOrderRow
+from plimb.store.tables.shim import ShimFamilyRow
 
 
 def still_to_buy(database: Database, card_id: int) -> tuple[OrderLine, ...]:
     """Return what a card's plan buys and has not ordered yet."""
     with database.reading() as session:
         view = read_plan(session, card_id)
-    lines = []
-    for line in view.plan.order:
-        left = line.count - view.ordered.get((line.diameter_nm, line.thickness_nm), 0)
-        if left > 0:
-            lines.append(
-                OrderLine(
-                    thickness_nm=line.thickness_nm,
-                    diameter_nm=line.diameter_nm,
-                    count=left,
-                    price=line.price,
-                )
-            )
-    return tuple(lines)
+    return tuple(
+        replace(buy.line, count=buy.line.count - buy.ordered)
+        for buy in view.buy
+        if buy.line.count > buy.ordered
+    )
 
 
 def ask_counter(database: Database, address: str | None, card_id: int) -> tuple[Answered, ...]:
@@ -99,9 +95,9 @@ def order_parts(
 def _add_pieces(
     session: Session, line: PartOrderLineRow, family: ShimFamilyRow, now: datetime
 ) -> None:
-    piece = Piece(marked=None, marked_nm=line.thickness_nm, measured_nm=None)
+    piece = ShimReading(marked=None, marked_nm=line.thickness_nm, measured_nm=None)
     for _one in range(line.count):
-        at = Place(where=Where.ORDER, order_line_id=line.id)
+        at = Location(where=Where.ORDER, order_line_id=line.id)
         add_shim(session, family, piece, at, f"ordered, line {line.id}", now)
 
 
@@ -123,8 +119,8 @@ def receive(database: Database, *, line_id: int, now: datetime) -> None:
         order = session.get(PartOrderRow, line.order_id)
         to = DRAWER
         if order is not None and order.card_id is not None and not _is_signed(session, order):
-            to = Place(where=Where.CARD, card_id=order.card_id)
-        for row in shims_at(session, Place(where=Where.ORDER, order_line_id=line.id)):
+            to = Location(where=Where.CARD, card_id=order.card_id)
+        for row in shims_at(session, Location(where=Where.ORDER, order_line_id=line.id)):
             move_shim(session, row, to, f"received, order {order.number if order else ''}", now)
         line.state = "received"
 

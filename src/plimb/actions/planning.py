@@ -9,36 +9,32 @@ from decimal import Decimal
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.registry import left_over, tray_of, worth
-from plimb.actions.views import CardView, card_view
-from plimb.core.buying import Kit, Purchase, purchases
-from plimb.core.chance import USUAL_DOUBT
-from plimb.core.engine import Clearance
-from plimb.core.family import Family
-from plimb.core.piece import Condition, Source, Trust
-from plimb.core.plan import (
-    Asked,
-    Move,
-    Pin,
-    Plan,
-    Policy,
-    Seat,
-    Stock,
-    alternatives,
-    joints_of,
-    plan_engine,
-    seat_of,
-)
-from plimb.core.rungs import Rung, all_rungs
-from plimb.core.shim import Aim, Rounding, School
-from plimb.core.sureness import Help, helps
-from plimb.core.survey import Act, Choice, Sheet
-from plimb.core.why import given_up, reasons
+from plimb.actions.custody import left_over, tray_of, worth
+from plimb.actions.shims import clearance_family
+from plimb.actions.views import engine_of, status_of
+from plimb.core.job.status import JobStatus
+from plimb.core.job.valve import Choice, ValveRecord
+from plimb.core.measure.uncertainty import thickness_doubt
+from plimb.core.plan.advice import Advice, advise
+from plimb.core.plan.buying import Kit, purchases
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.plan.options import Option, all_options
+from plimb.core.plan.reasons import given_up, reasons
+from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
+from plimb.core.plan.result import Move, OrderLine, Plan
+from plimb.core.plan.rows import PlanRow, plan_row
+from plimb.core.plan.search import alternatives, plan_engine
+from plimb.core.shim.shim import Condition, Trust
+from plimb.core.shim.sum import Aim, Rounding, School
+from plimb.core.words import sure
 from plimb.store.cards import get_card
-from plimb.store.lines import standing_choices
-from plimb.store.models import CardRow, PartOrderRow, ShimFamilyRow, ShimRow
-from plimb.store.orders import list_orders, on_order_for
-from plimb.store.shims import core_family, drawer, families, family_among, shims_at
+from plimb.store.families import core_family, families, family_among
+from plimb.store.orders import Order, list_orders, on_order_for
+from plimb.store.readings import standing
+from plimb.store.shims import drawer, shims_at
+from plimb.store.shop import core_set
+from plimb.store.tables.card import CardRow
+from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 
 VARIANTS = ("best", "buy-nothing", "only-new", "touch-least")
 """The plan, and what can be had instead of it."""
@@ -54,127 +50,123 @@ class Variant:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class PlanView:
-    """The plan of a card. `taken` says that just these pieces were decided on.
+class MoveView:
+    """What one valve gets, why, and every piece that can be had for it, thinnest first."""
 
-    `rungs` are for each valve the pieces that can be had, thinnest first; `ordered` counts
-    what is on its way or on the tray by diameter and thickness.
-    """
+    move: Move
+    why: str
+    options: tuple[Option, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BuyLine:
+    """One size to buy; `ordered` of them are on their way or here."""
+
+    line: OrderLine
+    ordered: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PlanView:
+    """The plan of a card. `taken` says that just these pieces were decided on."""
 
     card_id: int
     version: int
     variant: str
-    asked: Asked
     plan: Plan
+    moves: tuple[MoveView, ...]
     variants: tuple[Variant, ...]
-    why: Mapping[str, str]
-    helps: tuple[Help, ...]
-    purchases: tuple[Purchase, ...]
-    rungs: Mapping[str, tuple[Rung, ...]]
-    ordered: Mapping[tuple[int | None, int], int]
-    orders: tuple[PartOrderRow, ...]
+    helps: tuple[Advice, ...]
+    purchases: tuple[str, ...]
+    buy: tuple[BuyLine, ...]
+    orders: tuple[Order, ...]
     taken: bool
+    counter: bool = False
+
+    @property
+    def sure(self) -> str:
+        """How sure the proof is to pass."""
+        return sure(self.plan.chance)
 
 
-def clearance_family(known: Sequence[ShimFamilyRow], clearance: Clearance) -> Family:
-    """Return a valve's family with the shop's marking code and price for it."""
-    row = family_among(known, clearance.family)
-    if row is None:
-        return clearance.family
-    shop = core_family(row)
-    return replace(
-        clearance.family,
-        code=shop.code,
-        price=clearance.family.price if shop.price is None else shop.price,
-    )
-
-
-def asked_of(session: Session, card: CardRow, view: CardView) -> Asked:
+def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanRequest:
     """Return what the card's plan is made from."""
     known = families(session)
     trust = Trust(card.trust)
-    round_ = card.rounds[-1]
-    seats, pins = [], {}
-    for valve in view.survey.order:
-        state = view.survey.valves[valve]
+    rows, pins, engine = [], {}, engine_of(card)
+    for valve in status.order:
+        state = status.valves[valve]
         clearance = replace(state.clearance, family=clearance_family(known, state.clearance))
-        found, piece = state.sheet.found, state.sheet.piece
-        joints = joints_of(found.goes, found.refuses) if found else 0
-        seats.append(seat_of(clearance, found.gap if found else None, piece, joints))
-        choice = state.sheet.choice
-        if choice is not None and choice.by_hand and state.sheet.piece and state.sheet.found:
+        found, piece = state.record.found, state.record.piece
+        rows.append(plan_row(clearance, found.gap if found else None, piece))
+        choice = state.record.choice
+        if choice is not None and choice.by_hand and piece and found:
             pins[valve] = Pin(
                 source=choice.source,
                 thickness_nm=choice.thickness_nm,
                 from_valve=choice.from_valve,
             )
-    kept = {row.shim_id for row in standing_choices(round_).values()}
+    choices = standing(card.rounds[-1].choices, engine).values()
+    kept = {row.shim_id for row in choices}
     at_hand = [
         *drawer(session),
         *(row for row in shims_at(session, tray_of(card)) if row.id in kept),
         *left_over(session, card),
     ]
-    return Asked(
-        seats=tuple(seats),
-        drawer=_stocks(known, at_hand, seats, trust),
+    return PlanRequest(
+        rows=tuple(rows),
+        drawer=_stocks(known, at_hand, rows, trust),
         policy=Policy(
             school=School(aim=Aim(card.aim), rounding=Rounding(card.rounding)),
-            act=Act(card.act),
+            act=WhichToSet(card.act),
             reuse=card.reuse,
         ),
         pins=pins,
-        forbidden=frozenset((valve, nm) for valve, nm in card.forbidden),
+        forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
     )
 
 
 def _stocks(
-    known: Sequence[ShimFamilyRow], rows: list[ShimRow], seats: list[Seat], trust: Trust
+    known: Sequence[ShimFamilyRow], pieces: list[ShimRow], plan_rows: list[PlanRow], trust: Trust
 ) -> tuple[Stock, ...]:
     """Return the sound pieces at hand, like ones counted together."""
     kinds = {}
-    for seat in seats:
-        family = family_among(known, seat.clearance.family)
+    for one in plan_rows:
+        family = family_among(known, one.clearance.family)
         if family is not None:
-            kinds[family.id] = seat.clearance.family.kind
-    counts: Counter[tuple[int, int, int | None]] = Counter()
-    for row in rows:
+            kinds[family.id] = one.clearance.family.kind
+    counts: Counter[tuple[int, int, int]] = Counter()
+    for row in pieces:
         if row.family_id in kinds and row.condition == Condition.SOUND:
             marked = row.measured_nm is None or trust is Trust.MARKED
-            doubt_nm = USUAL_DOUBT.marked_nm if marked else None
+            doubt_nm = thickness_doubt(by_marking=marked)
             counts[row.family_id, worth(row, trust), doubt_nm] += 1
     return tuple(
         Stock(thickness_nm=nm, kind=kinds[family], count=count, doubt_nm=doubt)
-        for (family, nm, doubt), count in sorted(
-            counts.items(), key=lambda item: (item[0][0], item[0][1], item[0][2] or 0)
-        )
+        for (family, nm, doubt), count in sorted(counts.items())
     )
 
 
 def plan_of(session: Session, card: CardRow, variant: str | None = None) -> PlanView:
     """Return the plan of the card, or what can be had instead of it."""
-    view = card_view(session, card)
-    asked = asked_of(session, card, view)
+    status = status_of(card)
+    request = request_of(session, card, status)
     wanted = variant or card.variant
-    best = plan_engine(asked)
-    others = alternatives(asked, best)
+    best = plan_engine(request)
+    others = alternatives(request, best)
     plan = best if wanted == "best" else others[wanted]
-    kits = []
-    for row in families(session):
-        if row.kit_price is not None:
-            kits.append(
-                Kit(
-                    diameter_nm=row.diameter_nm,
-                    sizes=frozenset(core_family(row).sizes()),
-                    each=row.kit_each,
-                    price=Decimal(row.kit_price),
-                )
-            )
+    why, options = reasons(request, plan), all_options(request, plan)
+    ordered = on_order_for(session, card.id)
+    blades = core_set(card.blade_set) if card.blade_set else None
     return PlanView(
         card_id=card.id,
         version=card.version,
         variant=wanted,
-        asked=asked,
         plan=plan,
+        moves=tuple(
+            MoveView(move=move, why=why[move.valve], options=options[move.valve])
+            for move in plan.moves
+        ),
         variants=(
             Variant(name="best", plan=best, gives_up=()),
             *(
@@ -182,22 +174,37 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
                 for name, other in others.items()
             ),
         ),
-        why=reasons(asked, plan),
-        helps=helps(asked, plan, view.blades),
-        purchases=purchases(plan.order, kits),
-        rungs=all_rungs(asked, plan),
-        ordered=on_order_for(session, card.id),
+        helps=advise(request, plan, blades),
+        purchases=tuple(one.words() for one in purchases(plan.order, _kits(session))),
+        buy=tuple(
+            BuyLine(line=line, ordered=ordered.get((line.diameter_nm, line.thickness_nm), 0))
+            for line in plan.order
+        ),
         orders=tuple(list_orders(session, card.id)),
-        taken=_is_taken(plan, {v: s.sheet for v, s in view.survey.valves.items()}),
+        taken=_is_taken(plan, {v: s.record for v, s in status.valves.items()}),
     )
 
 
-def _is_taken(plan: Plan, written: Mapping[str, Sheet]) -> bool:
+def _kits(session: Session) -> list[Kit]:
+    """Return the kits the shop knows the price of."""
+    return [
+        Kit(
+            diameter_nm=row.diameter_nm,
+            sizes=frozenset(core_family(row).sizes()),
+            each=row.kit_each,
+            price=Decimal(row.kit_price),
+        )
+        for row in families(session)
+        if row.kit_price is not None
+    ]
+
+
+def _is_taken(plan: Plan, records: Mapping[str, ValveRecord]) -> bool:
     moves = [move for move in plan.moves if move.thickness_nm is not None]
     return bool(moves) and all(
-        stands(written[move.valve].choice, move)
+        stands(records[move.valve].choice, move)
         for move in moves
-        if move.source is not Source.SAME or written[move.valve].choice is not None
+        if move.changes or records[move.valve].choice is not None
     )
 
 
@@ -210,10 +217,10 @@ def stands(choice: Choice | None, move: Move) -> bool:
     )
 
 
-def read_plan(session: Session, card_id: int, variant: str | None = None) -> PlanView:
-    """Return the plan of the card of that number.
+def read_plan(session: Session, card_id: int, *, counter: bool = False) -> PlanView:
+    """Return the plan of the card of that number; `counter` says that one is connected.
 
     Raises:
         NotFound: There is none.
     """
-    return plan_of(session, get_card(session, card_id), variant)
+    return replace(plan_of(session, get_card(session, card_id)), counter=counter)

@@ -1,17 +1,26 @@
-"""What is done to the shop itself: its name and the engines in its care."""
+"""What is done to the shop itself: its name, its feeler sets, its instruments, its habits."""
 
 from __future__ import annotations
 
-from datetime import datetime
+from dataclasses import replace
 
-from sqlalchemy.orm import Session
-
-from plimb.actions.views import parsed_engine, turning_of
+from plimb.actions.cards import required
+from plimb.actions.fitting import MOST_TURNS
 from plimb.core.errors import BadValue
-from plimb.core.turning import Method
+from plimb.core.job.torque import TorqueUnit
+from plimb.core.lengths import Unit, parse_length
+from plimb.core.measure.blades import BladeSet
+from plimb.core.shim.shim import Instrument
 from plimb.store.database import Database
-from plimb.store.engines import add_engine, get_shop, list_engines, revise_engine
-from plimb.store.shims import know_families
+from plimb.store.engines import list_engines
+from plimb.store.shop import (
+    get_blade_set,
+    get_shop,
+    list_blade_sets,
+    list_instruments,
+    put_blade_set,
+)
+from plimb.store.tables.shop import BladeSetRow, InstrumentRow
 
 
 def shop_is_empty(database: Database) -> bool:
@@ -32,73 +41,49 @@ def rename_shop(database: Database, name: str) -> None:
         get_shop(session).name = name.strip()
 
 
-def register_engine(
-    database: Database, *, label: str, note: str, document: str, now: datetime
-) -> int:
-    """Take an engine file into the shop's care and return the engine's number.
+def save_blade_set(database: Database, *, set_id: int | None, blades: BladeSet) -> int:
+    """Write a feeler set, a new one where no number is given, and return its number.
 
     Raises:
-        BadValue: The file breaks the format, or the label is taken.
+        BadValue: No name or one that is taken, or no blade fit for use.
+        NotFound: There is no set of that number.
     """
-    check_engine(document, label)
+    name = required(blades.name, "name", "Write what the shop calls this set.")
+    if not blades.usable:
+        raise BadValue("A set needs at least one sound blade.", field="blades")
     with database.writing() as session:
-        _free_label(session, label)
-        added = add_engine(
-            session, label=label.strip(), note=note.strip(), document=document, now=now
-        )
-        _know_families(session, document)
-        return added.id
+        if any(row.name == name and row.id != set_id for row in list_blade_sets(session)):
+            raise BadValue(f"There is a set “{name}” already.", field="name")
+        row = BladeSetRow() if set_id is None else get_blade_set(session, set_id)
+        put_blade_set(session, row, replace(blades, name=name))
+        return row.id
 
 
-def revise(
-    database: Database,
-    *,
-    engine_id: int,
-    seen: int,
-    label: str,
-    note: str,
-    document: str,
-    now: datetime,
-) -> None:
-    """Correct what an engine is; open and signed cards keep the revision they were opened with.
+def add_instrument(database: Database, *, name: str, doubt: str) -> int:
+    """Add a micrometer or calliper, good to so many millimetres, and return its number.
 
     Raises:
-        BadValue: The file breaks the format, no valve can be reached, or the label is taken.
-        NotFound: There is no such engine.
-        StaleVersion: It was revised since.
+        BadValue: No name or one that is taken, or a doubt that cannot be.
     """
-    check_engine(document, label)
+    doubt_nm = parse_length(doubt, Unit.MM, field="doubt")
+    made = Instrument(name=name.strip(), doubt_nm=doubt_nm)
     with database.writing() as session:
-        _free_label(session, label, besides=engine_id)
-        revise_engine(
-            session,
-            engine_id,
-            seen=seen,
-            label=label.strip(),
-            note=note.strip(),
-            document=document,
-            now=now,
-        )
-        _know_families(session, document)
+        if any(row.name == made.name for row in list_instruments(session)):
+            raise BadValue(f"There is an instrument “{made.name}” already.", field="name")
+        row = InstrumentRow(name=made.name, doubt_nm=made.doubt_nm)
+        session.add(row)
+        session.flush()
+        return row.id
 
 
-def _know_families(session: Session, document: str) -> None:
-    """Have the shop know the shim family of every valve."""
-    engine = parsed_engine(document)[1]
-    know_families(session, [one.family for one in engine.clearances])
-
-
-def check_engine(document: str, label: str) -> None:
-    """Refuse an engine file that cannot be read or turned, or that has no label.
+def set_closing(database: Database, *, hand_turns: int, wrench: TorqueUnit) -> None:
+    """Set how many turns by hand this shop makes, and the unit of its wrench.
 
     Raises:
-        BadValue: It is so.
+        BadValue: Fewer than two turns: the cams then have not gone round once.
     """
-    if not label.strip():
-        raise BadValue("Write what the shop calls this engine.", field="label")
-    turning_of(document, Method.MARKS)
-
-
-def _free_label(session: Session, label: str, besides: int | None = None) -> None:
-    if any(one.label == label.strip() and one.id != besides for one in list_engines(session)):
-        raise BadValue(f"There is an engine “{label.strip()}” already.", field="label")
+    if not 2 <= hand_turns <= MOST_TURNS:
+        raise BadValue("At least two full turns: one of the cams.", field="hand_turns")
+    with database.writing() as session:
+        shop = get_shop(session)
+        shop.hand_turns, shop.wrench = hand_turns, wrench.value

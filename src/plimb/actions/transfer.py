@@ -6,39 +6,63 @@ import hashlib
 import json
 from collections.abc import Mapping, Sequence
 from datetime import datetime
-from typing import Any
+from typing import Any, TypeVar
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.shop import check_engine
+from plimb.actions.cards import keep_summary
+from plimb.actions.engines import check_engine
+from plimb.actions.views import engine_of
+from plimb.core.engine.engine import Engine
 from plimb.core.errors import BadValue, NotReady
-from plimb.core.gap import Gap
+from plimb.core.job.valve import ValveRecord
 from plimb.core.lengths import Unit, show_mm
-from plimb.core.piece import Piece, Trust
-from plimb.core.shorthand import Reading
-from plimb.core.survey import Sheet
-from plimb.files.card_record import CardRecord, RecordRound, read_record, write_json
+from plimb.core.shim.shim import Trust
+from plimb.files.card_file import shim_as_json
+from plimb.files.readings import (
+    COLUMNS,
+    GapLine,
+    LinePart,
+    gap_as_json,
+    gap_cells,
+    gap_line,
+    shim_cells,
+)
+from plimb.files.records import (
+    CardRecord,
+    ChoiceLine,
+    HistoryPart,
+    JobPart,
+    RecordRound,
+    ShimLine,
+    read_record,
+    write_json,
+)
 from plimb.files.table_csv import write_csv
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.engines import add_engine, list_engines, newest_revision, revise_engine
-from plimb.store.lines import sheets
-from plimb.store.models import CardRow, EngineRow
-from plimb.store.records import POLICY, add_record, history_of, job_of
-from plimb.store.shims import know_families
+from plimb.store.families import know_families
+from plimb.store.readings import written
+from plimb.store.records import add_record, events_of, shop_things
+from plimb.store.tables.card import CardRow, RoundRow
+from plimb.store.tables.engine import EngineRow
+
+AnyLine = TypeVar("AnyLine", bound=LinePart)
 
 
-def card_document(session: Session, card: CardRow, *, amendments: int | None = None) -> dict[
-    str, Any
-]:  # fmt: skip
+def card_document(
+    session: Session, card: CardRow, *, amendments: int | None = None
+) -> dict[str, Any]:
     """Return a card as the document its file holds; with just so many of its amendments."""
-    engine = json.loads(card.revision.document)
-    unit = Unit(engine.get("unit", "mm"))
-    job = job_of(session, card)
+    document = json.loads(card.revision.document)
+    unit = Unit(document.get("unit", "mm"))
+    job = _job_of(session, card).model_dump()
     if amendments is not None:
         job["amendments"] = job["amendments"][:amendments]
+    engine, trust = engine_of(card), Trust(card.trust)
     return {
-        **engine,
+        **document,
         "format": "plimb-card",
         "version": 1,
         "unit": unit.value,
@@ -48,8 +72,8 @@ def card_document(session: Session, card: CardRow, *, amendments: int | None = N
                 "opened_at": one.opened_at,
                 "reason": one.reason,
                 "hand_turns": one.hand_turns,
-                **_standing(sheets(one, Trust(card.trust)), unit),
-                "history": history_of(one),
+                **_standing(written(one, engine, trust), unit),
+                "history": _history_of(one, engine).model_dump(),
             }
             for one in card.rounds
         ],
@@ -65,42 +89,52 @@ def card_document(session: Session, card: CardRow, *, amendments: int | None = N
     }
 
 
-def _standing(written: Mapping[str, Sheet], unit: Unit) -> dict[str, Any]:
+def _standing(records: Mapping[str, ValveRecord], unit: Unit) -> dict[str, Any]:
     """Return the lines that stand in a round, as the card format has them."""
-    ordered = [(valve, written[valve]) for valve in sorted(written)]
+    ordered = [(valve, records[valve]) for valve in sorted(records)]
     return {
-        "gaps": [_gap_part(valve, s.found, unit) for valve, s in ordered if s.found],
-        "pieces": [_piece_part(valve, s.piece, unit) for valve, s in ordered if s.piece],
-        "proofs": [_gap_part(valve, s.proof, unit) for valve, s in ordered if s.proof],
+        "gaps": [gap_as_json(valve, one.found, unit) for valve, one in ordered if one.found],
+        "pieces": [shim_as_json(valve, one.piece, unit) for valve, one in ordered if one.piece],
+        "proofs": [gap_as_json(valve, one.proof, unit) for valve, one in ordered if one.proof],
     }
 
 
-def _gap_part(valve: str, reading: Reading, unit: Unit) -> dict[str, Any]:
-    part: dict[str, Any] = {"valve": valve, "goes": None}
-    if reading.goes:
-        part["goes"] = [_number(nm, unit) for nm in reading.goes]
-        if reading.feel:
-            part["feel"] = reading.feel.value
-    if reading.refuses:
-        part["refuses"] = [_number(nm, unit) for nm in reading.refuses]
-    if reading.called_nm is not None:
-        part["called"] = _number(reading.called_nm, unit)
-    return part
+def _job_of(session: Session, card: CardRow) -> JobPart:
+    """Return the job itself, with what it used and every act on it."""
+    things = card.as_signed or shop_things(card)
+    values = {name: getattr(card, name) for name in JobPart.model_fields if hasattr(card, name)}
+    used = {name: getattr(things, name) for name in ("label", "note", "blade_set", "instrument")}
+    names = engine_of(card).names
+    forbidden = [(names.get(key, key), nm) for key, nm in card.forbidden]
+    events = list(events_of(session, card))
+    return JobPart.model_validate({**values, **used, "forbidden": forbidden, "events": events})
 
 
-def _piece_part(valve: str, piece: Piece, unit: Unit) -> dict[str, Any]:
-    part: dict[str, Any] = {"valve": valve, "condition": piece.condition.value}
-    if piece.marked:
-        part["marked"] = piece.marked
-    if piece.marked_nm is not None:
-        part["marked_as"] = _number(piece.marked_nm, unit)
-    if piece.measured_nm is not None:
-        part["measured"] = _number(piece.measured_nm, unit)
-    return part
+def _history_of(round_: RoundRow, engine: Engine) -> HistoryPart:
+    """Return every line of a round, in the order they were written, read off its rows."""
+    return HistoryPart(
+        gaps=_lines(GapLine, round_.gaps, engine),
+        pieces=_lines(ShimLine, round_.pieces, engine),
+        choices=_lines(ChoiceLine, round_.choices, engine),
+    )
 
 
-def _number(nm: int, unit: Unit) -> float:
-    return round(nm / unit.nm, 9)
+def _lines(kind: type[AnyLine], rows: Sequence[Any], engine: Engine) -> list[AnyLine]:
+    """Return lines by their valves' names, with the place of the line each supersedes."""
+    places = {row.id: place for place, row in enumerate(rows)}
+    lines = []
+    for row in rows:
+        named = _renamed(kind.model_validate(row), engine.names)
+        lines.append(named.model_copy(update={"supersedes": places.get(row.supersedes_id)}))
+    return lines
+
+
+def _renamed(line: AnyLine, names: Mapping[str, str]) -> AnyLine:
+    """Return a line with what it calls its valves looked up; unknown ones stay as they are."""
+    update = {"valve": names.get(line.valve, line.valve)}
+    if isinstance(line, ChoiceLine) and line.from_valve:
+        update["from_valve"] = names.get(line.from_valve, line.from_valve)
+    return line.model_copy(update=update)
 
 
 def export_card(session: Session, card_id: int) -> str:
@@ -150,27 +184,32 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         BadValue: The file breaks the format; the field is the JSON path of the first fault.
     """
     record = read_record(text)
-    record.asked()  # every name and size is checked before anything is written
+    record.plan_request()  # every name and size is checked before anything is written
     engine = {key: value for key, value in json.loads(text).items()
               if key not in ("rounds", "drawer", "policy", "job")}  # fmt: skip
     document = json.dumps({**engine, "format": "plimb-engine"}, ensure_ascii=False)
-    label = record.job.label if record.job else record.engine.name
-    check_engine(document, label)
-    policy = dict(
-        zip(POLICY, (record.policy.aim, record.policy.round, record.policy.act,
-                     record.policy.trust, record.policy.reuse), strict=True)
-    )  # fmt: skip
-    rounds = [_round(record, one, place, now) for place, one in enumerate(record.rounds)]
-    if not rounds:
-        rounds = [_round(record, RecordRound(gaps=[], pieces=[], proofs=[]), 0, now)]
-    job = record.job.model_dump() if record.job else _foreign_job(record, now)
-    job["forbidden"] = [list(pair) for pair in job["forbidden"]]
+    job = record.job or _foreign_job(record, now)
+    check_engine(document, job.label)
+    core = record.to_core()
+    keys = {clearance.id: clearance.key for clearance in core.clearances}
+    rounds = [
+        _round(record, core, one, f"$.rounds[{place}].history", now)
+        for place, one in enumerate(record.rounds or [RecordRound(gaps=[], pieces=[], proofs=[])])
+    ]
+    forbidden = [(keys.get(valve, valve), nm) for valve, nm in job.forbidden]
     with database.writing() as session:
-        row = _engine_for(session, label, job["note"], document, now)
-        know_families(session, [one.family for one in record.to_core().clearances])
-        card = add_record(session, row.revisions[-1], job=job, policy=policy, rounds=rounds)
+        row = _engine_for(session, job.label, job.note, document, now)
+        know_families(session, [one.family for one in core.clearances])
+        card = add_record(
+            session,
+            row.revisions[-1],
+            job=job.model_copy(update={"forbidden": forbidden}),
+            policy=record.policy,
+            rounds=rounds,
+        )
         session.flush()
         session.expire_all()
+        keep_summary(card)
         return card.id
 
 
@@ -187,122 +226,80 @@ def _engine_for(session: Session, label: str, note: str, document: str, now: dat
     return add_engine(session, label=label, note=note, document=document, now=now)
 
 
-def _round(record: CardRecord, one: RecordRound, place: int, now: datetime) -> dict[str, Any]:
-    """Return a round to write: its history, or one made from the lines that stand."""
-    if one.history is not None:
-        history = one.history.model_dump()
-        _check_history(record, history, f"$.rounds[{place}].history")
-    else:
-        history = _made_history(record, one, now)
-    return {
-        "opened_at": one.opened_at,
-        "reason": one.reason,
-        "hand_turns": one.hand_turns,
-        "history": history,
-    }
+def _round(
+    record: CardRecord, engine: Engine, one: RecordRound, path: str, now: datetime
+) -> RecordRound:
+    """Return a round to write: its history by keys, or one made from the lines that stand."""
+    history = one.history or _made_history(record, engine, one, now)
+    keys = {clearance.id: clearance.key for clearance in engine.clearances}
+    for name, lines in (
+        ("gaps", history.gaps),
+        ("pieces", history.pieces),
+        ("choices", history.choices),
+    ):
+        _check_lines(engine, lines, f"{path}.{name}")
+    by_keys = HistoryPart(
+        gaps=[_renamed(line, keys) for line in history.gaps],
+        pieces=[_renamed(line, keys) for line in history.pieces],
+        choices=[_renamed(line, keys) for line in history.choices],
+    )
+    return one.model_copy(update={"history": by_keys})
 
 
-def _check_history(record: CardRecord, history: Mapping[str, Any], path: str) -> None:
-    """Refuse a history whose lines cannot be: an unknown valve, two lines that both stand.
+def _check_lines(engine: Engine, lines: Sequence[LinePart], path: str) -> None:
+    """Refuse lines that cannot be: an unknown valve, two lines that both stand.
 
     Raises:
         BadValue: It is so.
     """
-    engine = record.to_core()
-    for name in ("gaps", "pieces", "choices"):
-        standing = set()
-        for place, line in enumerate(history[name]):
-            here = f"{path}.{name}[{place}]"
-            if line["valve"] not in engine.by_id:
-                raise BadValue(f"{here}: valve “{line['valve']}” is not on this engine.",
-                               field=here)  # fmt: skip
-            key = (line["valve"], line.get("purpose"))
-            if line["superseded_at"] is None:
-                if key in standing:
-                    raise BadValue(f"{here}: two lines stand for {line['valve']}.", field=here)
-                standing.add(key)
-            _check_line(name, line, here)
+    stands = set()
+    for place, line in enumerate(lines):
+        here = f"{path}[{place}]"
+        if line.valve not in engine.by_id:
+            raise BadValue(f"{here}: valve “{line.valve}” is not on this engine.", field=here)
+        key = (line.valve, getattr(line, "purpose", None))
+        if line.superseded_at is None:
+            if key in stands:
+                raise BadValue(f"{here}: two lines stand for {line.valve}.", field=here)
+            stands.add(key)
 
 
-def _check_line(name: str, line: Mapping[str, Any], here: str) -> None:
-    if not line["typed"]:
-        return
-    if name == "gaps":
-        if line["high_nm"] is None:
-            raise BadValue(f"{here}: a gap that was typed has an upper end.", field=here)
-        try:
-            Gap(
-                low_nm=line["low_nm"],
-                high_nm=line["high_nm"],
-                open_above=line["open_above"],
-                called_nm=line["called_nm"],
-            )
-        except BadValue as refusal:
-            raise BadValue(f"{here}: {refusal.sentence}", field=here) from None
-    elif name == "pieces" and line["marked_nm"] is None and line["measured_nm"] is None:
-        raise BadValue(f"{here}: a shim that was typed has a thickness.", field=here)
-    elif name == "choices" and line["thickness_nm"] is None:
-        raise BadValue(f"{here}: a choice that was typed has a thickness.", field=here)
-
-
-def _made_history(record: CardRecord, one: RecordRound, now: datetime) -> dict[str, Any]:
+def _made_history(
+    record: CardRecord, engine: Engine, one: RecordRound, now: datetime
+) -> HistoryPart:
     """Return the history of a file that has none: each line that stands, written just now."""
-    engine, unit = record.to_core(), record.unit
-    gaps = []
-    for part in one.gaps:
-        gap = part.to_core(unit)
-        goes = None if part.goes is None else [round(blade * unit.nm) for blade in part.goes]
-        refuses = (
-            None if part.refuses is None else [round(blade * unit.nm) for blade in part.refuses]
-        )
-        if goes is None and refuses is None:
-            goes = [gap.high_nm]
-        gaps.append(
-            {
-                "valve": part.valve, "typed": _typed(goes, refuses, gap), "recorded_at": now,
-                "superseded_at": None, "supersedes": None, "purpose": "found", "unit": "mm",
-                "goes": goes, "refuses": refuses, "feel": part.feel, "low_nm": gap.low_nm,
-                "high_nm": gap.high_nm, "open_above": gap.open_above,
-                "called_nm": gap.called_nm, "repeats": False, "kept": [], "warm": False,
-            }
-        )  # fmt: skip
-    pieces = []
-    for shim in one.pieces:
-        core = shim.to_core(engine.clearance(shim.valve), unit, record.policy.trust)
+    unit, pieces = record.unit, []
+    for part in one.pieces:
+        core = part.to_core(engine.clearance(part.valve), unit, record.policy.trust)
         said = [core.marked or "", show_mm(core.measured_nm) if core.measured_nm else ""]
         pieces.append(
-            {
-                "valve": shim.valve, "typed": " ".join(filter(None, said)), "recorded_at": now,
-                "superseded_at": None, "supersedes": None, "marked": core.marked,
-                "marked_nm": core.marked_nm, "measured_nm": core.measured_nm,
-                "readings": [] if core.measured_nm is None else [core.measured_nm],
-                "condition": core.condition.value, "doubt_nm": None, "zero_nm": 0,
-                "answered": None,
-            }
-        )  # fmt: skip
-    return {"gaps": gaps, "pieces": pieces, "choices": []}
+            ShimLine(
+                valve=part.valve,
+                typed=" ".join(filter(None, said)),
+                recorded_at=now,
+                marked=core.marked,
+                marked_nm=core.marked_nm,
+                measured_nm=core.measured_nm,
+                readings=[] if core.measured_nm is None else [core.measured_nm],
+                condition=core.condition,
+                doubt_nm=None,
+                zero_nm=0,
+                answered=None,
+            )
+        )
+    return HistoryPart(
+        gaps=[gap_line(part, unit, now) for part in one.gaps], pieces=pieces, choices=[]
+    )
 
 
-def _typed(goes: Sequence[int] | None, refuses: Sequence[int] | None, gap: Gap) -> str:
-    """Return the reading as it would be typed."""
-
-    def stack(blades: Sequence[int] | None) -> str:
-        return "+".join(show_mm(blade) for blade in blades or ())
-
-    called = "" if gap.called_nm is None else f"={show_mm(gap.called_nm)}"
-    return stack(goes) + (f"-{stack(refuses)}" if refuses else "") + called
-
-
-def _foreign_job(record: CardRecord, now: datetime) -> dict[str, Any]:
-    return {
-        "label": record.engine.name, "note": "", "version": 1, "opened_at": now,
-        "opened_by": "from a file", "reason": "from a file", "distance_km": None, "hours": None,
-        "rested_hours": None, "temperature_c": None, "warm_reason": "", "method": "marks",
-        "seen_to": [], "variant": "best", "forbidden": [], "blade_set": None,
-        "instrument": None, "zero_nm": None, "tightening": [], "trays": [], "signed_at": None,
-        "signed_by": None, "remarks": None, "next_check_km": None, "amendments": [],
-        "events": [],
-    }  # fmt: skip
+def _foreign_job(record: CardRecord, now: datetime) -> JobPart:
+    """Return the job of a file that says nothing of it."""
+    return JobPart(
+        label=record.engine.name,
+        opened_at=now,
+        opened_by="from a file",
+        reason="from a file",
+    )
 
 
 def readings_csv(session: Session, card_id: int) -> str:
@@ -312,20 +309,9 @@ def readings_csv(session: Session, card_id: int) -> str:
         NotFound: There is no such card.
     """
     card = get_card(session, card_id)
+    names = engine_of(card).names
     rows: list[Sequence[object]] = []
-    for round_ in card.rounds:
-        for gap in round_.gaps:
-            low = "" if gap.low_nm is None else show_mm(gap.low_nm)
-            high = "" if gap.high_nm is None else show_mm(gap.high_nm)
-            stands = "no" if gap.superseded_at else "yes"
-            rows.append((round_.number, gap.valve, gap.purpose, gap.typed, low, high, "",
-                         stands, f"{gap.recorded_at:%Y-%m-%dT%H:%M:%SZ}"))  # fmt: skip
-        for piece in round_.pieces:
-            nm = piece.measured_nm if piece.measured_nm is not None else piece.marked_nm
-            thick = "" if nm is None else show_mm(nm)
-            stands = "no" if piece.superseded_at else "yes"
-            rows.append((round_.number, piece.valve, "piece", piece.typed, "", "", thick, stands,
-                         f"{piece.recorded_at:%Y-%m-%dT%H:%M:%SZ}"))  # fmt: skip
-    header = ("round", "valve", "kind", "typed", "low_mm", "high_mm", "thickness_mm", "stands",
-              "written_at")  # fmt: skip
-    return write_csv(header, rows)
+    for one in card.rounds:
+        rows += [gap_cells(one.number, names.get(gap.valve, gap.valve), gap) for gap in one.gaps]
+        rows += [shim_cells(one.number, names.get(n.valve, n.valve), n) for n in one.pieces]
+    return write_csv(COLUMNS, rows)

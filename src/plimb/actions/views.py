@@ -1,90 +1,90 @@
-"""What the bench shows: a card, an engine or the list of them, as frozen answers."""
+"""A card as it now stands, as frozen values that the screen, the sheet and the tests read."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 from datetime import datetime
 from decimal import Decimal
-from functools import lru_cache
-from typing import Any
 
 from sqlalchemy.orm import Session
 
-from plimb.core.blades import BladeSet
-from plimb.core.engine import Engine
-from plimb.core.fitting import FitStep, closing_list, fit_steps
+from plimb.core.engine.checklist import ChecklistItem
+from plimb.core.engine.conditions import Conditions
+from plimb.core.engine.cycle import Cycle, cycle_of
+from plimb.core.engine.engine import Engine
+from plimb.core.engine.layout import HeadDrawing, draw_head
+from plimb.core.engine.turning import Events, Method, TurnPlan, order_by_plan
+from plimb.core.job.bolts import Tightening, tightening_of
+from plimb.core.job.fitting import FitStep, closing_list, fit_steps
+from plimb.core.job.proof import Explained, explain
+from plimb.core.job.reach import reach_list
+from plimb.core.job.ready import safety_list
+from plimb.core.job.residuals import proved_from, within_doubt
+from plimb.core.job.sheet import Round
+from plimb.core.job.slips import Before, Question, Slip, questions
+from plimb.core.job.stages import Stage
+from plimb.core.job.status import JobStatus, ReadyState, job_status
+from plimb.core.job.torque import TorqueUnit
+from plimb.core.job.tray import Part
+from plimb.core.job.valve import ValveStatus
 from plimb.core.lengths import Unit
-from plimb.core.piece import Trust
-from plimb.core.proof import Explained, Proved, explain
-from plimb.core.proving import proved_from
-from plimb.core.pull import pull_list
-from plimb.core.ready import Conditions, SafetyItem, safety_list
-from plimb.core.shim import Aim, Rounding, School
-from plimb.core.shorthand import Reading
-from plimb.core.slips import Before, Question, Slip, questions
-from plimb.core.survey import Act, Need, Stage, Survey, survey
-from plimb.core.tightening import tightening_order
-from plimb.core.torque import Thread, Torque, TorqueDoubt, TorqueUnit, doubt_of, parse_torque
-from plimb.core.turning import Events, Method, TurnPlan, order_by_plan, plan_turning
-from plimb.files.engine_file import EngineFile, read_engine
-from plimb.store.blades import core_set, list_blade_sets
-from plimb.store.cards import card_before, get_card, list_cards
-from plimb.store.engines import get_shop, list_engines, newest_revision
-from plimb.store.instruments import list_instruments
-from plimb.store.lines import kept_slips, repeated, sheets, typed
-from plimb.store.models import CardRow, EngineRow, RoundRow
+from plimb.core.measure.blades import BladeSet, Gauge, Tried, known_from, next_blade
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.shorthand import Reading
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.shim.shim import Trust
+from plimb.core.shim.sum import Aim, Rounding, School
+from plimb.core.shim.worksheet import Worksheet, worksheet_of
+from plimb.files.engine_file import parsed_engine, turning_of
+from plimb.store.cards import card_before, get_card
+from plimb.store.readings import gaps_of, repeated, written
+from plimb.store.records import shop_things
+from plimb.store.shop import core_set, get_shop
+from plimb.store.tables.card import CardRow, RoundRow
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class EngineLine:
-    """One engine in the list."""
+class Line:
+    """One line of a list, and whether it was seen to."""
+
+    item: ChecklistItem
+    done: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class NumberedSet:
+    """A feeler set of the shop."""
 
     id: int
-    label: str
-    note: str
-    revision: int
-    document: str
-    engine: Engine
-    events: Events
-    turning: TurnPlan
+    blades: BladeSet
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class BoltsView:
-    """Bolts to tighten: where they lie, in which order, how hard, and how far it has got.
-
-    `turned` counts bolts through all stages; `doubt` is what is asked about the torque.
-    """
-
-    name: str
-    places: tuple[tuple[float, float], ...]
-    order: tuple[int, ...]
-    by_maker: bool
-    thread: Thread
-    torque: Torque | None
-    doubt: TorqueDoubt | None
-    turned: int
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class RoundView:
-    """One pass of measuring, setting and proving, as it was left."""
-
-    number: int
-    opened_at: datetime | None
-    reason: str
-    hand_turns: int
-    survey: Survey
-    proved: tuple[Proved, ...]
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class AmendmentLine:
+class Amendment:
     """A dated line written after the card was signed."""
 
     written_at: datetime
     written_by: str
     text: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ValveView:
+    """One valve with what is asked about it, what was read before, and which blade comes next."""
+
+    status: ValveStatus
+    worked: Worksheet | None
+    questions: tuple[Question, ...]
+    repeats: tuple[Gap, ...]
+    next_blade: Gauge | None
+    stop: int
+    within_doubt: bool | None
+
+    @property
+    def spread_nm(self) -> int | None:
+        """How far apart repeated readings of the gap lie."""
+        best = [gap.best_nm for gap in self.repeats]
+        return max(best) - min(best) if len(best) > 1 else None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -103,15 +103,13 @@ class CardView:
     hours: int | None
     conditions: Conditions
     method: Method
-    events: Events
-    turning: TurnPlan
-    safety: tuple[tuple[SafetyItem, bool], ...]
-    tray: tuple[dict[str, Any], ...]
-    blade_set_id: int | None
-    blades: BladeSet | None
+    turning: Cycle
+    safety: tuple[Line, ...]
+    tray: tuple[Part, ...]
+    blade_set: NumberedSet | None
     aim: Aim
     rounding: Rounding
-    act: Act
+    act: WhichToSet
     trust: Trust
     reuse: bool
     variant: str
@@ -119,75 +117,46 @@ class CardView:
     instrument_id: int | None
     instrument: str | None
     zero_nm: int | None
-    pull: tuple[tuple[SafetyItem, bool], ...]
+    reach: tuple[Line, ...]
     signed_at: datetime | None
     signed_by: str | None
     remarks: str | None
     next_check_km: int | None
-    rounds: tuple[RoundView, ...]
+    rounds: tuple[Round, ...]
     fit: tuple[FitStep, ...]
-    closing: tuple[tuple[SafetyItem, bool], ...]
-    hand_turns: int
-    wrench: TorqueUnit
-    bolts: tuple[BoltsView, ...]
+    closing: tuple[Line, ...]
+    hand_turns_wanted: int
+    bolts: tuple[Tightening, ...]
     explained: Explained | None
-    amendments: tuple[AmendmentLine, ...]
-    survey: Survey
-    typed: dict[tuple[str, str], str]
-    repeats: dict[tuple[str, str], tuple[Reading, ...]]
-    questions: dict[str, tuple[Question, ...]]
+    amendments: tuple[Amendment, ...]
+    drawing: HeadDrawing
+    status: JobStatus
+    valves: tuple[ValveView, ...]
 
     @property
-    def stage_now(self) -> Stage:
-        """The stage to work at: Ready until something is noted or measured."""
-        started = any(state.sheet.found for state in self.survey.valves.values())
-        noted = self.conditions.noted or any(done for _item, done in self.safety)
-        return self.survey.at if started or noted else Stage.READY
+    def round(self) -> int:
+        """The number of the round it is in."""
+        return self.rounds[-1].number
+
+    @property
+    def hand_turns(self) -> int:
+        """How many turns were made by hand in this round."""
+        return self.rounds[-1].hand_turns
+
+    @property
+    def at(self) -> Stage:
+        """The stage to work at."""
+        return self.status.at
+
+    @property
+    def blades(self) -> BladeSet | None:
+        """The feeler set in use."""
+        return self.blade_set.blades if self.blade_set else None
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
-class BladeSetLine:
-    """One feeler set, with each blade's state."""
-
-    id: int
-    blades: BladeSet
-    states: dict[int, str]
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class InstrumentLine:
-    """One micrometer or calliper, and what it is good to."""
-
-    id: int
-    name: str
-    doubt_nm: int
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class ShopView:
-    """The shop, its engines and its cards."""
-
-    name: str
-    engines: tuple[EngineLine, ...]
-    cards: tuple[CardView, ...]
-    blade_sets: tuple[BladeSetLine, ...]
-    instruments: tuple[InstrumentLine, ...]
-    hand_turns: int
-    wrench: str
-
-
-@lru_cache(maxsize=256)
-def parsed_engine(document: str) -> tuple[EngineFile, Engine]:
-    """Return the engine in a stored document; a revision never changes, so it is kept."""
-    file = read_engine(document)
-    return file, file.to_core()
-
-
-@lru_cache(maxsize=256)
-def turning_of(document: str, method: Method) -> TurnPlan:
-    """Return where to turn a stored engine to."""
-    file, engine = parsed_engine(document)
-    return plan_turning(engine, file.timing(), method)
+def engine_of(card: CardRow) -> Engine:
+    """Return the engine that a card was opened with."""
+    return parsed_engine(card.revision.document)[1]
 
 
 def conditions_of(card: CardRow) -> Conditions:
@@ -199,150 +168,158 @@ def conditions_of(card: CardRow) -> Conditions:
     )
 
 
+def turning_for(card: CardRow) -> TurnPlan:
+    """Return where the engine of a card is turned to."""
+    return turning_of(card.revision.document, Method(card.method))
+
+
+def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
+    """Return what every valve of a card says and what is still to do, in one of its rounds."""
+    engine = engine_of(card)
+    safety = tuple(item.id for item in safety_list(engine, Method(card.method)))
+    unseen = tuple(item for item in safety if item not in card.seen_to)
+    return job_status(
+        engine,
+        written(round_ or card.rounds[-1], engine, Trust(card.trust)),
+        School(aim=Aim(card.aim), rounding=Rounding(card.rounding)),
+        WhichToSet(card.act),
+        order_by_plan(engine, turning_for(card)),
+        ReadyState(
+            safety=safety,
+            unseen=unseen,
+            noted=conditions_of(card).noted or len(unseen) < len(safety),
+        ),
+    )
+
+
+def rounds_of(card: CardRow) -> tuple[Round, ...]:
+    """Return every round of a card as it was left."""
+    rounds = []
+    for row in card.rounds:
+        status = status_of(card, row)
+        rounds.append(
+            Round(
+                number=row.number,
+                opened_at=row.opened_at,
+                reason=row.reason,
+                hand_turns=row.hand_turns,
+                status=status,
+                proved=proved_from(status),
+            )
+        )
+    return tuple(rounds)
+
+
 def card_view(session: Session, card: CardRow) -> CardView:
     """Return the card as it now stands."""
-    document = card.revision.document
-    file, engine = parsed_engine(document)
-    round_ = card.rounds[-1]
-    school = School(aim=Aim(card.aim), rounding=Rounding(card.rounding))
-    method = Method(card.method)
-    turning = turning_of(document, method)
+    file, engine = parsed_engine(card.revision.document)
+    events = file.timing()
     blades = core_set(card.blade_set) if card.blade_set else None
-    trust = Trust(card.trust)
     shop = get_shop(session)
-    order = order_by_plan(engine, turning)
-    rounds = tuple(
-        _round_view(one, survey(engine, sheets(one, trust), school, Act(card.act), order))
-        for one in card.rounds
-    )
-    seen, proved = rounds[-1].survey, rounds[-1].proved
-    touched = {v: s for v, s in seen.valves.items() if s.touched}
-    opened = tuple(valve for valve in seen.order if seen.valves[valve].need is Need.OPEN)
+    rounds = rounds_of(card)
+    status, proved = rounds[-1].status, rounds[-1].proved
+    touched = status.touched
+    names = engine.names
     return CardView(
         id=card.id,
         version=card.version,
-        label=(card.as_signed or {}).get("label", card.revision.engine.label),
+        label=(card.as_signed or shop_things(card)).label,
         engine=engine,
-        source=_source(file),
-        events=file.timing(),
+        source=file.spec_source,
         opened_at=card.opened_at,
         opened_by=card.opened_by,
         reason=card.reason,
         distance_km=card.distance_km,
         hours=card.hours,
         conditions=conditions_of(card),
-        method=method,
-        turning=turning,
-        safety=tuple((item, item.id in card.seen_to) for item in safety_list(engine, method)),
-        tray=tuple(card.trays[-1].document) if card.trays else (),
-        blade_set_id=card.blade_set_id,
-        blades=blades,
+        method=Method(card.method),
+        turning=cycle_of(engine, events, Method(card.method), turning_for(card)),
+        safety=_lines(card, safety_list(engine, Method(card.method))),
+        tray=card.trays[-1].document if card.trays else (),
+        blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
         aim=Aim(card.aim),
         rounding=Rounding(card.rounding),
-        act=Act(card.act),
-        trust=trust,
+        act=WhichToSet(card.act),
+        trust=Trust(card.trust),
         reuse=card.reuse,
         variant=card.variant,
-        forbidden=tuple((valve, nm) for valve, nm in card.forbidden),
+        forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),
         instrument_id=card.instrument_id,
         instrument=card.instrument.name if card.instrument else None,
         zero_nm=card.zero_nm,
-        pull=tuple(
-            (step, step.id in card.seen_to) for step in pull_list(engine, opened, len(card.rounds))
-        ),
-        rounds=rounds,
-        fit=fit_steps(
-            engine,
-            {v: s.sheet.choice for v, s in touched.items() if s.sheet.choice},
-            {v: s.sheet.piece.thickness_nm() for v, s in touched.items() if s.sheet.piece},
-        ),
-        closing=tuple(
-            (step, step.id in card.seen_to)
-            for step in closing_list(engine, _shafts_out(seen), shop.hand_turns, len(card.rounds))
-        ),
-        hand_turns=shop.hand_turns,
-        wrench=TorqueUnit(shop.wrench),
-        bolts=tuple(_bolts_view(one) for one in card.tightening),
-        explained=explain(proved) if proved else None,
-        amendments=tuple(
-            AmendmentLine(written_at=n.written_at, written_by=n.written_by, text=n.text)
-            for n in card.amendments
-        ),
+        reach=_lines(card, reach_list(engine, status.opened, len(card.rounds))),
         signed_at=card.signed_at,
         signed_by=card.signed_by,
         remarks=card.remarks,
         next_check_km=card.next_check_km,
-        survey=seen,
-        typed=typed(round_),
-        repeats={
-            (valve, purpose): chain
-            for purpose in ("found", "proof")
-            for valve, chain in repeated(round_, purpose).items()
-        },
-        questions=_questions(session, card, engine, seen, blades),
+        rounds=rounds,
+        fit=fit_steps(
+            engine,
+            {v: s.record.choice for v, s in touched.items() if s.record.choice},
+            {v: s.record.piece.thickness_nm for v, s in touched.items() if s.record.piece},
+        ),
+        closing=_lines(
+            card,
+            closing_list(engine, engine.shafts_over(touched), shop.hand_turns, len(card.rounds)),
+        ),
+        hand_turns_wanted=shop.hand_turns,
+        bolts=tuple(tightening_of(one, TorqueUnit(shop.wrench)) for one in card.tightening),
+        explained=explain(proved) if proved else None,
+        amendments=tuple(
+            Amendment(written_at=n.written_at, written_by=n.written_by, text=n.text)
+            for n in card.amendments
+        ),
+        drawing=draw_head(engine),
+        status=status,
+        valves=_valves(session, card, rounds[-1], blades),
     )
 
 
-def _round_view(row: RoundRow, seen: Survey) -> RoundView:
-    return RoundView(
-        number=row.number,
-        opened_at=row.opened_at,
-        reason=row.reason,
-        hand_turns=row.hand_turns,
-        survey=seen,
-        proved=proved_from(seen),
-    )
+def _lines(card: CardRow, items: tuple[ChecklistItem, ...]) -> tuple[Line, ...]:
+    return tuple(Line(item=item, done=item.id in card.seen_to) for item in items)
 
 
-def _shafts_out(seen: Survey) -> tuple[str, ...]:
-    """Return the camshafts that the chosen pieces need out."""
-    return tuple(
-        dict.fromkeys(
-            state.clearance.camshaft
-            for state in seen.valves.values()
-            if state.touched and state.clearance.camshaft_out
+def _valves(
+    session: Session, card: CardRow, last: Round, blades: BladeSet | None
+) -> tuple[ValveView, ...]:
+    engine, stops = engine_of(card), turning_for(card).stops
+    chains = repeated(card.rounds[-1], engine, "found")
+    asked = _questions(session, card, engine, last.status, blades)
+    doubts = {one.valve: within_doubt(one) for one in last.proved}
+    views = []
+    for valve in last.status.order:
+        status = last.status.valves[valve]
+        found, check = status.record.found, status.clearance.spec.check
+        tried = known_from(found.gap) if found else Tried()
+        views.append(
+            ValveView(
+                status=status,
+                worked=worksheet_of(status.worked) if status.worked else None,
+                questions=asked.get(valve, ()),
+                repeats=tuple(one.gap for one in chains.get(valve, ())),
+                next_blade=next_blade(tried, check, blades) if blades else None,
+                stop=next(n for n, stop in enumerate(stops) if valve in stop.valves),
+                within_doubt=doubts.get(valve),
+            )
         )
-    )
-
-
-def _bolts_view(entry: dict[str, Any]) -> BoltsView:
-    places = tuple((float(x), float(y)) for x, y in entry["places"])
-    thread = Thread(entry["thread"])
-    unit = TorqueUnit(entry["unit"])
-    torque = parse_torque(entry["torque"], unit) if entry["torque"] else None
-    order = entry["order"]
-    return BoltsView(
-        name=entry["name"],
-        places=places,
-        order=tightening_order(places) if order is None else tuple(order),
-        by_maker=order is not None,
-        thread=thread,
-        torque=torque,
-        doubt=doubt_of(torque, thread) if torque else None,
-        turned=entry["turned"],
-    )
-
-
-def _source(file: EngineFile) -> str | None:
-    """Return where the spec stands: the book, and its page if that is given."""
-    page = f"page {file.engine.page}" if file.engine.page else None
-    return ", ".join(filter(None, (file.engine.source, page))) or None
+    return tuple(views)
 
 
 def _questions(
-    session: Session, card: CardRow, engine: Engine, seen: Survey, blades: BladeSet | None
+    session: Session, card: CardRow, engine: Engine, seen: JobStatus, blades: BladeSet | None
 ) -> dict[str, tuple[Question, ...]]:
     """Return what is worth asking about each reading as found and was not answered yet."""
     if card.signed_at or len(card.rounds) > 1:  # what a proof left is not asked about again
         return {}
-    round_ = card.rounds[-1]
-    readings = {
-        valve: state.sheet.found for valve, state in seen.valves.items() if state.sheet.found
+    readings: dict[str, Reading] = {
+        valve: state.record.found for valve, state in seen.valves.items() if state.record.found
     }
-    kept = kept_slips(round_, "found")
+    lines = gaps_of(card.rounds[-1], engine, "found")
+    kept = {valve: frozenset(line.kept) for valve, line in lines.items()}
     earlier = card_before(session, card)
-    before = _left_before(session, earlier) if earlier is not None else {}
-    units = {gap.valve: Unit(gap.unit) for gap in round_.gaps if gap.superseded_at is None}
+    left = _left_before(session, earlier) if earlier is not None else {}
+    names = engine.names
+    before = {names[key]: gap for key, gap in left.items() if key in names}
     thin = [blade.thickness_nm for blade in blades.usable] if blades else []
     # that the engine is warm is asked once a card, not once a valve
     ask_warm = conditions_of(card).warm and not any(Slip.WARM in slips for slips in kept.values())
@@ -352,12 +329,12 @@ def _questions(
             engine,
             valve,
             readings,
-            unit=units.get(valve, Unit.MM),
+            unit=Unit(lines[valve].unit),
             before=before,
             thin_blades_nm=thin,
             warm=ask_warm,
         )
-        asked[valve] = tuple(one for one in found if one.slip not in kept.get(valve, ()))
+        asked[valve] = tuple(one for one in found if one.slip not in kept[valve])
     return asked
 
 
@@ -366,13 +343,13 @@ _LEFT: dict[tuple[str, int], dict[str, Before]] = {}
 
 
 def _left_before(session: Session, card_id: int) -> dict[str, Before]:
-    """Return the gaps that the check before left, by valve."""
+    """Return the gaps that the check before left, by the clearances' keys."""
     key = (str(session.connection().engine.url), card_id)
     if key not in _LEFT:
-        seen = read_card(session, card_id).survey
+        status = status_of(get_card(session, card_id))
         _LEFT[key] = {
-            valve: Before(gap=state.as_left.gap)
-            for valve, state in seen.valves.items()
+            state.clearance.key: Before(gap=state.as_left.gap)
+            for state in status.valves.values()
             if state.as_left and not state.as_left.gap.none_found
         }
     return _LEFT[key]
@@ -387,50 +364,13 @@ def read_card(session: Session, card_id: int) -> CardView:
     return card_view(session, get_card(session, card_id))
 
 
-def read_shop(session: Session) -> ShopView:
-    """Return the shop with its engines by label and its cards, newest first."""
-    shop = get_shop(session)
-    return ShopView(
-        name=shop.name,
-        hand_turns=shop.hand_turns,
-        wrench=shop.wrench,
-        engines=tuple(engine_line(row) for row in list_engines(session)),
-        cards=tuple(card_view(session, card) for card in list_cards(session)),
-        blade_sets=tuple(
-            BladeSetLine(
-                id=row.id,
-                blades=core_set(row),
-                states={blade.nominal_nm: blade.state for blade in row.blades},
-            )
-            for row in list_blade_sets(session)
-        ),
-        instruments=tuple(
-            InstrumentLine(id=row.id, name=row.name, doubt_nm=row.doubt_nm)
-            for row in list_instruments(session)
-        ),
-    )
-
-
-def engine_line(row: EngineRow) -> EngineLine:
-    """Return an engine as its newest revision has it."""
-    newest = row.revisions[-1]
-    file, engine = parsed_engine(newest.document)
-    return EngineLine(
-        id=row.id,
-        label=row.label,
-        note=row.note,
-        revision=newest.number,
-        document=newest.document,
-        engine=engine,
-        events=file.timing(),
-        turning=turning_of(newest.document, Method.MARKS),
-    )
-
-
-def read_engine_line(session: Session, engine_id: int) -> EngineLine:
-    """Return the engine of that number.
+def drawn(document: str) -> tuple[Engine, Events, HeadDrawing, Cycle]:
+    """Return an engine's document as it is drawn and turned by the marks.
 
     Raises:
-        NotFound: There is none.
+        BadValue: It breaks the format, or a valve is never at rest.
     """
-    return engine_line(newest_revision(session, engine_id).engine)
+    file, engine = parsed_engine(document)
+    turning = turning_of(document, Method.MARKS)
+    events = file.timing()
+    return engine, events, draw_head(engine), cycle_of(engine, events, Method.MARKS, turning)

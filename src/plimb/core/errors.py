@@ -23,7 +23,7 @@ class PlimbError(Exception):
         self.field = field
 
 
-class BadValue(PlimbError):
+class BadValue(PlimbError, ValueError):
     """Something typed or sent cannot be what it is meant to be."""
 
     code = "bad_value"

@@ -12,29 +12,23 @@ from importlib import resources
 from itertools import count
 from pathlib import Path
 
-from plimb.actions.cards import Change, open_card, sign_card, write_down_gap
-from plimb.actions.closing import Bolts, fit_piece, lay_bolts, turn_bolts, turn_by_hand
-from plimb.actions.drawer import add_pieces, read_drawer, save_family
-from plimb.actions.measuring import (
-    Part,
-    Pocket,
-    lay_out_tray,
-    note_conditions,
-    save_blade_set,
-    see_to,
-)
-from plimb.actions.pieces import (
-    add_instrument,
-    choose_piece,
-    set_variant,
-    take_plan,
-    write_down_piece,
-)
-from plimb.actions.shop import register_engine, rename_shop, shop_is_empty
-from plimb.actions.views import CardView
+from plimb.actions.cards import Change, Written, lay_out_tray, note_conditions, open_card, see_to
+from plimb.actions.choosing import choose_piece, set_variant, take_plan
+from plimb.actions.drawer import add_pieces, read_drawer
+from plimb.actions.engines import register_engine
+from plimb.actions.families import save_family
+from plimb.actions.fitting import fit_piece, lay_bolts, turn_bolts, turn_by_hand
+from plimb.actions.readings import write_down_gap
+from plimb.actions.shims import write_down_shim
+from plimb.actions.shop import add_instrument, rename_shop, save_blade_set, shop_is_empty
+from plimb.actions.signing import sign_card
+from plimb.actions.views import CardView, read_card
+from plimb.core.engine.conditions import Conditions
+from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.torque import Thread, TorqueUnit
+from plimb.core.job.tray import Part, Pocket
 from plimb.core.lengths import Unit, mm, show_mm
-from plimb.core.ready import Conditions
-from plimb.core.torque import Thread, TorqueUnit
+from plimb.core.measure.blades import Blade, BladeSet, BladeState
 from plimb.store.database import Database
 
 SHOP = "Ostrel Hill Climb School"
@@ -94,7 +88,7 @@ THIS_WEEK = datetime(2026, 11, 20, 8, 40)
 class _Bench:
     """Somebody at the bench: each act a few minutes after the one before."""
 
-    def __init__(self, database: Database, card: CardView, start: datetime) -> None:
+    def __init__(self, database: Database, card: Written, start: datetime) -> None:
         self.database, self.card = database, card
         self._moments = (start + timedelta(minutes=3 * step) for step in count(1))
 
@@ -104,12 +98,18 @@ class _Bench:
             card_id=self.card.id, version=self.card.version, key=f"demo-{now:%H%M%S}", now=now
         )
 
+    @property
+    def view(self) -> CardView:
+        """The card as it now stands."""
+        with self.database.reading() as session:
+            return read_card(session, self.card.id)
+
     def cold(self, rested: str, temperature: str) -> None:
         """Note the conditions and see to the whole safety list."""
         conditions = Conditions(rested_hours=Decimal(rested), temperature_c=Decimal(temperature))
         self.card = note_conditions(self.database, self.change(), conditions)
-        for item, _done in self.card.safety:
-            self.card = see_to(self.database, self.change(), item=item.id, done=True)
+        for line in self.view.safety:
+            self.card = see_to(self.database, self.change(), item=line.item.id, done=True)
 
     def gaps(self, purpose: str, typed: Mapping[str, str]) -> None:
         for valve, text in typed.items():
@@ -124,7 +124,7 @@ class _Bench:
 
     def pieces(self, typed: Mapping[str, str]) -> None:
         for valve, text in typed.items():
-            self.card = write_down_piece(self.database, self.change(), valve=valve, text=text)
+            self.card = write_down_shim(self.database, self.change(), valve=valve, text=text)
 
     def choose(self, chosen: Iterable[tuple[str, str]]) -> None:
         for valve, thickness in chosen:
@@ -151,9 +151,16 @@ def fill(database: Database) -> None:
     save_blade_set(
         database,
         set_id=None,
-        name="Bench set",
-        stacking=True,
-        blades={n * mm("0.01"): (None, "bent" if n == 4 else "sound") for n in BLADES},
+        blades=BladeSet(
+            name="Bench set",
+            blades=tuple(
+                Blade(
+                    nominal_nm=n * mm("0.01"),
+                    state=BladeState.BENT if n == 4 else BladeState.SOUND,
+                )
+                for n in BLADES
+            ),
+        ),
     )
     triple, single, v_four, twin, *_others = (
         register_engine(
@@ -248,10 +255,12 @@ def _not_as_predicted(database: Database, engine_id: int) -> None:
     bench.card = set_variant(database, bench.change(), "only-new")
     bench.card = take_plan(database, bench.change())
     places = tuple((x, y) for y in (0.1, 0.35, 0.65, 0.9) for x in (0.1, 0.5, 0.9))
-    caps = Bolts(name="Cam caps", places=places, torque="10", unit=TorqueUnit.NM, thread=Thread.M6)
+    caps = BoltGroup(
+        name="Cam caps", places=places, torque="10", unit=TorqueUnit.NM, thread=Thread.M6
+    )
     bench.card = lay_bolts(database, bench.change(), caps)
     bench.card = turn_bolts(database, bench.change(), name="Cam caps", turned=17)
-    for step in bench.card.fit:
+    for step in bench.view.fit:
         bench.card = fit_piece(database, bench.change(), valve=step.valve, fitted=True)
     bench.card = turn_by_hand(database, bench.change(), turns=2)
     bench.gaps(

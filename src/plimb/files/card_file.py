@@ -8,18 +8,19 @@ from typing import Annotated, Any, Literal
 
 from pydantic import Field
 
-from plimb.core.chance import USUAL_DOUBT
-from plimb.core.engine import Clearance, Engine
+from plimb.core.engine.engine import Clearance, Engine
 from plimb.core.errors import BadValue
-from plimb.core.family import check_shim
-from plimb.core.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.lengths import Unit, show_mm, to_float
-from plimb.core.limits import MAX_GAP_NM
-from plimb.core.piece import Condition, Piece, Trust, parse_piece
-from plimb.core.plan import Asked, Plan, Policy, Stock, joints_of, seat_of
-from plimb.core.shim import Aim, Rounding, School
-from plimb.core.survey import Act
-from plimb.core.why import reasons
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.uncertainty import thickness_doubt
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.plan.reasons import reasons
+from plimb.core.plan.request import PlanRequest, Policy, Stock
+from plimb.core.plan.result import Plan
+from plimb.core.plan.rows import plan_row
+from plimb.core.shim.family import check_shim
+from plimb.core.shim.shim import Condition, ShimReading, Trust, parse_shim
+from plimb.core.shim.sum import Aim, Rounding, School
 from plimb.files.engine_file import (
     EngineFile,
     FilePart,
@@ -29,56 +30,7 @@ from plimb.files.engine_file import (
     length_nm,
     validated,
 )
-
-
-class GapPart(FilePart):
-    """A gap as felt; lists of blades, more than one in a stack."""
-
-    valve: Name
-    goes: Annotated[list[Length], Field(min_length=1, max_length=4)] | None = None
-    refuses: Annotated[list[Length], Field(min_length=1, max_length=4)] | None = None
-    feel: Feel | None = None
-    called: Length | None = None
-
-    def to_core(self, unit: Unit) -> Gap:
-        """Return the reading as the gaps it allows."""
-        goes_nm = None if self.goes is None else sum(length_nm(b, unit) for b in self.goes)
-        refuses_nm = None if self.refuses is None else sum(length_nm(b, unit) for b in self.refuses)
-        called_nm = None if self.called is None else length_nm(self.called, unit)
-        for nm in (goes_nm, refuses_nm, called_nm):
-            if nm is not None and nm > MAX_GAP_NM:
-                raise BadValue("a gap lies between 0 and 2 mm; check the unit.", field="gap")
-        if goes_nm is not None and refuses_nm is not None and goes_nm >= refuses_nm:
-            between(goes_nm, refuses_nm)  # refuses, with the reason
-        gap = _felt(goes_nm, refuses_nm, self.feel)
-        if called_nm is None:
-            if gap is None:
-                raise BadValue("a gap needs a blade that goes or refuses, or a called number.",
-                               field="gap")  # fmt: skip
-            return gap
-        if gap is None:
-            return point(called_nm)
-        if gap.is_point and gap.low_nm != called_nm:
-            raise BadValue("the called number is not what goes with light drag.", field="called")
-        return Gap(
-            low_nm=gap.low_nm,
-            high_nm=gap.high_nm,
-            open_above=gap.open_above,
-            called_nm=called_nm,
-        )
-
-    @property
-    def joints(self) -> int:
-        """How often two blades lay on one another."""
-        return joints_of(self.goes, self.refuses)
-
-
-def _felt(goes_nm: int | None, refuses_nm: int | None, feel: Feel | None) -> Gap | None:
-    if goes_nm is None:
-        return None if refuses_nm is None else none_below(refuses_nm)
-    if feel in (Feel.DRAG, Feel.TIGHT) or refuses_nm is None:
-        return felt(goes_nm, feel or Feel.DRAG)
-    return between(goes_nm, refuses_nm)
+from plimb.files.readings import GapPart, number_in
 
 
 class PiecePart(FilePart):
@@ -90,7 +42,7 @@ class PiecePart(FilePart):
     measured: Length | None = None
     condition: Condition = Condition.SOUND
 
-    def to_core(self, clearance: Clearance, unit: Unit, trust: Trust) -> Piece:
+    def to_core(self, clearance: Clearance, unit: Unit, trust: Trust) -> ShimReading:
         """Return the shim, its marking decoded by the valve's family."""
         measured_nm = None if self.measured is None else length_nm(self.measured, unit)
         if measured_nm is not None:
@@ -100,14 +52,26 @@ class PiecePart(FilePart):
             check_shim(marked_nm)
         elif self.marked is not None:
             beside = "" if measured_nm is None else f" {show_mm(measured_nm)}"
-            marked_nm = parse_piece(self.marked + beside, clearance.family).marked_nm
-        return Piece(
+            marked_nm = parse_shim(self.marked + beside, clearance.family).marked_nm
+        return ShimReading(
             marked=self.marked,
             marked_nm=marked_nm,
             measured_nm=measured_nm,
             trust=trust,
             condition=self.condition,
         )
+
+
+def shim_as_json(valve: str, piece: ShimReading, unit: Unit) -> dict[str, Any]:
+    """Return a standing shim as the card format has it, lengths as numbers in the unit."""
+    part: dict[str, Any] = {"valve": valve, "condition": piece.condition.value}
+    if piece.marked:
+        part["marked"] = piece.marked
+    if piece.marked_nm is not None:
+        part["marked_as"] = number_in(piece.marked_nm, unit)
+    if piece.measured_nm is not None:
+        part["measured"] = number_in(piece.measured_nm, unit)
+    return part
 
 
 class RoundPart(FilePart):
@@ -132,7 +96,7 @@ class PolicyPart(FilePart):
 
     aim: Aim = Aim.LOOSE
     round: Rounding = Rounding.NEAREST
-    act: Act = Act.OUT
+    act: WhichToSet = WhichToSet.OUT
     trust: Trust = Trust.MEASURED
     reuse: bool = True
 
@@ -145,7 +109,7 @@ class CardFile(EngineFile):
     drawer: Annotated[list[DrawerPart], Field(default_factory=list, max_length=5000)]
     policy: PolicyPart = PolicyPart()
 
-    def asked(self) -> Asked:
+    def plan_request(self) -> PlanRequest:
         """Return what a plan is made from: the last round, the drawer, the policy.
 
         Raises:
@@ -156,15 +120,9 @@ class CardFile(EngineFile):
             self._readings(engine, one, f"$.rounds[{place}]")
         last = self.rounds[-1] if self.rounds else RoundPart(gaps=[], pieces=[], proofs=[])
         gaps, pieces = self._readings(engine, last, f"$.rounds[{len(self.rounds) - 1}]")
-        return Asked(
-            seats=tuple(
-                seat_of(
-                    one,
-                    gaps[one.id][0] if one.id in gaps else None,
-                    pieces.get(one.id),
-                    gaps[one.id][1] if one.id in gaps else 0,
-                )
-                for one in engine.clearances
+        return PlanRequest(
+            rows=tuple(
+                plan_row(one, gaps.get(one.id), pieces.get(one.id)) for one in engine.clearances
             ),
             drawer=tuple(self._stocks(engine)),
             policy=Policy(
@@ -176,13 +134,13 @@ class CardFile(EngineFile):
 
     def _readings(
         self, engine: Engine, of: RoundPart, path: str
-    ) -> tuple[dict[str, tuple[Gap, int]], dict[str, Piece]]:
-        gaps: dict[str, tuple[Gap, int]] = {}
+    ) -> tuple[dict[str, Gap], dict[str, ShimReading]]:
+        gaps: dict[str, Gap] = {}
         for place, gap in enumerate(of.gaps):
             with at_path(f"{path}.gaps[{place}]"):
                 _new_name(engine, gap.valve, gaps)
-                gaps[gap.valve] = (gap.to_core(self.unit), gap.joints)
-        pieces: dict[str, Piece] = {}
+                gaps[gap.valve] = gap.to_core(self.unit)
+        pieces: dict[str, ShimReading] = {}
         for place, piece in enumerate(of.pieces):
             with at_path(f"{path}.pieces[{place}]"):
                 _new_name(engine, piece.valve, pieces)
@@ -211,7 +169,7 @@ class CardFile(EngineFile):
                 thickness_nm=nominal_nm if measured_nm is None or marked else measured_nm,
                 kind=kind,
                 count=part.count,
-                doubt_nm=USUAL_DOUBT.marked_nm if marked else None,
+                doubt_nm=thickness_doubt(by_marking=marked),
             )
 
 
@@ -230,7 +188,7 @@ def read_card(text: str) -> CardFile:
     return validated(CardFile, text)
 
 
-def plan_as_json(asked: Asked, plan: Plan, unit: Unit) -> dict[str, Any]:
+def plan_as_json(request: PlanRequest, plan: Plan, unit: Unit) -> dict[str, Any]:
     """Return the plan in the open form, lengths as numbers in the unit."""
 
     def number(nm: int | None) -> float | None:
@@ -244,7 +202,7 @@ def plan_as_json(asked: Asked, plan: Plan, unit: Unit) -> dict[str, Any]:
             "gap_range": [number(gap.low_nm), number(gap.high_nm)],
         }
 
-    why = reasons(asked, plan)
+    why = reasons(request, plan)
     valves = []
     for move in plan.moves:
         piece: dict[str, Any] = {"thickness": number(move.thickness_nm), "from": move.source.value}

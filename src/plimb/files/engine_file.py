@@ -9,27 +9,19 @@ import json
 from collections.abc import Iterator
 from contextlib import contextmanager
 from decimal import Decimal, DecimalException
+from functools import lru_cache
 from typing import Annotated, Any, Literal, NoReturn, TypeVar
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
-from plimb.core.engine import (
-    Action,
-    Bank,
-    Camshaft,
-    Clearance,
-    CrankMark,
-    Cylinder,
-    Engine,
-    Follower,
-    Side,
-)
+from plimb.core.engine.engine import Bank, Camshaft, Clearance, CrankMark, Cylinder, Engine, Side
+from plimb.core.engine.followers import Follower, Role
+from plimb.core.engine.turning import USUAL_EVENTS, Events, Method, TurnPlan, plan_turning
 from plimb.core.errors import BadValue
-from plimb.core.family import Family, Run
 from plimb.core.lengths import Unit
-from plimb.core.limits import Limits, Spec
-from plimb.core.marking import Code
-from plimb.core.turning import USUAL_EVENTS, Events
+from plimb.core.measure.limits import Limits, Spec
+from plimb.core.shim.family import Family, Run
+from plimb.core.shim.marking import Code
 
 Length = Annotated[Decimal, Field(ge=0, le=1000, allow_inf_nan=False)]
 Money = Annotated[Decimal, Field(ge=0, le=10_000, allow_inf_nan=False)]
@@ -37,7 +29,7 @@ Name = Annotated[str, Field(min_length=1, max_length=40)]
 
 
 class FilePart(BaseModel):
-    model_config = ConfigDict(extra="allow", frozen=True)
+    model_config = ConfigDict(extra="allow", frozen=True, from_attributes=True)
 
 
 class CylinderPart(FilePart):
@@ -70,17 +62,18 @@ class CamshaftPart(FilePart):
 
 
 class ValvePart(FilePart):
-    """One clearance, named as the technician says it."""
+    """One clearance, named as the technician says it; its key stays when it is renamed."""
 
     id: Name
     cylinder: int
     side: Side
     position: Literal["left", "right", "centre", "front", "rear"] | None = None
     camshaft: Name
-    action: Action = Action.OPEN
+    action: Role = Role.OPEN
     spec: SpecPart | None = None
     family: FamilyPart | None = None
     camshaft_out: bool | None = None
+    key: Name | None = None
 
 
 class SpecPart(FilePart):
@@ -229,6 +222,12 @@ class EngineFile(FilePart):
     engine: EnginePart
     events: EventsPart | None = None
 
+    @property
+    def spec_source(self) -> str | None:
+        """Where the spec stands: the book, and its page if that is given."""
+        page = f"page {self.engine.page}" if self.engine.page else None
+        return ", ".join(filter(None, (self.engine.source, page))) or None
+
     def timing(self) -> Events:
         """Return the cam timing, the usual one where the file gives none."""
         part = self.events or self.engine.events
@@ -246,8 +245,8 @@ class EngineFile(FilePart):
         specs = {
             (action, side): _spec(getattr(of, side), unit, f"$.engine.spec.{prefix}{side}")
             for action, of, prefix in (
-                (Action.OPEN, part.spec, ""),
-                (Action.CLOSE, closers, closing),
+                (Role.OPEN, part.spec, ""),
+                (Role.CLOSE, closers, closing),
             )
             for side in Side
         }
@@ -255,7 +254,7 @@ class EngineFile(FilePart):
             family = part.family.to_core(unit)
         with at_path("$.engine.closer_family"):
             closer_family = part.closer_family.to_core(unit) if part.closer_family else family
-        families = {Action.OPEN: family, Action.CLOSE: closer_family}
+        families = {Role.OPEN: family, Role.CLOSE: closer_family}
         cylinders = tuple(
             Cylinder(number=c.number, fires_at=c.fires_at) for c in part.crank.cylinders
         )
@@ -281,6 +280,7 @@ class EngineFile(FilePart):
                         camshaft_out=part.camshaft_out
                         if valve.camshaft_out is None
                         else valve.camshaft_out,
+                        key=valve.key or valve.id,
                     )
                 )
         with at_path("$.engine"):
@@ -323,6 +323,24 @@ def read_engine(text: str) -> EngineFile:
     return validated(EngineFile, text)
 
 
+@lru_cache(maxsize=256)
+def parsed_engine(document: str) -> tuple[EngineFile, Engine]:
+    """Return the engine in a stored document; a revision never changes, so it is kept.
+
+    Raises:
+        BadValue: As `read_engine` does, or names clash or point nowhere.
+    """
+    file = read_engine(document)
+    return file, file.to_core()
+
+
+@lru_cache(maxsize=256)
+def turning_of(document: str, method: Method) -> TurnPlan:
+    """Return where to turn a stored engine to."""
+    file, engine = parsed_engine(document)
+    return plan_turning(engine, file.timing(), method)
+
+
 Whole = TypeVar("Whole", bound=BaseModel)
 
 
@@ -353,7 +371,9 @@ def validated(model: type[Whole], text: str) -> Whole:
         path = "$" + "".join(
             f"[{step}]" if isinstance(step, int) else f".{step}" for step in first["loc"]
         )
-        raise BadValue(f"{path}: {first['msg']}.", field=path) from None
+        refusal = first.get("ctx", {}).get("error")
+        said = refusal.sentence if isinstance(refusal, BadValue) else f"{first['msg']}."
+        raise BadValue(f"{path}: {said}", field=path) from None
     except RecursionError:
         raise BadValue("$: the file is nested too deeply.", field="$") from None
 

@@ -25,9 +25,12 @@ from reportlab.platypus import (
     TableStyle,
 )
 
-from plimb.core.layout import BORE_RADIUS, BankDrawing
-from plimb.core.limits import Verdict
-from plimb.core.sheet import CAUTION, VERDICT_WORDS, Sheet, SheetRow
+from plimb.core.engine.layout import BORE_RADIUS, BankDrawing
+from plimb.core.job.sheet import CAUTION, Fact, Sheet, SheetRow, range_words
+from plimb.core.lengths import show_mm
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Verdict
+from plimb.core.words import VERDICT_WORDS, signed
 
 INK, SOFT, LINE = colors.HexColor("#131c19"), colors.HexColor("#44504a"), colors.HexColor("#bcc3ba")
 PLAIN, BOLD = "Archivo", "Archivo-Bold"
@@ -72,7 +75,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
         _para(sheet.label, 19, font=BOLD),
         _para(f"{sheet.engine} · {sheet.shop} · card {sheet.card}", 9.5, colour=SOFT),
         Spacer(0, 2 * MM),
-        _facts(sheet.facts, width),
+        _facts(sheet, width),
         Spacer(0, 2 * MM),
         _Head(sheet, width),
         Spacer(0, 2 * MM),
@@ -103,10 +106,13 @@ def _plain(text: str) -> str:
     return swapped.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
 
 
-def _facts(facts: tuple[tuple[str, str], ...], width: float) -> Table:
+def _facts(sheet: Sheet, width: float) -> Table:
+    specs = (Fact(name=f"Spec {one.name}", says=range_words(one)) for one in sheet.specs)
     cells = [
-        Paragraph(f'<font color="#44504a">{_plain(name)}</font> {_plain(value)}', _style(8.2))
-        for name, value in facts
+        Paragraph(
+            f'<font color="#44504a">{_plain(one.name)}</font> {_plain(one.says)}', _style(8.2)
+        )
+        for one in (*sheet.facts, *specs)
     ]
     while len(cells) % 3:
         cells.append(Paragraph("", _style(8.2)))
@@ -131,11 +137,27 @@ HEADINGS = (
 )  # fmt: skip
 
 
+def _gap(gap: Gap | None) -> str:
+    return gap.words() if gap else ""
+
+
+def _out(row: SheetRow) -> str:
+    thick = "" if row.piece_out_nm is None else show_mm(row.piece_out_nm)
+    return f"{thick} ({row.marked})" if row.marked else thick
+
+
+def _in(row: SheetRow) -> str:
+    if row.piece_in_nm is not None:
+        return show_mm(row.piece_in_nm)
+    return "kept" if row.kept else ""
+
+
 def _rows(rows: tuple[SheetRow, ...], width: float) -> Table:
     body = [
         [
-            row.valve, row.spec, row.found, row.piece_out, row.piece_in, row.predicted, row.left,
-            row.residual, VERDICT_WORDS[row.verdict],
+            row.valve, row.spec.words(), _gap(row.found), _out(row), _in(row), _gap(row.predicted),
+            _gap(row.left), "" if row.residual_nm is None else signed(row.residual_nm),
+            VERDICT_WORDS[row.verdict],
         ]
         for row in rows
     ]  # fmt: skip
@@ -239,7 +261,7 @@ class _Head(Flowable):
         canvas.setFillColor(SOFT)
         along = self.sheet.drawing.crank == "along"
         canvas.drawString(0, self.height - 2.4 * MM, "front" + (" is left" if along else ""))
-        left = {row.valve: row.left for row in self.sheet.rows}
+        left = {row.valve: _gap(row.left) for row in self.sheet.rows}
         for place, bank in enumerate(self.banks):
             middle = self.height - 4 * MM - self.tall * (place + 0.5)
             self._bank(bank, middle, left)

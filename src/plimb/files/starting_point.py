@@ -6,7 +6,8 @@ from dataclasses import dataclass
 from enum import StrEnum
 from typing import Any
 
-from plimb.core.engine import Follower, Side
+from plimb.core.engine.engine import Side
+from plimb.core.engine.followers import Follower, kind_of
 from plimb.core.errors import BadValue
 
 
@@ -90,7 +91,7 @@ def starting_point(start: Start) -> dict[str, Any]:
             "source": "",
             "page": "",
             "follower": start.follower.value,
-            "camshaft_out": start.follower not in (Follower.BUCKET_OVER, Follower.FINGER),
+            "camshaft_out": kind_of(start.follower).camshaft_out,
             "crank": {
                 "rotation": "clockwise",
                 "cylinders": [{"number": n, "fires_at": fires[n]} for n in sorted(fires)],
@@ -172,7 +173,7 @@ def _camshafts(banks: list[dict[str, Any]], count: int) -> list[dict[str, Any]]:
 def _valves(start: Start, banks: list[dict[str, Any]], along: bool) -> list[dict[str, Any]]:
     many = sum(len(bank["cylinders"]) for bank in banks) > 1
     prefix = {c: f"{bank['id']} " for bank in banks for c in bank["cylinders"]}
-    twice = start.follower is Follower.OPENER_CLOSER
+    twice = kind_of(start.follower).closers
     valves: list[dict[str, Any]] = []
     for number in sorted(prefix):
         for side, count in zip(Side, _SIDES[start.valves], strict=True):

@@ -9,16 +9,11 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session, joinedload, selectinload
 
 from plimb.core.errors import CardSigned, NotFound, StaleVersion
-from plimb.core.shim import Aim, Rounding
-from plimb.core.survey import Act
-from plimb.store.models import (
-    BladeSetRow,
-    CardRow,
-    EngineRevisionRow,
-    EventRow,
-    InstrumentRow,
-    RoundRow,
-)
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.shim.sum import Aim, Rounding
+from plimb.store.tables.card import CardRow, EventRow, RoundRow
+from plimb.store.tables.engine import EngineRevisionRow
+from plimb.store.tables.shop import BladeSetRow, InstrumentRow
 
 _WHOLE = (
     joinedload(CardRow.revision).joinedload(EngineRevisionRow.engine),
@@ -45,10 +40,16 @@ def get_card(session: Session, card_id: int, *, whole: bool = True) -> CardRow:
 
 
 def list_cards(session: Session) -> Sequence[CardRow]:
-    """Return all cards, the newest first."""
+    """Return all cards with their engines, the newest first, and nothing of what is on them."""
+    engine = joinedload(CardRow.revision).joinedload(EngineRevisionRow.engine)
     return session.scalars(
-        select(CardRow).options(*_WHOLE).order_by(CardRow.opened_at.desc(), CardRow.id.desc())
+        select(CardRow).options(engine).order_by(CardRow.opened_at.desc(), CardRow.id.desc())
     ).all()
+
+
+def without_summary(session: Session) -> Sequence[int]:
+    """Return the numbers of cards that were last changed before summaries were kept."""
+    return session.scalars(select(CardRow.id).where(CardRow.summary.is_(None))).all()
 
 
 def card_before(session: Session, card: CardRow) -> int | None:
@@ -75,7 +76,7 @@ def add_card(
     distance_km: int | None,
     aim: Aim,
     rounding: Rounding,
-    act: Act,
+    act: WhichToSet,
     now: datetime,
     hours: int | None = None,
     blade_set: BladeSetRow | None = None,
@@ -101,8 +102,8 @@ def add_card(
         trust="measured",
         reuse=True,
         variant="best",
-        forbidden=[],
-        tightening=[],
+        forbidden=(),
+        tightening=(),
         rounds=[RoundRow(number=1, opened_at=now, reason="", hand_turns=0)],
     )
     session.add(card)

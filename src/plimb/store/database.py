@@ -10,10 +10,16 @@ from typing import Any
 from alembic import command
 from alembic.config import Config
 from alembic.script import ScriptDirectory
+from platformdirs import user_data_path
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.orm import Session, sessionmaker
 
 MIGRATIONS = Path(__file__).parent / "migrations"
+
+
+def record_path(name: str) -> Path:
+    """Return where this user's record of that name is kept."""
+    return user_data_path("plimb", appauthor=False) / f"{name}.sqlite3"
 
 
 class Database:

@@ -9,28 +9,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
 from plimb.core.errors import NotFound, StaleVersion
-from plimb.core.lengths import mm
-from plimb.core.shim import Aim, Rounding
-from plimb.core.survey import Act
-from plimb.core.torque import TorqueUnit
-from plimb.store.models import EngineRevisionRow, EngineRow, ShopRow
-
-
-def get_shop(session: Session) -> ShopRow:
-    """Return the shop, made with the usual settings where there is none yet."""
-    shop = session.scalar(select(ShopRow))
-    if shop is None:
-        shop = ShopRow(
-            name="My shop",
-            thinnest_blade_nm=mm("0.03"),
-            aim=Aim.LOOSE,
-            rounding=Rounding.NEAREST,
-            act=Act.OUT,
-            hand_turns=2,
-            wrench=TorqueUnit.NM,
-        )
-        session.add(shop)
-    return shop
+from plimb.store.tables.engine import EngineRevisionRow, EngineRow
 
 
 def list_engines(session: Session) -> Sequence[EngineRow]:

@@ -3,23 +3,73 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
 from plimb.core.errors import NotFound
-from plimb.store.models import PartOrderLineRow, PartOrderRow, ShimFamilyRow
+from plimb.store.tables.order import PartOrderLineRow, PartOrderRow
+from plimb.store.tables.shim import ShimFamilyRow
 
 
-def list_orders(session: Session, card_id: int | None = None) -> Sequence[PartOrderRow]:
+@dataclass(frozen=True, slots=True, kw_only=True)
+class OrderedLine:
+    """One size on an order: how many, at what price, and how soon, or why it was refused."""
+
+    id: int
+    thickness_nm: int
+    diameter_nm: int | None
+    count: int
+    price: str | None
+    days: int
+    state: str
+    says: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Order:
+    """An order at the parts counter, as the counter answered it."""
+
+    id: int
+    card_id: int | None
+    number: str
+    ordered_at: datetime
+    lines: tuple[OrderedLine, ...]
+
+
+def list_orders(session: Session, card_id: int | None = None) -> list[Order]:
     """Return all orders, or one card's, the newest first."""
     query = select(PartOrderRow).options(
         selectinload(PartOrderRow.lines).selectinload(PartOrderLineRow.family)
     )
     if card_id is not None:
         query = query.where(PartOrderRow.card_id == card_id)
-    return session.scalars(query.order_by(PartOrderRow.id.desc())).all()
+    rows = session.scalars(query.order_by(PartOrderRow.id.desc())).all()
+    return [_order(row) for row in rows]
+
+
+def _order(row: PartOrderRow) -> Order:
+    return Order(
+        id=row.id,
+        card_id=row.card_id,
+        number=row.number,
+        ordered_at=row.ordered_at,
+        lines=tuple(
+            OrderedLine(
+                id=line.id,
+                thickness_nm=line.thickness_nm,
+                diameter_nm=line.family.diameter_nm,
+                count=line.count,
+                price=line.price,
+                days=line.days,
+                state=line.state,
+                says=line.says,
+            )
+            for line in row.lines
+        ),
+    )
 
 
 def order_by_key(session: Session, key: str) -> PartOrderRow | None:

@@ -2,46 +2,31 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from dataclasses import dataclass
-from datetime import UTC, datetime
 from typing import Any
 
 from apiflask import APIFlask
 from flask import Response
 
 from plimb import __version__
+from plimb.actions.clock import utc_now
 from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
 from plimb.web import (
-    api,
-    api_closing,
-    api_drawer,
-    api_engines,
-    api_measuring,
-    api_pieces,
+    cards,
+    drawer,
+    engines,
     errors,
+    fitting,
+    log,
     page,
+    plans,
+    readings,
+    sheets,
+    shims,
+    shop,
     spec,
 )
-
-Clock = Callable[[], datetime]
-
-
-def utc_now() -> datetime:
-    """Return this moment as naive UTC, as the record keeps it."""
-    return datetime.now(UTC).replace(tzinfo=None, microsecond=0)
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Bench:
-    """What the application works with: the record, the time, and what is connected to it."""
-
-    database: Database
-    clock: Clock
-    counter: str | None = None
-    instrument: SimulatedMicrometer | None = None
-    readings: Readings | None = None
+from plimb.web.request import Bench, Clock
 
 
 def create_app(
@@ -81,8 +66,9 @@ def create_app(
         instrument=instrument,
         readings=Readings(instrument.port) if instrument else None,
     )
-    for part in (api, api_measuring, api_pieces, api_closing, api_drawer, api_engines, page):
+    for part in (shop, cards, readings, shims, plans, fitting, sheets, drawer, engines, page):
         app.register_blueprint(part.blueprint)
+    log.init_app(app)
     errors.init_app(app)
     spec.init_app(app)
     app.after_request(_harden)

@@ -20,6 +20,7 @@ from plimb.core.errors import (
     PlimbError,
     StaleVersion,
 )
+from plimb.web.log import request_id
 
 STATUS: dict[type[PlimbError], int] = {
     BadValue: 422,
@@ -88,9 +89,13 @@ def _http(error: HTTPException) -> tuple[Response, int]:
 
 
 def _fault(error: Exception) -> tuple[Response, int]:
-    logging.getLogger("plimb").exception("unexpected", exc_info=error)
+    logging.getLogger("plimb").exception("request %s", request_id(), exc_info=error)
     return refusal(
-        "fault", "Plimb itself went wrong here; nothing was changed. Try again.", None, 500
+        "fault",
+        f"Plimb itself went wrong here (request {request_id()}). What you did may have been saved: "
+        "look before you do it again.",
+        None,
+        500,
     )
 
 

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 import gc
 import json
+import logging
 import socket
 from pathlib import Path
 
 import waitress
-from platformdirs import user_data_path
 
 from plimb.core.errors import BadValue
 from plimb.core.lengths import mm
@@ -19,11 +19,6 @@ from plimb.web.application import create_app
 
 DEMO_ZERO_NM = mm("0.003")
 """Where the simulated micrometer's zero stands, so that checking it is worth something."""
-
-
-def shop_database(name: str) -> Path:
-    """Return where this user's record of that name is kept."""
-    return user_data_path("plimb", appauthor=False) / f"{name}.sqlite3"
 
 
 def run_server(
@@ -60,6 +55,8 @@ def run_server(
             ) from None
     import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
 
+    logging.basicConfig(format="%(asctime)s %(message)s", level=logging.WARNING)
+    logging.getLogger("plimb").setLevel(logging.INFO)
     app = create_app(
         Database(path),
         counter=run_counter() if standins and counter is None else counter,

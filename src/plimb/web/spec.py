@@ -6,7 +6,7 @@ from typing import Any
 
 from apiflask import APIFlask
 
-from plimb.web.schemas import RefusalOut
+from plimb.web.wire import RefusalOut
 
 REFUSALS = ("404", "409", "415", "422")
 

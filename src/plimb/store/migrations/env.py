@@ -2,7 +2,8 @@
 
 from alembic import context
 
-from plimb.store.models import Base
+from plimb.store.tables import card, order, shim  # noqa: F401  # all tables are known then
+from plimb.store.tables.base import Base
 
 context.configure(
     connection=context.config.attributes["connection"],

@@ -1,0 +1,141 @@
+"""What the bench shows: the shop, its engines, and its cards by what was kept of each."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
+
+from plimb.actions.cards import keep_summary
+from plimb.actions.views import NumberedSet, drawn
+from plimb.core.engine.engine import Engine
+from plimb.core.engine.layout import HeadDrawing
+from plimb.core.job.summary import CardSummary
+from plimb.core.measure.limits import Verdict
+from plimb.files.engine_file import parsed_engine
+from plimb.store.cards import get_card, list_cards, without_summary
+from plimb.store.database import Database
+from plimb.store.engines import list_engines
+from plimb.store.shop import core_set, get_shop, list_blade_sets, list_instruments
+from plimb.store.tables.card import CardRow
+from plimb.store.tables.engine import EngineRow
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class EngineLine:
+    """One engine in the list."""
+
+    id: int
+    label: str
+    note: str
+    revision: int
+    engine: Engine
+    drawing: HeadDrawing
+
+    @property
+    def valves(self) -> int:
+        """How many clearances it has."""
+        return len(self.engine.clearances)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CardLine:
+    """One card in the list. `verdicts` go by the valves' names as the engine is drawn now."""
+
+    id: int
+    engine_id: int
+    label: str
+    engine: str
+    reason: str
+    opened_at: datetime
+    opened_by: str
+    signed_at: datetime | None
+    signed_by: str | None
+    next_check_km: int | None
+    summary: CardSummary
+    verdicts: Mapping[str, Verdict | None]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class InstrumentLine:
+    """One micrometer or calliper, and what it is good to."""
+
+    id: int
+    name: str
+    doubt_nm: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ShopView:
+    """The shop, its engines by label and its cards, newest first."""
+
+    name: str
+    engines: tuple[EngineLine, ...]
+    cards: tuple[CardLine, ...]
+    blade_sets: tuple[NumberedSet, ...]
+    instruments: tuple[InstrumentLine, ...]
+    hand_turns: int
+    wrench: str
+
+
+def read_shop(database: Database) -> ShopView:
+    """Return the shop for the bench; cards are shown by what was kept of them when changed."""
+    _keep_missing_summaries(database)
+    with database.reading() as session:
+        shop = get_shop(session)
+        return ShopView(
+            name=shop.name,
+            hand_turns=shop.hand_turns,
+            wrench=shop.wrench,
+            engines=tuple(_engine_line(row) for row in list_engines(session)),
+            cards=tuple(_card_line(row) for row in list_cards(session)),
+            blade_sets=tuple(
+                NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
+            ),
+            instruments=tuple(
+                InstrumentLine(id=row.id, name=row.name, doubt_nm=row.doubt_nm)
+                for row in list_instruments(session)
+            ),
+        )
+
+
+def _keep_missing_summaries(database: Database) -> None:
+    """Make up for cards that were last changed before summaries were kept."""
+    with database.reading() as session:
+        missing = without_summary(session)
+    for number in missing:
+        with database.writing() as session:
+            keep_summary(get_card(session, number))
+
+
+def _engine_line(row: EngineRow) -> EngineLine:
+    newest = row.revisions[-1]
+    engine, _events, drawing, _turning = drawn(newest.document)
+    return EngineLine(
+        id=row.id,
+        label=row.label,
+        note=row.note,
+        revision=newest.number,
+        engine=engine,
+        drawing=drawing,
+    )
+
+
+def _card_line(card: CardRow) -> CardLine:
+    assert card.summary is not None  # kept with each change, and made up for above
+    engine = card.revision.engine
+    now = parsed_engine(engine.revisions[-1].document)[1]
+    return CardLine(
+        id=card.id,
+        engine_id=engine.id,
+        label=card.as_signed.label if card.as_signed else engine.label,
+        engine=parsed_engine(card.revision.document)[1].name,
+        reason=card.reason,
+        opened_at=card.opened_at,
+        opened_by=card.opened_by,
+        signed_at=card.signed_at,
+        signed_by=card.signed_by,
+        next_check_km=card.next_check_km,
+        summary=card.summary,
+        verdicts={name: card.summary.verdicts.get(key) for key, name in now.names.items()},
+    )

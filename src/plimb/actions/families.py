@@ -1,0 +1,93 @@
+"""What the shop says of a family of shims: diameter, runs, marking, prices, low stock."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from decimal import Decimal, InvalidOperation
+
+from plimb.core.errors import BadValue, StaleVersion
+from plimb.core.lengths import Unit, mm, parse_length, show_mm
+from plimb.core.shim.family import Family, Run
+from plimb.core.shim.marking import Code
+from plimb.store.database import Database
+from plimb.store.families import families, get_family
+from plimb.store.tables.shim import ShimFamilyRow
+
+
+def save_family(
+    database: Database,
+    *,
+    family_id: int | None,
+    seen: int,
+    name: str,
+    diameter: str,
+    runs: Sequence[tuple[str, str, str]],
+    code: Code,
+    price: str,
+    kit_price: str,
+    kit_each: int,
+    supplier: str,
+    low_stock: int,
+) -> None:
+    """Write a family as it now is, or a new one.
+
+    Raises:
+        BadValue: No name or one that is taken, a diameter that is taken, a run that cannot be.
+        NotFound: There is no such family.
+        StaleVersion: It was changed since.
+    """
+    if not name.strip():
+        raise BadValue("Write what the shop calls this family.", field="name")
+    wide_nm = parse_length(diameter, Unit.MM, field="diameter") if diameter.strip() else None
+    if wide_nm is not None and not mm("3") <= wide_nm <= mm("60"):
+        raise BadValue("A shim is 3 to 60 mm across.", field="diameter")
+    made = Family(
+        diameter_nm=wide_nm,
+        runs=tuple(
+            Run(
+                from_nm=parse_length(low, Unit.MM, field="run"),
+                to_nm=parse_length(high, Unit.MM, field="run"),
+                step_nm=parse_length(step, Unit.MM, field="run"),
+            )
+            for low, high, step in runs
+        ),
+        price=_money(price, "price"),
+        code=code,
+    )
+    if not made.runs:
+        raise BadValue("Write at least one run, from, to and step.", field="run")
+    if not (1 <= kit_each <= 20 and 0 <= low_stock <= 99):
+        raise BadValue("A kit holds 1 to 20 of a size; low stock is 0 to 99.", field="kit_each")
+    with database.writing() as session:
+        row = ShimFamilyRow() if family_id is None else get_family(session, family_id)
+        if family_id is not None and row.version != seen:
+            raise StaleVersion(seen=seen, current=row.version)
+        for other in families(session):
+            if other.id != family_id and other.name == name.strip():
+                raise BadValue(f"There is a family “{name.strip()}” already.", field="name")
+            if other.id != family_id and wide_nm is not None and other.diameter_nm == wide_nm:
+                raise BadValue(
+                    f"{other.name} is {show_mm(wide_nm)} mm across already; families are told "
+                    "apart by that.",
+                    field="diameter",
+                )
+        row.name, row.diameter_nm, row.code = name.strip(), wide_nm, code.value
+        row.runs = [[run.from_nm, run.to_nm, run.step_nm] for run in made.runs]
+        row.price = None if made.price is None else f"{made.price:f}"
+        kit = _money(kit_price, "kit_price")
+        row.kit_price = None if kit is None else f"{kit:f}"
+        row.kit_each, row.supplier, row.low_stock = kit_each, supplier.strip(), low_stock
+        row.version = (row.version or 0) + 1
+        session.add(row)
+
+
+def _money(text: str, field: str) -> Decimal | None:
+    if not text.strip():
+        return None
+    try:
+        money = Decimal(text.strip().replace(",", "."))
+    except InvalidOperation:
+        money = Decimal(-1)
+    if not (money.is_finite() and 0 <= money <= 10_000):
+        raise BadValue(f"{field} “{text.strip()}” is no price; write it like 8.50.", field=field)
+    return money

@@ -1,0 +1,147 @@
+"""What a technician does while measuring: read a gap back, write it down, be asked for a blade."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from sqlalchemy.orm import Session
+
+from plimb.actions.cards import Change, Written, changed, known_valve
+from plimb.actions.views import conditions_of, engine_of
+from plimb.core.errors import NotReady
+from plimb.core.lengths import Unit
+from plimb.core.measure.blades import Gauge, Tried, known_from, next_blade, next_finer
+from plimb.core.measure.limits import Verdict, judge
+from plimb.core.measure.shorthand import NOMINAL, Reading, parse_reading
+from plimb.store.cards import get_card
+from plimb.store.database import Database
+from plimb.store.readings import gaps_of, write_gap
+from plimb.store.shop import core_set, get_shop
+from plimb.store.tables.card import CardRow, RoundRow
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Understood:
+    """What a typed gap says, its verdict, and the blade that would settle it."""
+
+    reading: Reading
+    verdict: Verdict
+    next_blade: Gauge | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class NextTry:
+    """Which blade to try next on a valve, the verdict if settled, and what is known, as typed."""
+
+    next_blade: Gauge | None
+    verdict: Verdict | None
+    reading: str | None
+
+
+def understand_gap(
+    database: Database, card_id: int, valve: str, text: str, unit: Unit
+) -> Understood:
+    """Return what a typed gap says; nothing is written down.
+
+    Raises:
+        BadValue: It cannot be read.
+        NotFound: There is no such card.
+    """
+    with database.reading() as session:
+        card = get_card(session, card_id, whole=False)
+        limits = known_valve(card, valve).spec.check
+        blades = core_set(card.blade_set) if card.blade_set else None
+        reading = _read(session, card, text, unit)
+    return Understood(
+        reading=reading,
+        verdict=judge(reading.gap, limits),
+        next_blade=next_blade(known_from(reading.gap), limits, blades) if blades else None,
+    )
+
+
+def _read(session: Session, card: CardRow, text: str, unit: Unit) -> Reading:
+    """Return a typed gap by the card's feeler set."""
+    blades = core_set(card.blade_set) if card.blade_set else None
+    thinnest_nm = blades.usable[0].thickness_nm if blades else get_shop(session).thinnest_blade_nm
+    actual = blades.actual if blades else NOMINAL
+    return parse_reading(text, unit, thinnest_nm=thinnest_nm, actual=actual)
+
+
+def write_down_gap(
+    database: Database,
+    change: Change,
+    *,
+    valve: str,
+    purpose: str,
+    text: str,
+    unit: Unit,
+    repeats: bool = False,
+) -> Written:
+    """Write down a gap (`purpose` found or proof); empty text strikes the standing one out.
+
+    A reading that `repeats` leaves the one before it standing beside it.
+
+    Raises:
+        BadValue: The text cannot be read or the valve is not on the engine.
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+
+    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
+        write_gap(
+            session,
+            round_,
+            key=known_valve(card, valve).key,
+            purpose=purpose,
+            typed=text.strip(),
+            unit=unit,
+            reading=_read(session, card, text, unit) if text.strip() else None,
+            repeats=repeats,
+            warm=conditions_of(card).warm,
+            now=change.now,
+        )
+
+    return changed(database, change, f"{purpose} {valve} {text.strip()}", apply)
+
+
+def keep_odd_reading(
+    database: Database, change: Change, *, valve: str, purpose: str, slips: Sequence[str]
+) -> Written:
+    """Answer what was asked about a reading: it is so.
+
+    Raises:
+        BadValue: The valve is not on the engine.
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+
+    def apply(_session: Session, card: CardRow, round_: RoundRow) -> None:
+        known_valve(card, valve)
+        line = gaps_of(round_, engine_of(card), purpose).get(valve)
+        if line is not None:
+            line.kept = sorted({*line.kept, *slips})
+
+    return changed(database, change, f"kept {valve}", apply)
+
+
+def ask_next_blade(
+    database: Database, card_id: int, *, valve: str, tried: Tried, fine: bool
+) -> NextTry:
+    """Say which blade to try next on a valve, and the verdict once it is settled.
+
+    Raises:
+        NotReady: The card has no feeler set.
+        BadValue: The valve is not on the engine.
+        NotFound: There is no such card.
+    """
+    with database.reading() as session:
+        card = get_card(session, card_id, whole=False)
+        limits = known_valve(card, valve).spec.check
+        if card.blade_set is None:
+            raise NotReady("Choose a feeler set first.", field="blades")
+        blades = core_set(card.blade_set)
+    following = next_finer if fine else next_blade
+    return NextTry(
+        next_blade=following(tried, limits, blades),
+        verdict=tried.settled(limits),
+        reading=tried.typed,
+    )

@@ -1,0 +1,150 @@
+"""What a technician does with the shims that come out: read one, answer for one, check the zero."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from sqlalchemy.orm import Session
+
+from plimb.actions.cards import Change, Written, changed, known_valve
+from plimb.actions.custody import found_in_valve
+from plimb.actions.views import engine_of
+from plimb.core.engine.engine import Clearance
+from plimb.core.errors import BadValue, NotReady
+from plimb.core.lengths import Unit, mm, parse_length
+from plimb.core.shim.family import Family
+from plimb.core.shim.shim import Condition, ShimReading, Trust, parse_shim
+from plimb.store.cards import get_card
+from plimb.store.database import Database
+from plimb.store.families import core_family, families, family_among
+from plimb.store.readings import standing, write_shim
+from plimb.store.shop import get_instrument
+from plimb.store.tables.card import CardRow, RoundRow
+from plimb.store.tables.shim import ShimFamilyRow
+
+MOST_ZERO_NM = mm("0.1")
+
+
+def write_down_shim(
+    database: Database,
+    change: Change,
+    *,
+    valve: str,
+    text: str,
+    condition: Condition = Condition.SOUND,
+) -> Written:
+    """Write down the shim that came out; empty text strikes the standing one out.
+
+    Raises:
+        BadValue: The text cannot be read or the valve is not on the engine.
+        Ambiguous: The marking can be read in more than one way.
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+
+    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
+        clearance = known_valve(card, valve)
+        piece = read_shim(session, card, valve, text, condition) if text.strip() else None
+        before = standing(round_.pieces, engine_of(card)).get(valve)
+        write_shim(
+            session,
+            round_,
+            key=clearance.key,
+            reading=piece,
+            zero_nm=card.zero_nm or 0,
+            now=change.now,
+        )
+        if piece is not None:
+            found_in_valve(session, card, clearance, piece, change.now, corrects=before is not None)
+
+    return changed(database, change, f"piece {valve} {text.strip()}", apply)
+
+
+def read_shim(
+    session: Session, card: CardRow, valve: str, text: str, condition: Condition = Condition.SOUND
+) -> ShimReading:
+    """Return what a typed shim says, by the valve's family and the card's instrument.
+
+    Raises:
+        BadValue: It cannot be read.
+        Ambiguous: The marking can be read in more than one way.
+    """
+    clearance = known_valve(card, valve)
+    return parse_shim(
+        text,
+        clearance_family(families(session), clearance),
+        zero_nm=card.zero_nm or 0,
+        condition=condition,
+        doubt_nm=card.instrument.doubt_nm if card.instrument else None,
+    )
+
+
+def clearance_family(known: Sequence[ShimFamilyRow], clearance: Clearance) -> Family:
+    """Return a valve's family with the shop's marking code and price for it."""
+    row = family_among(known, clearance.family)
+    if row is None:
+        return clearance.family
+    shop = core_family(row)
+    return replace(
+        clearance.family,
+        code=shop.code,
+        price=clearance.family.price if shop.price is None else shop.price,
+    )
+
+
+def understand_shim(database: Database, card_id: int, valve: str, text: str) -> ShimReading:
+    """Return what a typed shim says; nothing is written down.
+
+    Raises:
+        BadValue: It cannot be read.
+        Ambiguous: The marking can be read in more than one way.
+        NotFound: There is no such card.
+    """
+    with database.reading() as session:
+        return read_shim(session, get_card(session, card_id, whole=False), valve, text)
+
+
+def answer_for_shim(database: Database, change: Change, *, valve: str, trust: Trust) -> Written:
+    """Say which thickness counts where marking and micrometer disagree.
+
+    Raises:
+        NotReady: The shim of the valve has not been read.
+        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    """
+
+    def apply(_session: Session, card: CardRow, round_: RoundRow) -> None:
+        known_valve(card, valve)
+        line = standing(round_.pieces, engine_of(card)).get(valve)
+        if line is None:
+            raise NotReady(f"Read the shim of {valve} first.", field="valve")
+        line.answered = trust.value
+
+    return changed(database, change, f"trust {valve} {trust}", apply)
+
+
+def check_zero(
+    database: Database, change: Change, *, instrument_id: int | None, zero: str
+) -> Written:
+    """Note which instrument measures the shims and what it shows with nothing in it.
+
+    Pieces read from now on have the zero taken off; those read before keep their own.
+
+    Raises:
+        BadValue: The zero is no number, or so far off that the instrument wants setting.
+        NotFound: There is no such instrument.
+        StaleVersion, CardSigned: The card cannot take it.
+    """
+    text = zero.strip()
+    minus = text.startswith(("-", "−"))
+    zero_nm = parse_length(text.lstrip("-−+"), Unit.MM, field="zero") if text else None
+    if zero_nm is not None and zero_nm > MOST_ZERO_NM:
+        raise BadValue(
+            f"zero of {text} mm is too far off; set the instrument, then check again.",
+            field="zero",
+        )
+
+    def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
+        card.instrument = None if instrument_id is None else get_instrument(session, instrument_id)
+        card.zero_nm = -zero_nm if minus and zero_nm is not None else zero_nm
+
+    return changed(database, change, f"zero {instrument_id} {text}", apply)

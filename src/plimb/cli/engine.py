@@ -1,0 +1,73 @@
+"""`plimb turn` and `plimb plan`: the sums of a whole engine."""
+
+from __future__ import annotations
+
+import json
+from fractions import Fraction
+from pathlib import Path
+
+import click
+
+from plimb.cli.root import json_option, main, text_of
+from plimb.core.engine.turning import COMFORT, Method, plan_turning
+from plimb.core.plan.search import plan_engine
+from plimb.core.words import percent
+from plimb.files.card_file import plan_as_json, read_card
+from plimb.files.engine_file import read_engine
+
+
+@main.command()
+@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@click.option("--method", type=click.Choice(["marks", "lobe"]), default="marks")
+@json_option
+def turn(file: Path, method: str, as_json: bool) -> None:
+    """Say where to turn the crank to, for the engine in FILE (an engine or a card file)."""
+    read = read_engine(text_of(file))
+    plan = plan_turning(read.to_core(), read.timing(), Method(method))
+    if as_json:
+        stops = [
+            {
+                "crank_degrees": _plain(stop.degrees),
+                "mark": stop.mark,
+                "valves": list(stop.valves),
+                "margin": _plain(stop.margin),
+            }
+            for stop in plan.stops
+        ]
+        click.echo(json.dumps({"stops": stops, "turning_degrees": _plain(plan.turning)}))
+        return
+    for number, stop in enumerate(plan.stops, 1):
+        place = f"mark {stop.mark}" if stop.mark else "no mark, go by the lobes"
+        click.echo(f"Stop {number}: {_plain(stop.degrees)}°, {place}.")
+        click.echo(f"  Measure {', '.join(stop.valves)}.")
+        if stop.margin < COMFORT:
+            click.echo(f"  Just {_plain(stop.margin)}° from being lifted: stop exactly.")
+    click.echo(f"Turning from the first stop to the last: {_plain(plan.turning)}°.")
+
+
+@main.command()
+@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@json_option
+def plan(file: Path, as_json: bool) -> None:
+    """Decide the whole engine on the card in FILE: which shim goes where, and what to buy."""
+    card = read_card(text_of(file))
+    request = card.plan_request()
+    answer = plan_as_json(request, plan_engine(request), card.unit)
+    if as_json:
+        click.echo(json.dumps(answer, ensure_ascii=False))
+        return
+    for line in answer["valves"]:
+        click.echo(f"{line['valve']}: {line['why']}")
+    out = ", ".join(answer["camshafts_out"]) or "none"
+    click.echo(f"Camshafts out: {out}.")
+    bought = ", ".join(f"{one['count']} × {one['thickness']:.3f}" for one in answer["order"])
+    click.echo(f"To buy: {bought or 'nothing'}; cost {answer['cost']:.2f}.")
+    if any(line["provisional"] for line in answer["valves"]):
+        click.echo("A piece fitted for now comes first; whether all passes shows after that.")
+    elif not answer["cannot"] and answer["chance"] < 1:
+        click.echo(f"All of it passes the proof with a chance of {percent(answer['chance'])}.")
+
+
+def _plain(degrees: Fraction) -> int | float:
+    """Return degrees as a whole number where they are one."""
+    return int(degrees) if degrees.denominator == 1 else float(degrees)

@@ -1,0 +1,45 @@
+"""`plimb serve` and `plimb demo`: serve the screens."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+import click
+
+from plimb.cli.root import database_option, json_option, main
+from plimb.demo.load import load_demo
+from plimb.store.database import record_path
+from plimb.web.serving import run_server
+
+DEFAULT_PORT = 8017
+
+_port = click.option(
+    "--port", type=click.IntRange(1, 65535), envvar="PLIMB_PORT", default=DEFAULT_PORT
+)
+_host = click.option("--host", default="127.0.0.1")
+
+
+@main.command()
+@database_option
+@_host
+@_port
+@json_option
+@click.option("--counter", default=None, help="Address of a parts counter to order from.")
+def serve(database: Path | None, host: str, port: int, as_json: bool, counter: str | None) -> None:
+    """Serve the shop's own record."""
+    run_server(
+        database or record_path("shop"), host=host, port=port, as_json=as_json, counter=counter
+    )
+
+
+@main.command()
+@database_option
+@_host
+@_port
+@json_option
+@click.option("--fresh", is_flag=True, help="Throw the demo's record away and load it anew.")
+def demo(database: Path | None, host: str, port: int, as_json: bool, fresh: bool) -> None:
+    """Serve the Ostrel Hill Climb School, a made-up shop to try things on."""
+    path = database or record_path("demo")
+    load_demo(path, fresh=fresh)
+    run_server(path, host=host, port=port, as_json=as_json, standins=True)

@@ -1,0 +1,93 @@
+"""The whole cycle as it is drawn: a lane a cylinder's side, and the stops."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from plimb.core.engine.engine import Clearance, Engine, Side
+from plimb.core.engine.turning import COMFORT, Events, Method, TurnPlan, margin
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CycleStop:
+    """One angle to turn to, and what is measured there; `narrow` where it must be met exactly."""
+
+    degrees: float
+    mark: str | None
+    valves: tuple[str, ...]
+    margin: float
+    narrow: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Lane:
+    """One cylinder's one side over the cycle: when its valves are lifted, in crank degrees."""
+
+    cylinder: int
+    side: Side
+    valves: tuple[str, ...]
+    fires_at: int
+    lift_from: float
+    lift_to: float
+    peak: float
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Cycle:
+    """Where to turn to, and the whole cycle to see why."""
+
+    method: Method
+    rotation: str
+    stops: tuple[CycleStop, ...]
+    lanes: tuple[Lane, ...]
+
+
+def cycle_of(engine: Engine, events: Events, method: Method, plan: TurnPlan) -> Cycle:
+    """Return the cycle with the stops of a plan."""
+    return Cycle(
+        method=method,
+        rotation=engine.rotation,
+        stops=tuple(
+            CycleStop(
+                degrees=float(stop.degrees),
+                mark=stop.mark,
+                valves=stop.valves,
+                margin=float(stop.margin),
+                narrow=stop.margin < COMFORT,
+            )
+            for stop in plan.stops
+        ),
+        lanes=tuple(_lanes(engine, events)),
+    )
+
+
+def _lanes(engine: Engine, events: Events) -> list[Lane]:
+    lanes = []
+    for cylinder in sorted(engine.cylinders, key=lambda one: one.number):
+        for side in Side:
+            valves = engine.along(cylinder.number, side)
+            if not valves:
+                continue
+            start, end = events.lift(side)
+            lanes.append(
+                Lane(
+                    cylinder=cylinder.number,
+                    side=side,
+                    valves=tuple(valve.id for valve in valves),
+                    fires_at=cylinder.fires_at,
+                    lift_from=float(cylinder.fires_at + start),
+                    lift_to=float(cylinder.fires_at + end),
+                    peak=float(cylinder.fires_at + events.peak(side)),
+                )
+            )
+    return lanes
+
+
+def at_rest(engine: Engine, events: Events, degrees: Fraction) -> tuple[str, ...]:
+    """Return the valves whose followers rest on the base circle as the crank stands."""
+
+    def rests(clearance: Clearance) -> bool:
+        return margin(engine, clearance, events, degrees) > 0
+
+    return tuple(clearance.id for clearance in engine.clearances if rests(clearance))

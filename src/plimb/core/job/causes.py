@@ -1,0 +1,227 @@
+"""What can be behind a proof that did not come out: one row a cause with all that differs.
+
+How often each happens before anything is measured is judgement.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterable, Iterator, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+from itertools import combinations
+from typing import assert_never
+
+import numpy as np
+from numpy.typing import NDArray
+
+from plimb.core.job.residuals import Proved
+from plimb.core.lengths import mm, show_mm
+
+TOLD_APART_NM = mm("0.015")
+"""Pieces nearer to each other than this are not told apart by a proof."""
+
+SHOWN = 6
+"""How many valves a sentence names."""
+
+
+class Cause(StrEnum):
+    """What can be behind a residual."""
+
+    DOUBT = "doubt"
+    SWAPPED = "swapped"
+    HELD_OPEN = "held-open"
+    DIRT = "dirt"
+    CAM = "cam"
+    MARKING = "marking"
+    WRONG_TDC = "wrong-tdc"
+    UNKNOWN = "unknown"
+
+
+Shifts = NDArray[np.float64]
+
+SIZES: Shifts = np.linspace(mm("0.02"), mm("0.30"), 29)
+"""Sizes that an unknown shift may have, 0.02 to 0.30 mm."""
+
+NO_SHIFT: Shifts = np.zeros((1, 0))
+"""Nothing is off."""
+
+WIDER: Shifts = np.linspace(mm("0.02"), mm("0.80"), 40)
+"""Sizes that anything else may have, 0.02 to 0.80 mm."""
+
+Way = tuple[tuple[str, ...], Shifts, float]
+"""Valves, by how much each way shifts them (all alike, or a column each), their own spread."""
+
+Ways = Callable[[Sequence[Proved]], Iterable[Way]]
+Words = Callable[[Sequence[Proved]], str]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CauseKind:
+    """Everything that differs between causes.
+
+    `ways` are the ways it may have gone on this engine; a cause that is not weighed against
+    the others has none. `evidence` and `check` are sentences about the valves it is blamed on.
+    """
+
+    name: str
+    how_often: float = 0.0
+    ways: Ways = lambda _proved: ()
+    evidence: Words = lambda _on: ""
+    check: Words = lambda _on: ""
+
+
+def _off(one: Proved) -> str:
+    residual_nm = one.residual_nm
+    if residual_nm is None:
+        return f"{one.valve} has no gap that can be felt"
+    way = "too large" if residual_nm > 0 else "too small"
+    return f"{one.valve} is {show_mm(abs(residual_nm))} {way}"
+
+
+def _said(on: Sequence[Proved]) -> str:
+    return ", ".join(_off(one) for one in on[:SHOWN])
+
+
+def _changed(proved: Sequence[Proved]) -> list[Proved]:
+    return [one for one in proved if one.changed]
+
+
+def _swaps(proved: Sequence[Proved]) -> Iterator[Way]:
+    """Two pieces changed places: each gap is off by the pieces' difference, both ways."""
+    for a, b in combinations(_changed(proved), 2):
+        if abs(a.new_nm - b.new_nm) >= TOLD_APART_NM:
+            by = float(a.new_nm - b.new_nm)
+            yield (a.valve, b.valve), np.array([[by, -by]]), 0.0
+
+
+def _cams(proved: Sequence[Proved]) -> Iterator[Way]:
+    """A cam not at its mark: all its valves are off the same way, if not by the same."""
+    for shaft in dict.fromkeys(one.camshaft for one in proved):
+        on = tuple(one.valve for one in proved if one.camshaft == shaft)
+        if len(on) >= 2:
+            yield on, -SIZES, float(mm("0.015"))
+
+
+def _wrong_tdcs(proved: Sequence[Proved]) -> Iterator[Way]:
+    """Measured at overlap: both sides of one cylinder have next to no gap."""
+    for cylinder in dict.fromkeys(one.cylinder for one in proved):
+        on = [one for one in proved if one.cylinder == cylinder]
+        if len({one.side for one in on}) == 2:
+            yield tuple(one.valve for one in on), -WIDER[7:], float(mm("0.06"))
+
+
+def _dirt(proved: Sequence[Proved]) -> Iterator[Way]:
+    """Something under a shim that was changed: its gap is smaller."""
+    return (((one.valve,), -SIZES, 0.0) for one in _changed(proved))
+
+
+def _markings(proved: Sequence[Proved]) -> Iterator[Way]:
+    """A piece nobody measured: off either way."""
+    either = np.concatenate([SIZES[:14], -SIZES[:14]])
+    return (((one.valve,), either, 0.0) for one in _changed(proved) if one.by_marking)
+
+
+def _anything(proved: Sequence[Proved]) -> Iterator[Way]:
+    anything = np.concatenate([WIDER, -WIDER])
+    return (((one.valve,), anything, 0.0) for one in proved)
+
+
+def _swapped(on: Sequence[Proved]) -> str:
+    a, b = on
+    return (
+        f"{_said(on)}; the pieces differ by {show_mm(abs(a.new_nm - b.new_nm))} "
+        f"({show_mm(a.new_nm)} and {show_mm(b.new_nm)})."
+    )
+
+
+def _marking(on: Sequence[Proved]) -> str:
+    true_nm = on[0].new_nm - (on[0].residual_nm or 0)
+    return f"{_said(on)}; the piece was never measured and would be {show_mm(true_nm)}."
+
+
+def _held_open(on: Sequence[Proved]) -> str:
+    one = on[0]
+    before_nm = one.before_nm or 0
+    return (
+        f"No gap was felt before. Worked back, {show_mm(one.proof.best_nm)} − "
+        f"({show_mm(one.old_nm)} − {show_mm(one.new_nm)}) = {show_mm(before_nm)}: it "
+        f"was held open by {show_mm(-before_nm)}."
+    )
+
+
+DOUBT = CauseKind(name="Within doubt", how_often=0.87, ways=lambda _proved: [((), NO_SHIFT, 0.0)])
+SWAPPED = CauseKind(
+    name="Two pieces changed places",
+    how_often=0.02,
+    ways=_swaps,
+    evidence=_swapped,
+    check=lambda on: f"Take the pieces of {on[0].valve} and {on[1].valve} out and read both.",
+)
+HELD_OPEN = CauseKind(
+    name="Held open before",
+    evidence=_held_open,
+    check=lambda _on: (
+        "Order by this figure now. A valve held open may be burnt: test its "
+        "compression before the engine runs."
+    ),
+)
+DIRT = CauseKind(
+    name="Dirt, or a shim not seated",
+    how_often=0.025,
+    ways=_dirt,
+    evidence=lambda on: (
+        f"{_said(on)}, and it alone: something lies under the shim, or it does not sit flat."
+    ),
+    check=lambda _on: "Lift the bucket, wipe seat and shim, turn the crank twice, measure again.",
+)
+CAM = CauseKind(
+    name="A cam not at its mark, or a tooth out",
+    how_often=0.015,
+    ways=_cams,
+    evidence=lambda on: f"All of {on[0].camshaft} are off the same way: {_said(on)}.",
+    check=lambda _on: "Crank at its mark: are the cam marks level, and is the count of pins right?",
+)
+MARKING = CauseKind(
+    name="A piece not what its marking says",
+    how_often=0.05,
+    ways=_markings,
+    evidence=_marking,
+    check=lambda _on: "Take the piece out and measure it.",
+)
+WRONG_TDC = CauseKind(
+    name="Measured at the wrong top dead centre",
+    how_often=0.015,
+    ways=_wrong_tdcs,
+    evidence=lambda on: f"Both sides of cylinder {on[0].cylinder} are off: {_said(on)}.",
+    check=lambda _on: "Turn the crank once round to the other top dead centre, measure again.",
+)
+UNKNOWN = CauseKind(
+    name="Nothing known explains it",
+    how_often=0.005,
+    ways=_anything,
+    evidence=lambda on: f"{_said(on)}, by more than the instruments' doubt.",
+    check=lambda _on: "Measure it again before anything is opened.",
+)
+
+
+def kind_of(cause: Cause) -> CauseKind:
+    """Return the row of a cause."""
+    match cause:
+        case Cause.DOUBT:
+            return DOUBT
+        case Cause.SWAPPED:
+            return SWAPPED
+        case Cause.HELD_OPEN:
+            return HELD_OPEN
+        case Cause.DIRT:
+            return DIRT
+        case Cause.CAM:
+            return CAM
+        case Cause.MARKING:
+            return MARKING
+        case Cause.WRONG_TDC:
+            return WRONG_TDC
+        case Cause.UNKNOWN:
+            return UNKNOWN
+        case _:
+            assert_never(cause)

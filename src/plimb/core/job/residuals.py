@@ -1,0 +1,103 @@
+"""A card's proof held against what was predicted, valve by valve."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from plimb.core.engine.engine import Side
+from plimb.core.job.status import JobStatus
+from plimb.core.lengths import mm
+from plimb.core.measure.gap import Gap, point
+from plimb.core.measure.uncertainty import USUAL_DOUBT, gap_ends
+
+FEEL_NM = mm("0.005")
+"""How far the same hand's feel of the same gap differs from time to time (judgement)."""
+
+SIGMAS = 2
+"""A residual within so many standard uncertainties is no more than doubt (JCGM 100, 6.2)."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Proved:
+    """One valve that was measured again. Lengths in nanometres.
+
+    `found` is the gap before with `old_nm` in, `proof` the one after with `new_nm`; equal where
+    the piece stayed. The doubts are half-widths of each piece's thickness; `by_marking` says
+    that the new piece was never measured.
+    """
+
+    valve: str
+    cylinder: int
+    side: Side
+    camshaft: str
+    found: Gap
+    proof: Gap
+    old_nm: int
+    new_nm: int
+    old_doubt_nm: int
+    new_doubt_nm: int
+    changed: bool
+    by_marking: bool = False
+
+    @property
+    def predicted(self) -> Gap:
+        """The gap that should follow from the change of piece."""
+        return self.found.shifted(self.old_nm - self.new_nm)
+
+    @property
+    def residual_nm(self) -> int | None:
+        """Proof minus prediction, or None where one of them is not known."""
+        if self.found.none_found or self.proof.none_found:
+            return None
+        return self.proof.best_nm - self.predicted.best_nm
+
+    @property
+    def before_nm(self) -> int | None:
+        """The gap before, worked back from the proof; below zero it was held open."""
+        return None if self.proof.none_found else self.proof.best_nm - (self.old_nm - self.new_nm)
+
+
+def proved_from(status: JobStatus) -> tuple[Proved, ...]:
+    """Return every valve that was measured again, with its gap and its pieces before and after."""
+    proved = []
+    for valve in status.order:
+        state = status.valves[valve]
+        record = state.record
+        if record.proof is None or record.found is None:
+            continue
+        piece, choice = record.piece, record.choice
+        old_nm = piece.thickness_nm if piece else 0
+        changed = record.changes and choice is not None
+        proved.append(
+            Proved(
+                valve=valve,
+                cylinder=state.clearance.cylinder,
+                side=state.clearance.side,
+                camshaft=state.clearance.camshaft,
+                found=record.found.gap,
+                proof=record.proof.gap,
+                old_nm=old_nm,
+                new_nm=choice.goes_in_nm if changed and choice else old_nm,
+                old_doubt_nm=piece.half_width_nm if piece else 0,
+                new_doubt_nm=choice.half_width_nm if choice else USUAL_DOUBT.piece_nm,
+                changed=bool(changed),
+                by_marking=bool(changed and choice and choice.known_from_marking),
+            )
+        )
+    return tuple(proved)
+
+
+def within_doubt(one: Proved) -> bool | None:
+    """Return whether a residual is no more than the instruments' doubt; None for no residual."""
+    residual_nm = one.residual_nm
+    if residual_nm is None:
+        return None
+    pieces = (one.old_doubt_nm**2 + one.new_doubt_nm**2) / 3 if one.changed else 0.0
+    variance = pieces + _spread(one.found) + _spread(one.proof) + 2 * FEEL_NM**2
+    return bool(residual_nm**2 <= SIGMAS**2 * variance)
+
+
+def _spread(gap: Gap) -> float:
+    """Return the variance of a reading taken as even over its interval."""
+    low, high = gap_ends(gap if not gap.none_found else point(gap.high_nm))
+    return (high - low) ** 2 / 12

@@ -1,0 +1,216 @@
+"""The sheet of a card: everything another shop needs to trust the job, as plain values.
+
+Screen and PDF are drawn from these rows and say the same.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+
+from plimb.core.engine.engine import Clearance, Engine
+from plimb.core.engine.followers import Role
+from plimb.core.engine.layout import HeadDrawing
+from plimb.core.job.bolts import Tightening
+from plimb.core.job.causes import Cause
+from plimb.core.job.proof import Explained
+from plimb.core.job.residuals import Proved, within_doubt
+from plimb.core.job.status import JobStatus
+from plimb.core.job.valve import ValveStatus
+from plimb.core.lengths import Unit
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Limits, Spec, Verdict
+from plimb.core.words import percent
+
+CAUTION = (
+    "The maker's manual and the law of the place come before anything on this sheet. The spec is "
+    "for a cold engine."
+)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Round:
+    """One pass of measuring, setting and proving, as it was left."""
+
+    number: int
+    opened_at: datetime | None
+    reason: str
+    hand_turns: int
+    status: JobStatus
+    proved: tuple[Proved, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Fact:
+    """A name and what stands beside it."""
+
+    name: str
+    says: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SheetSpec:
+    """The maker's ranges of all valves that share them."""
+
+    name: str
+    check: Limits
+    set_: Limits | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SheetRow:
+    """One valve's line. Lengths in nanometres, None where there is nothing to say.
+
+    `kept` says that the piece that was read stayed in; `beyond` that the residual is more than
+    the instruments' doubt.
+    """
+
+    valve: str
+    spec: Limits
+    found: Gap | None
+    found_verdict: Verdict | None
+    piece_out_nm: int | None
+    marked: str | None
+    piece_in_nm: int | None
+    kept: bool
+    predicted: Gap | None
+    left: Gap | None
+    residual_nm: int | None
+    beyond: bool
+    verdict: Verdict | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SheetRound:
+    """One round's lines, and why it was gone round."""
+
+    number: int
+    reason: str
+    rows: tuple[SheetRow, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Sheet:
+    """The whole sheet. `facts` are names and what stands beside them, in order."""
+
+    shop: str
+    label: str
+    engine: str
+    card: int
+    opened_at: datetime
+    facts: tuple[Fact, ...]
+    specs: tuple[SheetSpec, ...]
+    drawing: HeadDrawing
+    rows: tuple[SheetRow, ...]
+    rounds: tuple[SheetRound, ...]
+    acknowledged: tuple[str, ...]
+    not_acknowledged: tuple[str, ...]
+    torques: tuple[str, ...]
+    explained: tuple[str, ...]
+    remarks: str
+    next_check: str
+    signed_by: str | None
+    signed_at: datetime | None
+    amendments: tuple[str, ...]
+    fingerprint: str | None
+
+
+def sheet_rows(rounds: Sequence[Round]) -> tuple[SheetRow, ...]:
+    """Return each valve's line over all rounds: as first found, as last set, as left."""
+    first, last = rounds[0].status, rounds[-1].status
+    return tuple(_over_all(valve, rounds, first, last) for valve in last.order)
+
+
+def _over_all(valve: str, rounds: Sequence[Round], first: JobStatus, last: JobStatus) -> SheetRow:
+    set_in = [one for one in rounds if one.status.valves[valve].touched]
+    begun, ended = first.valves[valve], last.valves[valve]
+    newest = set_in[-1] if set_in else None
+    return _row(begun, newest.status.valves[valve] if newest else None, ended, newest)
+
+
+def round_rows(one: Round) -> tuple[SheetRow, ...]:
+    """Return the lines of one round: the valves that were set or proved in it."""
+    states = (one.status.valves[valve] for valve in one.status.order)
+    return tuple(
+        _row(state, state if state.touched else None, state, one)
+        for state in states
+        if state.touched or state.record.proof is not None
+    )
+
+
+def _row(
+    begun: ValveStatus, set_: ValveStatus | None, ended: ValveStatus, at: Round | None
+) -> SheetRow:
+    found, out = begun.record.found, begun.record.piece
+    choice = set_.record.choice if set_ else None
+    proved = {one.valve: one for one in at.proved} if at and set_ else {}
+    mine = proved.get(begun.valve)
+    return SheetRow(
+        valve=begun.valve,
+        spec=begun.clearance.spec.check,
+        found=found.gap if found else None,
+        found_verdict=begun.verdict,
+        piece_out_nm=out.thickness_nm if out else None,
+        marked=out.marked if out else None,
+        piece_in_nm=choice.goes_in_nm if choice else None,
+        kept=choice is None and out is not None,
+        predicted=set_.predicted if set_ else None,
+        left=ended.as_left.gap if ended.as_left else None,
+        residual_nm=set_.residual_nm if set_ else None,
+        beyond=mine is not None and within_doubt(mine) is False,
+        verdict=ended.left,
+    )
+
+
+def sheet_specs(engine: Engine) -> tuple[SheetSpec, ...]:
+    """Return the engine's ranges, each once with the valves that have it."""
+    shared: dict[Spec, list[Clearance]] = {}
+    for clearance in engine.clearances:
+        shared.setdefault(clearance.spec, []).append(clearance)
+    return tuple(
+        SheetSpec(name=_name_of(engine, valves), check=spec.check, set_=spec.set_)
+        for spec, valves in shared.items()
+    )
+
+
+def _name_of(engine: Engine, valves: Sequence[Clearance]) -> str:
+    """Return what these valves have in common: their side and part, or else their names."""
+    closers = any(one.action is Role.CLOSE for one in engine.clearances)
+    kinds = dict.fromkeys((one.side, one.action) for one in valves)
+    alike = [one for one in engine.clearances if (one.side, one.action) in kinds]
+    if len(alike) != len(valves):
+        return ", ".join(one.id for one in valves)
+    parts = {Role.OPEN: " opener", Role.CLOSE: " closer"} if closers else {}
+    return " and ".join(f"{side.value}{parts.get(role, '')}" for side, role in kinds)
+
+
+def range_words(spec: SheetSpec, unit: Unit = Unit.MM) -> str:
+    """Return the ranges in words, without their unit."""
+    said = spec.check.words(unit)
+    return f"{said}, set {spec.set_.words(unit)}" if spec.set_ else said
+
+
+def torque_line(group: Tightening) -> str | None:
+    """Return what was tightened and how far, None where no torque was noted."""
+    if group.torque is None:
+        return None
+    how = "all stages done" if group.done else f"{group.turned} turns done"
+    figures = " = ".join(group.torque.words.values())
+    return f"{group.name}, {len(group.places)} {group.thread.value}: {figures}, {how}"
+
+
+def explained_lines(explained: Explained | None) -> tuple[str, ...]:
+    """Return what the last proof said, the likeliest causes of one that was off."""
+    if explained is None:
+        return ()
+    if explained.fine:
+        if not explained.beyond:
+            return ("Every gap came out within the instruments' doubt.",)
+        beyond = ", ".join(explained.beyond)
+        return (f"Within doubt but for {beyond}; no one cause explains it.",)
+    said = []
+    for one in explained.ranked[:2]:
+        likely = "" if one.cause is Cause.HELD_OPEN else f" ({percent(one.chance)})"
+        said.append(f"{one.name}{likely}: {one.evidence}")
+    return tuple(said)

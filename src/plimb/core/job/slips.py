@@ -1,0 +1,294 @@
+"""Slips of the hand and the eye, seen at the moment they are made.
+
+A finding never blocks: it names the value, gives the reason in a sentence, and offers the
+likely right value where there is one. The bounds are judgement from common practice, set so
+that honest readings are seldom questioned; the tests measure how seldom.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+from fractions import Fraction
+
+from plimb.core.engine.engine import Clearance, Engine, Side
+from plimb.core.lengths import NM_PER_INCH, Unit, mm, show, show_mm, show_thou
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Limits, Verdict, judge
+from plimb.core.measure.shorthand import Reading
+
+TWINS_APART_NM = mm("0.10")
+LOOSENED_NM = mm("0.02")
+JUMP_NM = mm("0.10")
+STUCK_UP_TO_NM = mm("0.05")
+FEEL_NM = mm("0.005")
+
+
+class Slip(StrEnum):
+    """What may have gone wrong."""
+
+    TENFOLD = "tenfold"
+    UNIT = "unit"
+    OTHER_SIDE = "other_side"
+    OVERLAP = "overlap"
+    TWINS = "twins"
+    STUCK = "stuck"
+    LOOSENED = "loosened"
+    JUMP = "jump"
+    WARM = "warm"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Question:
+    """A reading that is asked about: why, and what was likely meant.
+
+    `suggestion` is what to type instead, `suggested_nm` the gap it stands for.
+    """
+
+    slip: Slip
+    sentence: str
+    suggestion: str | None = None
+    suggested_nm: int | None = None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Before:
+    """The gap a valve was left with at the check before, carried through any change of shim."""
+
+    gap: Gap
+
+
+def questions(
+    engine: Engine,
+    valve: str,
+    readings: Mapping[str, Reading],
+    *,
+    unit: Unit = Unit.MM,
+    before: Mapping[str, Before] | None = None,
+    thin_blades_nm: Sequence[int] = (),
+    warm: bool = False,
+) -> tuple[Question, ...]:
+    """Return what is worth asking about one valve's reading, the gravest first.
+
+    Args:
+        engine: For the specs and for who is whose twin.
+        valve: The valve whose reading is looked at.
+        readings: All readings of the card so far, by valve.
+        unit: What bare figures were typed in, for the suggestion.
+        before: The gaps as left at the check before, by valve.
+        thin_blades_nm: The set's thin blades, which may stick to another.
+        warm: Whether the engine was measured warm.
+    """
+    reading = readings.get(valve)
+    if reading is None:
+        return ()
+    clearance = engine.clearance(valve)
+    earlier = (before or {}).get(valve)
+    found: list[Question | None] = [
+        _scale(reading, clearance.spec.check, unit),
+        _other_side(engine, clearance, readings),
+        _overlap(engine, clearance, readings),
+        _stuck(engine, clearance, readings, before or {}, thin_blades_nm, unit),
+        _since(reading.gap, earlier, unit) if earlier else None,
+        _twins(engine, clearance, readings, unit),
+        _warm(warm),
+    ]
+    asked = [one for one in found if one]
+    if any(one.slip in (Slip.TENFOLD, Slip.UNIT) for one in asked):
+        return tuple(asked[:1])  # the rest would only say again that it is far off
+    return tuple(asked)
+
+
+def _typed(nm: int, unit: Unit) -> str:
+    """Return how a gap is typed: a literal in millimetres, thou in inch mode."""
+    return show_mm(nm) if unit is Unit.MM else show_thou(nm)
+
+
+def _plausible(nm: Fraction, limits: Limits) -> bool:
+    """Return whether a gap of that size is what this valve might well have."""
+    room = limits.high_nm - limits.low_nm
+    return limits.low_nm - room <= nm <= limits.high_nm + room and nm * 2 >= limits.low_nm
+
+
+def _scale(reading: Reading, limits: Limits, unit: Unit) -> Question | None:
+    """Tenfold, hundredfold, or the other unit: implausible, and its likely meaning is not."""
+    gap = reading.gap
+    if gap.low_nm is None:
+        return None
+    nm = Fraction(gap.best_nm)
+    far = not Fraction(limits.low_nm, 3) <= nm <= 2 * limits.high_nm + mm("0.05")
+    if not far and 2 * nm <= 3 * limits.high_nm:
+        return None
+    metric = Fraction(NM_PER_INCH, 1000) / mm("0.01")  # thou read as hundredths, and back
+    for factor, slip, words in (
+        (Fraction(1, 10), Slip.TENFOLD, "ten times"),
+        (Fraction(10), Slip.TENFOLD, "a tenth of"),
+        (Fraction(1, 100), Slip.TENFOLD, "a hundred times"),
+        (Fraction(100), Slip.TENFOLD, "a hundredth of"),
+        (1 / metric, Slip.UNIT, ""),
+        (metric, Slip.UNIT, ""),
+    ):
+        meant = nm * factor
+        fits = limits.low_nm <= meant <= limits.high_nm
+        if not (fits if slip is Slip.UNIT else far and _plausible(meant, limits)):
+            continue
+        meant_nm = round(meant)
+        size = show(gap.best_nm, unit)
+        if slip is Slip.UNIT:
+            names = ("hundredths of a mm", "thou") if unit is Unit.MM else ("thou", "mm")
+            sentence = (
+                f"{size} is far from this valve’s spec; read as {names[1]} and not "
+                f"{names[0]} it would be {show(meant_nm, unit)}."
+            )
+        else:
+            sentence = f"{size} is {words} what this valve might have: {show(meant_nm, unit)}?"
+        return Question(
+            slip=slip,
+            sentence=sentence,
+            suggestion=_typed(meant_nm, unit),
+            suggested_nm=meant_nm,
+        )
+    return None
+
+
+def _mates(engine: Engine, clearance: Clearance, side: Side) -> list[Clearance]:
+    """Return the other clearances of the same cylinder, side and action."""
+    return [
+        other
+        for other in engine.along(clearance.cylinder, side)
+        if other.id != clearance.id and other.action is clearance.action
+    ]
+
+
+def _crossed(clearance: Clearance, other: Limits, reading: Reading | None) -> bool:
+    """Return whether a reading is out of its own spec and inside the other side's."""
+    if reading is None:
+        return False
+    own = judge(reading.gap, clearance.spec.check)
+    return own in (Verdict.TIGHT, Verdict.LOOSE) and judge(reading.gap, other) is Verdict.IN
+
+
+def _other_side(
+    engine: Engine, clearance: Clearance, readings: Mapping[str, Reading]
+) -> Question | None:
+    """Intake spec on an exhaust valve, or the two sides mixed up.
+
+    Exhaust valves that have closed up into the intake range are common and not asked about;
+    an intake valve that seems to have opened is, and so is a cylinder crossed both ways.
+    """
+    opposite = Side.EXHAUST if clearance.side is Side.INTAKE else Side.INTAKE
+    across = _mates(engine, clearance, opposite)
+    if not across:
+        return None
+    other = across[0].spec.check
+    reading = readings[clearance.id]
+    if not _crossed(clearance, other, reading):
+        return None
+    own = clearance.spec.check
+    opened = judge(reading.gap, own) is Verdict.LOOSE
+    also = any(_crossed(mate, own, readings.get(mate.id)) for mate in across)
+    if not opened and not also:
+        return None
+    return Question(
+        slip=Slip.OTHER_SIDE,
+        sentence=f"This fits the {opposite} spec, {show_mm(other.low_nm)} to "
+        f"{show_mm(other.high_nm)} mm, much better. Is it really {clearance.id}?",
+    )
+
+
+def _overlap(
+    engine: Engine, clearance: Clearance, readings: Mapping[str, Reading]
+) -> Question | None:
+    """Both sides of a cylinder without a gap: likely the wrong top dead centre."""
+    opposite = Side.EXHAUST if clearance.side is Side.INTAKE else Side.INTAKE
+    across = [readings.get(mate.id) for mate in _mates(engine, clearance, opposite)]
+    if not readings[clearance.id].gap.none_found:
+        return None
+    if not any(mate and mate.gap.none_found for mate in across):
+        return None
+    return Question(
+        slip=Slip.OVERLAP,
+        sentence=f"Neither intake nor exhaust of cylinder {clearance.cylinder} has a gap: this "
+        "looks like the overlap TDC. Turn on one full turn and measure again.",
+    )
+
+
+def _stuck(
+    engine: Engine,
+    clearance: Clearance,
+    readings: Mapping[str, Reading],
+    before: Mapping[str, Before],
+    thin_blades_nm: Sequence[int],
+    unit: Unit,
+) -> Question | None:
+    """Two blades stuck together: low by just a thin blade, where its twins have not moved."""
+    reading, earlier = readings[clearance.id], before.get(clearance.id)
+    if not earlier or not reading.gap.is_point:
+        return None
+    if judge(reading.gap, clearance.spec.check) is not Verdict.TIGHT:
+        return None
+    lost_nm = earlier.gap.best_nm - reading.gap.best_nm
+    steady = [
+        abs(readings[mate.id].gap.best_nm - before[mate.id].gap.best_nm) <= mm("0.01")
+        for mate in _mates(engine, clearance, clearance.side)
+        if mate.id in readings and mate.id in before
+    ]
+    thin = [nm for nm in thin_blades_nm if nm <= STUCK_UP_TO_NM and abs(nm - lost_nm) <= FEEL_NM]
+    if not thin or not steady or not all(steady):
+        return None
+    meant_nm = reading.gap.best_nm + thin[0]
+    return Question(
+        slip=Slip.STUCK,
+        sentence=f"Low by just the {show(thin[0], unit)} blade, while its twin has not moved: "
+        "were two blades stuck together?",
+        suggestion=_typed(meant_nm, unit),
+        suggested_nm=meant_nm,
+    )
+
+
+def _since(gap: Gap, earlier: Before, unit: Unit) -> Question | None:
+    """Loosened since the check before, or closed by more than wear can do."""
+    was = show(earlier.gap.best_nm, unit)
+    if gap.low_nm is not None and gap.low_nm - earlier.gap.high_nm > LOOSENED_NM:
+        return Question(
+            slip=Slip.LOOSENED,
+            sentence=f"It was left at {was} and is wider now; gaps close with use. "
+            "Measure it once more.",
+        )
+    low_nm = earlier.gap.low_nm
+    if low_nm is not None and low_nm - gap.high_nm > JUMP_NM:
+        return Question(
+            slip=Slip.JUMP,
+            sentence=f"It was left at {was}; that is more than wear takes. Dirt, a wrong TDC or "
+            "a wrong valve? Measure it once more.",
+        )
+    return None
+
+
+def _twins(
+    engine: Engine, clearance: Clearance, readings: Mapping[str, Reading], unit: Unit
+) -> Question | None:
+    """A valve far off its twin, which usually wears alike."""
+    gap = readings[clearance.id].gap
+    for mate in _mates(engine, clearance, clearance.side):
+        other = readings[mate.id].gap if mate.id in readings else None
+        if other is None or gap.low_nm is None or other.low_nm is None:
+            continue
+        apart_nm = max(gap.low_nm - other.high_nm, other.low_nm - gap.high_nm)
+        if apart_nm > TWINS_APART_NM:
+            return Question(
+                slip=Slip.TWINS,
+                sentence=f"{mate.id} reads {show(other.best_nm, unit)}; twins seldom differ by so "
+                "much. Measure both again before believing it.",
+            )
+    return None
+
+
+def _warm(warm: bool) -> Question | None:
+    if not warm:
+        return None
+    return Question(
+        slip=Slip.WARM,
+        sentence="Measured warm: the spec is for a cold engine, so this may read wrong either way.",
+    )

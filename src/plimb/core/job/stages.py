@@ -1,0 +1,179 @@
+"""The stages of a card, in the order of work: one row each with what it asks for."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+from enum import StrEnum
+from typing import assert_never
+
+from plimb.core.job.valve import ValveStatus
+from plimb.core.plan.needs import Need
+from plimb.core.shim.shim import Source
+
+
+class Stage(StrEnum):
+    """The stages of a card, in the order of work."""
+
+    READY = "ready"
+    TURN = "turn"
+    FEEL = "feel"
+    READ = "read"
+    CHOOSE = "choose"
+    FIT = "fit"
+    PROVE = "prove"
+    SIGN = "sign"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Job:
+    """What the stages look at: every valve in measuring order, and the safety list."""
+
+    valves: Mapping[str, ValveStatus]
+    safety: tuple[str, ...] = ()
+    unseen: tuple[str, ...] = ()
+
+    def those(self, wanted: Callable[[ValveStatus], bool]) -> tuple[str, ...]:
+        """Return the valves of which that is so, in measuring order."""
+        return tuple(valve for valve, state in self.valves.items() if wanted(state))
+
+    @property
+    def given_away(self) -> frozenset[str]:
+        """The valves whose piece is to go into another."""
+        choices = (state.record.choice for state in self.valves.values())
+        return frozenset(
+            choice.from_valve
+            for choice in choices
+            if choice and choice.source is Source.ENGINE and choice.from_valve
+        )
+
+
+_Lists = Callable[[Job], tuple[str, ...]]
+
+
+def _nothing(_job: Job) -> tuple[str, ...]:
+    return ()
+
+
+def _every(job: Job) -> tuple[str, ...]:
+    return tuple(job.valves)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class StageKind:
+    """What a stage asks for in all, what of it still waits, and for whose sake it is there.
+
+    A stage that is there for nobody does not apply and is passed by.
+    """
+
+    asks: _Lists = _nothing
+    waits: _Lists = _nothing
+    there_for: _Lists = _every
+
+
+def _opened(job: Job) -> tuple[str, ...]:
+    return job.those(lambda one: one.opens)
+
+
+def _touched(job: Job) -> tuple[str, ...]:
+    return job.those(lambda one: one.touched)
+
+
+def _unread(job: Job) -> tuple[str, ...]:
+    """Give the valves whose shim is to be read, or marking and micrometer to be told apart."""
+
+    def waits(one: ValveStatus) -> bool:
+        piece = one.record.piece
+        return one.opens if piece is None else piece.disagrees and not piece.answered
+
+    return job.those(waits)
+
+
+def _undecided(job: Job) -> tuple[str, ...]:
+    """Give the valves whose piece is still to be decided; one given away leaves its valve empty."""
+    given = job.given_away
+    return job.those(
+        lambda one: (
+            (one.valve in given and not one.touched) or (one.opens and one.record.choice is None)
+        )
+    )
+
+
+def _unfitted(job: Job) -> tuple[str, ...]:
+    """Give the valves whose piece is still to go in; one that was proved is in."""
+    return job.those(lambda one: one.touched and not one.record.fitted and one.record.proof is None)
+
+
+READY = StageKind(asks=lambda job: job.safety, waits=lambda job: job.unseen)
+TURN = StageKind()
+FEEL = StageKind(
+    asks=_every, waits=lambda job: job.those(lambda one: one.need in (Need.MEASURE, Need.FINER))
+)
+READ = StageKind(
+    asks=lambda job: job.those(lambda one: one.opens or one.valve in _unread(job)),
+    waits=_unread,
+    there_for=_opened,
+)
+CHOOSE = StageKind(
+    asks=lambda job: job.those(lambda one: one.opens or one.valve in _undecided(job)),
+    waits=_undecided,
+    there_for=_opened,
+)
+FIT = StageKind(asks=_touched, waits=_unfitted, there_for=_touched)
+PROVE = StageKind(
+    asks=_touched,
+    waits=lambda job: job.those(lambda one: one.touched and one.record.proof is None),
+    there_for=lambda job: _touched(job) or _opened(job),
+)
+SIGN = StageKind()
+
+
+def kind_of(stage: Stage) -> StageKind:
+    """Return the row of a stage."""
+    match stage:
+        case Stage.READY:
+            return READY
+        case Stage.TURN:
+            return TURN
+        case Stage.FEEL:
+            return FEEL
+        case Stage.READ:
+            return READ
+        case Stage.CHOOSE:
+            return CHOOSE
+        case Stage.FIT:
+            return FIT
+        case Stage.PROVE:
+            return PROVE
+        case Stage.SIGN:
+            return SIGN
+        case _:
+            assert_never(stage)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Todo:
+    """What one stage asks for and still waits for: valves in measuring order, or list lines."""
+
+    stage: Stage
+    applies: bool
+    asks: tuple[str, ...]
+    waiting: tuple[str, ...]
+
+
+def todo_list(job: Job) -> tuple[Todo, ...]:
+    """Return each stage's list; a check with everything in spec goes from Feel to Sign."""
+    return tuple(
+        Todo(
+            stage=stage,
+            applies=bool(kind.there_for(job)),
+            asks=kind.asks(job),
+            waiting=kind.waits(job),
+        )
+        for stage in Stage
+        for kind in (kind_of(stage),)
+    )
+
+
+NOTED_FIRST = (Stage.READY, Stage.TURN)
+"""Stages that nothing holds up: a card stands at the first of the others that waits."""

@@ -1,0 +1,48 @@
+"""What lists show of a card, and what a card keeps of the shop when it is signed."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from plimb.core.job.stages import Stage
+from plimb.core.job.status import JobStatus
+from plimb.core.measure.blades import BladeSet
+from plimb.core.measure.limits import Verdict
+from plimb.core.shim.shim import Instrument
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CardSummary:
+    """How far a card is. `verdicts` go by the clearances' keys."""
+
+    at: Stage
+    measured: int
+    opened: int
+    verdicts: Mapping[str, Verdict | None]
+
+    @property
+    def valves(self) -> int:
+        """How many clearances the engine has."""
+        return len(self.verdicts)
+
+
+def summary_of(status: JobStatus, *, signed: bool) -> CardSummary:
+    """Return how far a card is; a signed one says what each valve was left at."""
+    states = status.valves.values()
+    return CardSummary(
+        at=status.at,
+        measured=sum(state.record.found is not None for state in states),
+        opened=len(status.opened),
+        verdicts={state.clearance.key: state.left if signed else state.verdict for state in states},
+    )
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ShopThings:
+    """What a card takes from the shop: the engine's label and note, feeler set, instrument."""
+
+    label: str
+    note: str
+    blade_set: BladeSet | None
+    instrument: Instrument | None

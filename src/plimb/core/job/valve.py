@@ -1,0 +1,178 @@
+"""One valve of a card: what has been written down for it, and what that says."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from plimb.core.engine.engine import Clearance
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Verdict, judge
+from plimb.core.measure.shorthand import Reading
+from plimb.core.measure.uncertainty import chance_in_spec, thickness_doubt
+from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, near_tight_edge, valve_need
+from plimb.core.shim.shim import Condition, ShimReading, Source
+from plimb.core.shim.sum import School, WorkedOut, work_out
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Choice:
+    """The piece decided on for a valve, and whether a person decided it against the plan.
+
+    `measured_nm` is what a micrometer said as it went in; `by_marking` that nobody ever
+    measured it; `fitted` that it is in.
+    """
+
+    thickness_nm: int
+    source: Source = Source.COUNTER
+    from_valve: str | None = None
+    by_hand: bool = True
+    by_marking: bool = False
+    measured_nm: int | None = None
+    fitted: bool = False
+
+    @property
+    def goes_in_nm(self) -> int:
+        """The thickness that what follows is predicted with."""
+        return self.thickness_nm if self.measured_nm is None else self.measured_nm
+
+    @property
+    def known_from_marking(self) -> bool:
+        """Whether the piece was never measured."""
+        return self.by_marking and self.measured_nm is None
+
+    @property
+    def half_width_nm(self) -> int:
+        """How far the thickness that goes in may be off, either way."""
+        return thickness_doubt(by_marking=self.known_from_marking)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ValveRecord:
+    """What has been written down for one valve in one round."""
+
+    found: Reading | None = None
+    piece: ShimReading | None = None
+    choice: Choice | None = None
+    proof: Reading | None = None
+
+    @property
+    def fitted(self) -> bool:
+        """Whether the chosen piece is in."""
+        return self.choice is not None and self.choice.fitted
+
+    @property
+    def chosen_nm(self) -> int | None:
+        """The thickness decided on."""
+        return None if self.choice is None else self.choice.thickness_nm
+
+    @property
+    def changes(self) -> bool:
+        """Whether another piece than the one that was in has been chosen."""
+        if self.choice is None or self.piece is None or self.choice.source is Source.SAME:
+            return False
+        brought = self.choice.source in (Source.ENGINE, Source.DRAWER)
+        return brought or self.choice.thickness_nm != self.piece.thickness_nm
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ValveStatus:
+    """One valve as it stands. Lengths in nanometres.
+
+    `predicted` is the gap to expect once the chosen piece is in. `residual_nm` is the
+    proof minus that. `was_nm` is the gap before, worked back from the proof where none
+    could be felt: below zero the valve was held open by that much. `as_left` is the
+    newest reading and `left` its verdict.
+    """
+
+    clearance: Clearance
+    record: ValveRecord
+    verdict: Verdict | None
+    near_edge: bool
+    need: Need
+    reason: str
+    opens: bool
+    worked: WorkedOut | None
+    predicted: Gap | None
+    predicted_verdict: Verdict | None
+    predicted_chance: float | None
+    proof_verdict: Verdict | None
+    residual_nm: int | None
+    was_nm: int | None
+    as_left: Reading | None
+    left: Verdict | None
+
+    @property
+    def valve(self) -> str:
+        """The valve's name."""
+        return self.clearance.id
+
+    @property
+    def touched(self) -> bool:
+        """Whether another piece than the one that was in has been chosen."""
+        return self.record.changes
+
+
+def need_of(
+    clearance: Clearance, record: ValveRecord, which: WhichToSet, shafts_out: frozenset[str]
+) -> ValveNeed:
+    """Return what the valve asks for by what has been written down."""
+    gap = record.found.gap if record.found else None
+    condition = record.piece.condition if record.piece else Condition.SOUND
+    return valve_need(clearance, gap, condition, which, shafts_out)
+
+
+def valve_status(
+    clearance: Clearance,
+    record: ValveRecord,
+    school: School,
+    need: ValveNeed,
+    *,
+    given_away: bool = False,
+) -> ValveStatus:
+    """Return one valve as it stands; one whose piece is given away stands empty."""
+    check = clearance.spec.check
+    gap = record.found.gap if record.found else None
+    worked = predicted = chance = residual_nm = was_nm = None
+    if gap and record.piece:
+        piece = record.piece
+        shim_nm, old_nm = piece.thickness_nm, piece.half_width_nm
+        sizes = clearance.family.sizes()
+        worked = work_out(gap, shim_nm, clearance.spec, sizes, school, old_nm)
+        if record.choice is not None:
+            thinner_by_nm = shim_nm - record.choice.goes_in_nm if record.changes else 0
+            if not gap.none_found:
+                predicted = gap.shifted(thinner_by_nm)
+                chance = chance_in_spec(
+                    gap,
+                    thinner_by_nm,
+                    check,
+                    kept=not record.changes,
+                    old_nm=old_nm,
+                    new_nm=record.choice.half_width_nm,
+                )
+            if record.proof and not record.proof.gap.none_found:
+                if predicted:
+                    residual_nm = record.proof.gap.best_nm - predicted.best_nm
+                else:
+                    was_nm = record.proof.gap.best_nm - thinner_by_nm
+    as_left = record.proof or record.found
+    unproved = record.proof is None and (record.changes or given_away)
+    verdict = judge(gap, check) if gap else None
+    return ValveStatus(
+        clearance=clearance,
+        record=record,
+        verdict=verdict,
+        near_edge=bool(gap and verdict is Verdict.IN and near_tight_edge(gap, check)),
+        need=need.need,
+        reason=need.reason,
+        opens=need.opens,
+        worked=worked,
+        predicted=predicted,
+        predicted_verdict=judge(predicted, check) if predicted else None,
+        predicted_chance=chance,
+        proof_verdict=judge(record.proof.gap, check) if record.proof else None,
+        residual_nm=residual_nm,
+        was_nm=was_nm,
+        as_left=None if unproved else as_left,
+        left=judge(as_left.gap, check) if as_left and not unproved else None,
+    )

@@ -1,0 +1,122 @@
+"""A gap as it was felt: an interval between a blade that goes and one that refuses."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from enum import StrEnum
+
+from plimb.core.errors import BadValue
+from plimb.core.lengths import Unit, mm, show
+from plimb.core.words import interval
+
+LOOSE_ABOVE_NM = mm("0.02")
+"""How far above a loosely going blade the gap may lie (judgement, common practice)."""
+
+TIGHT_BELOW_NM = mm("0.01")
+"""How far below a tightly going blade the gap may lie (judgement, common practice)."""
+
+
+class Feel(StrEnum):
+    """How the largest blade that goes feels."""
+
+    DRAG = "drag"
+    LOOSE = "loose"
+    TIGHT = "tight"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Gap:
+    """Every gap a reading allows, in nanometres.
+
+    `low_nm` is included and None when nothing goes: the valve may be held open.
+    `high_nm` is excluded when `open_above` (a blade refused there), else included.
+    `called_nm` is the number the technician calls, the best estimate; `joints` counts where
+    two blades lay on one another as it was felt.
+    """
+
+    low_nm: int | None
+    high_nm: int
+    open_above: bool = False
+    called_nm: int | None = None
+    joints: int = 0
+
+    def __post_init__(self) -> None:
+        if self.low_nm is None:
+            if self.high_nm <= 0:
+                raise BadValue("gap: the refused blade must be thicker than nothing.", field="gap")
+            return
+        empty = self.low_nm >= self.high_nm if self.open_above else self.low_nm > self.high_nm
+        if empty:
+            raise BadValue(
+                f"gap: {show(self.low_nm, Unit.MM)} goes but {show(self.high_nm, Unit.MM)} "
+                "refuses; the blade that refuses must be the thicker one.",
+                field="gap",
+            )
+        if self.called_nm is not None and not self.low_nm <= self.called_nm <= self.high_nm:
+            raise BadValue(
+                "gap: the called number lies outside what goes and refuses.", field="called"
+            )
+
+    @property
+    def none_found(self) -> bool:
+        """Whether no blade went: the gap is below `high_nm`, and may be negative."""
+        return self.low_nm is None
+
+    @property
+    def is_point(self) -> bool:
+        """Whether the reading is taken as one number."""
+        return self.low_nm == self.high_nm
+
+    @property
+    def best_nm(self) -> int:
+        """The best single number: as called, else the middle; at most `high_nm` if none found."""
+        if self.called_nm is not None:
+            return self.called_nm
+        return self.high_nm if self.low_nm is None else (self.low_nm + self.high_nm) // 2
+
+    def shifted(self, by_nm: int) -> Gap:
+        """Return the same reading moved: the gap after a shim thinner by `by_nm` is fitted."""
+        return replace(
+            self,
+            low_nm=None if self.low_nm is None else self.low_nm + by_nm,
+            high_nm=self.high_nm + by_nm,
+            called_nm=None if self.called_nm is None else self.called_nm + by_nm,
+        )
+
+    def words(self, unit: Unit = Unit.MM) -> str:
+        """Return the gap in short, without its unit: `0.15`, `0.13–0.15`, `~ 0.14`, `< 0.03`."""
+        return interval(self.low_nm, self.high_nm, self.called_nm, unit)
+
+    def in_sum(self, unit: Unit = Unit.MM) -> str:
+        """Return the gap as a term of a sum: one of two ends stands in brackets."""
+        said = self.words(unit)
+        alone = self.is_point or self.none_found or self.called_nm is not None
+        return said if alone else f"({said})"
+
+
+def point(gap_nm: int) -> Gap:
+    """Return a gap taken as one number (light drag: the blade is the gap)."""
+    return Gap(low_nm=gap_nm, high_nm=gap_nm)
+
+
+def between(goes_nm: int, refuses_nm: int) -> Gap:
+    """Return the gap of the largest blade that goes and the smallest that refuses.
+
+    Raises:
+        BadValue: The refused blade is not thicker than the one that goes.
+    """
+    return Gap(low_nm=goes_nm, high_nm=refuses_nm, open_above=True)
+
+
+def none_below(refused_nm: int) -> Gap:
+    """Return the gap when the thinnest blade tried is refused."""
+    return Gap(low_nm=None, high_nm=refused_nm, open_above=True)
+
+
+def felt(blade_nm: int, feel: Feel) -> Gap:
+    """Return what one blade's feel says: light drag is a point, loose and tight are not."""
+    if feel is Feel.DRAG:
+        return point(blade_nm)
+    if feel is Feel.LOOSE:
+        return Gap(low_nm=blade_nm, high_nm=blade_nm + LOOSE_ABOVE_NM)
+    return Gap(low_nm=max(0, blade_nm - TIGHT_BELOW_NM), high_nm=blade_nm)

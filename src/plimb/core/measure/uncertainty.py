@@ -1,0 +1,162 @@
+"""The chance that a gap comes out in spec, from what the reading and the pieces are worth.
+
+The gap is taken as uniform on the reading's interval and each piece as rectangular about its
+thickness (JCGM 100:2008, 4.3.7); two equal ones add to a triangle (4.3.9). The chance is the
+probability of conformance with the limits (JCGM 106:2012, 3.3.7). Floats live here and come
+out only as a probability.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from functools import lru_cache
+from itertools import product
+from math import factorial, prod
+from typing import Any
+
+from plimb.core.lengths import mm
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Limits
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Doubt:
+    """How far off readings may be, in nanometres either way; the shop may change them.
+
+    `drag_nm` is how far the gap may lie from a blade that goes with light drag
+    (judgement); `piece_nm` is what a micrometer reading is good to, `marked_nm` a thickness
+    known from its marking alone or from a calliper, and `film_nm` what the oil in one joint
+    of a stack may add (all common practice).
+    """
+
+    drag_nm: int = mm("0.005")
+    piece_nm: int = mm("0.004")
+    marked_nm: int = mm("0.02")
+    film_nm: int = mm("0.01")
+
+
+USUAL_DOUBT = Doubt()
+
+
+def thickness_doubt(
+    *, by_marking: bool, instrument_nm: int | None = None, doubt: Doubt = USUAL_DOUBT
+) -> int:
+    """Return the half-width of a piece's thickness, in nanometres.
+
+    Args:
+        by_marking: Nobody measured it, or its marking is what counts.
+        instrument_nm: What the instrument is good to, the usual micrometer's where not said.
+        doubt: What readings are worth.
+    """
+    if by_marking:
+        return doubt.marked_nm
+    return doubt.piece_nm if instrument_nm is None else instrument_nm
+
+
+def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
+    """Return between which lengths the gap is taken to lie evenly, in nanometres.
+
+    Each joint of a stack may hold oil that widens it upwards.
+
+    Raises:
+        ValueError: No gap was found; nothing is known of how far the valve was held open.
+    """
+    if gap.low_nm is None:
+        raise ValueError("no gap was found")
+    high_nm = gap.high_nm + gap.joints * doubt.film_nm
+    if gap.low_nm == high_nm:
+        return float(gap.low_nm - doubt.drag_nm), float(high_nm + doubt.drag_nm)
+    return float(gap.low_nm), float(high_nm)
+
+
+def share_below(z: Any, widths: Iterable[float]) -> Any:
+    """Return P(U₁ + … + Uₖ ≤ z) for independent Uᵢ uniform on [−wᵢ/2, wᵢ/2].
+
+    Inclusion–exclusion over the 2ᵏ corners of the box: the sum of the signed k-th powers of
+    what lies beyond each corner, over k!·w₁⋯wₖ. Widths of nothing are left out; `z` may be
+    a number or a numpy array.
+    """
+    corners, scale, power = _corners(tuple(width for width in widths if width > 1.0))
+    if not power:
+        return (z >= 0) * 1.0
+    total: Any = 0.0
+    for sign, away in corners:
+        beyond = z + away
+        total = total + sign * (beyond * (beyond > 0)) ** power
+    return total / scale
+
+
+@lru_cache(maxsize=4096)
+def _corners(widths: tuple[float, ...]) -> tuple[tuple[tuple[int, float], ...], float, int]:
+    """Return the box's corners with their signs, what divides their sum, and the power."""
+    corners = tuple(
+        (prod(signs), sum(sign * width for sign, width in zip(signs, widths, strict=True)) / 2)
+        for signs in product((1, -1), repeat=len(widths))
+    )
+    return corners, factorial(len(widths)) * prod(widths), len(widths)
+
+
+def chance_in_spec(
+    gap: Gap,
+    thinner_by_nm: int,
+    limits: Limits,
+    *,
+    doubt: Doubt = USUAL_DOUBT,
+    kept: bool = False,
+    old_nm: int | None = None,
+    new_nm: int | None = None,
+) -> float:
+    """Return the probability that the gap is in spec after the change of piece.
+
+    Args:
+        gap: As found, before the change.
+        thinner_by_nm: The old piece minus the new.
+        limits: Both ends included.
+        doubt: What readings are worth.
+        kept: The piece stays; it adds no doubt.
+        old_nm: Half-width of the old piece's thickness, the micrometer's if not given.
+        new_nm: The same for the new piece.
+
+    Where no gap was found nothing is known of how far the valve was held open: 0.
+    """
+    if gap.low_nm is None:
+        return 0.0
+    low, high = gap_ends(gap, doubt)
+    middle = (low + high) / 2 + thinner_by_nm
+    widths = band_widths(gap, doubt, kept=kept, old_nm=old_nm, new_nm=new_nm)
+    reach = sum(widths) / 2
+    if limits.low_nm <= middle - reach and middle + reach <= limits.high_nm:
+        return 1.0
+    if middle + reach < limits.low_nm or limits.high_nm < middle - reach:
+        return 0.0
+    return float(chance_in_band(middle, widths, limits.low_nm, limits.high_nm))
+
+
+def band_widths(
+    gap: Gap,
+    doubt: Doubt = USUAL_DOUBT,
+    *,
+    kept: bool = False,
+    old_nm: int | None = None,
+    new_nm: int | None = None,
+) -> tuple[float, ...]:
+    """Return the widths of what a gap after a change is spread by: its reading, each piece."""
+    low, high = gap_ends(gap, doubt)
+    if kept:
+        return (high - low,)
+    halves = (doubt.piece_nm if half is None else half for half in (old_nm, new_nm))
+    return (high - low, *(2.0 * half for half in halves))
+
+
+def chance_in_band(middle: Any, widths: Iterable[float], low_nm: int, high_nm: int) -> Any:
+    """Return the share between two limits, both included, of what is spread about the middle.
+
+    `middle` may be a number or a numpy array.
+    """
+    widths = tuple(widths)
+    above = share_below(high_nm - middle, widths)
+    # a gap exactly at the lower limit is in: step a hair below it where nothing is spread
+    below = share_below(low_nm - middle - 0.5, widths)
+    inside = above - below
+    return inside.clip(0.0, 1.0) if hasattr(inside, "clip") else min(1.0, max(0.0, inside))

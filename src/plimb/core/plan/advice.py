@@ -1,0 +1,159 @@
+"""Sure enough to order? What would help where the proof may not pass, and what it buys."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from decimal import Decimal
+from enum import StrEnum
+
+from plimb.core.lengths import show_mm
+from plimb.core.measure.blades import BladeSet, known_from, next_finer
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.uncertainty import chance_in_band
+from plimb.core.plan.request import PlanRequest
+from plimb.core.plan.result import Move, Plan
+from plimb.core.plan.rows import PlanRow, chance_of
+from plimb.core.shim.shim import Source
+from plimb.core.shim.sum import sizes_around
+from plimb.core.words import percent
+
+SURE = 0.95
+"""A proof likelier than this to pass is not talked about (judgement)."""
+
+
+class AdviceKind(StrEnum):
+    """What advise: a finer reading, or the sizes either side on the same order."""
+
+    FINER = "finer"
+    EITHER_SIDE = "either-side"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Advice:
+    """One thing that makes a valve's proof likelier to pass.
+
+    `chance` is what it is now, `then` with the help: for a finer reading what is to be
+    expected of it. `sizes` are to be ordered besides, `price` for all of them.
+    """
+
+    kind: AdviceKind
+    valve: str
+    chance: float
+    then: float
+    blade_nm: int | None = None
+    sizes: tuple[int, ...] = ()
+    price: Decimal | None = None
+
+    @property
+    def sentence(self) -> str:
+        """The advice as a technician would say it."""
+        gain = f"{percent(self.chance)} sure now, {percent(self.then)} with it"
+        if self.kind is AdviceKind.FINER:
+            return f"Try {show_mm(self.blade_nm or 0)} on {self.valve} before ordering: {gain}."
+        sizes = " and ".join(show_mm(size) for size in self.sizes)
+        cost = f" for {self.price:f} more" if self.price else ""
+        return f"Order {sizes} for {self.valve} too{cost}: {gain}."
+
+
+def advise(request: PlanRequest, plan: Plan, blades: BladeSet | None = None) -> tuple[Advice, ...]:
+    """Return what would help, valve by valve, for every change that is not near certain."""
+    found: list[Advice] = []
+    for row, move in zip(request.rows, plan.moves, strict=True):
+        if move.chance is None or move.chance >= SURE or not row.known:
+            continue
+        offers = (_finer(request, row, move, blades), _either_side(request, row, move))
+        found += [one for one in offers if one is not None and one.then > move.chance + 0.005]
+    return tuple(found)
+
+
+def _finer(
+    request: PlanRequest, row: PlanRow, move: Move, blades: BladeSet | None
+) -> Advice | None:
+    """Return what the next blade in between would buy, each answer as likely as its share."""
+    gap = row.gap
+    if gap is None or gap.low_nm is None or gap.is_point:
+        return None
+    tried = next_finer(known_from(gap), row.clearance.spec.check, blades) if blades else None
+    split_nm = tried.thickness_nm if tried else (gap.low_nm + gap.high_nm) // 2
+    if not gap.low_nm < split_nm < gap.high_nm:
+        return None
+    halves = (
+        replace(gap, high_nm=split_nm, open_above=True, called_nm=None),
+        replace(gap, low_nm=split_nm, called_nm=None),
+    )
+    width = gap.high_nm - gap.low_nm
+    then = sum(
+        (half.high_nm - (half.low_nm or 0)) / width * _best(request, row, half) for half in halves
+    )
+    return Advice(
+        kind=AdviceKind.FINER,
+        valve=move.valve,
+        chance=move.chance or 0.0,
+        then=then,
+        blade_nm=split_nm,
+    )
+
+
+def _best(request: PlanRequest, row: PlanRow, gap: Gap) -> float:
+    """Return the best chance that any size to be had, or keeping the piece, would have."""
+    assert row.piece_nm is not None
+    check = row.clearance.spec.check
+    thick_nm = row.piece_nm + gap.high_nm - check.low_nm
+    thin_nm = row.piece_nm + (gap.low_nm or 0) - check.high_nm
+    sizes = [size for size in row.clearance.family.sizes() if thin_nm <= size <= thick_nm]
+    return max(_chance(request, row, gap, size) for size in (*sizes, row.piece_nm))
+
+
+def _chance(request: PlanRequest, row: PlanRow, gap: Gap, size_nm: int) -> float:
+    kept = size_nm == row.piece_nm
+    return chance_of(replace(row, gap=gap), size_nm, doubt=request.policy.doubt, kept=kept) or 0.0
+
+
+def _either_side(request: PlanRequest, row: PlanRow, move: Move) -> Advice | None:
+    """Return what having the neighbours of a bought size at hand would buy."""
+    if move.source is not Source.COUNTER or move.thickness_nm is None:
+        return None
+    family = row.clearance.family
+    sizes = family.sizes()
+    thinner, thicker = sizes_around(sizes, move.thickness_nm)
+    alone = any_passes(request, row, (move.thickness_nm,))
+    # a neighbour that adds nothing is not worth its money
+    useful = tuple(
+        size
+        for size in (*thinner, *thicker)
+        if any_passes(request, row, (move.thickness_nm, size)) > alone + 0.005
+    )
+    if not useful:
+        return None
+    return Advice(
+        kind=AdviceKind.EITHER_SIDE,
+        valve=move.valve,
+        chance=move.chance or 0.0,
+        then=any_passes(request, row, (move.thickness_nm, *useful)),
+        sizes=useful,
+        price=None if family.price is None else family.price * len(useful),
+    )
+
+
+def any_passes(request: PlanRequest, row: PlanRow, sizes: Iterable[int]) -> float:
+    """Return the chance that at least one of the sizes passes the proof.
+
+    Each size is in spec for a range of gaps; the ranges are merged and the gap's share of
+    them taken, with one piece's doubt, as if the pieces were off the same way.
+    """
+    assert row.gap is not None
+    assert row.piece_nm is not None
+    doubt, check = request.policy.doubt, row.clearance.spec.check
+    middle, widths = row.band(doubt.piece_nm, doubt)
+    middle -= row.piece_nm
+    ranges = sorted(
+        (check.low_nm - row.piece_nm + size, check.high_nm - row.piece_nm + size) for size in sizes
+    )
+    merged: list[list[int]] = []
+    for low, high in ranges:
+        if merged and low <= merged[-1][1]:
+            merged[-1][1] = max(high, merged[-1][1])
+        else:
+            merged.append([low, high])
+    return min(1.0, sum(float(chance_in_band(middle, widths, low, high)) for low, high in merged))

@@ -1,0 +1,111 @@
+"""Which valves are opened, and why: asked by the card and by the plan alike."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+from typing import Any
+
+from plimb.core.engine.engine import Clearance
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Limits, Verdict, judge
+from plimb.core.shim.shim import Condition
+
+
+class WhichToSet(StrEnum):
+    """Which valves a shop sets: those out, those near the tight edge too, or all it opened."""
+
+    OUT = "out"
+    NEAR = "near"
+    ALL = "all"
+
+
+class Need(StrEnum):
+    """What a valve asks for next."""
+
+    MEASURE = "measure"
+    FINER = "finer"
+    LEAVE = "leave"
+    OPEN = "open"
+
+
+NEAR_EDGE_SHARE = 5
+"""A valve in the tightest fifth of its range is near the edge (common practice)."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ValveNeed:
+    """What a valve asks for, why in a few words, and whether it is opened."""
+
+    need: Need
+    reason: str
+    opens: bool
+
+
+def near_edge(gap_nm: Any, low_nm: Any, high_nm: Any) -> Any:
+    """Return whether a gap lies in the tightest fifth of a range, ends included.
+
+    Takes whole nanometres or numpy arrays of them, and answers in kind.
+    """
+    return (gap_nm >= low_nm) & ((gap_nm - low_nm) * NEAR_EDGE_SHARE <= high_nm - low_nm)
+
+
+def near_tight_edge(gap: Gap, limits: Limits) -> bool:
+    """Return whether the best number lies in the tightest fifth of the range, ends included."""
+    return bool(near_edge(gap.best_nm, limits.low_nm, limits.high_nm))
+
+
+def needs_setting(
+    clearance: Clearance, gap: Gap | None, condition: Condition, which: WhichToSet
+) -> bool:
+    """Return whether a valve asks for another piece for its own sake."""
+    if gap is None:
+        return False
+    check = clearance.spec.check
+    verdict = judge(gap, check)
+    if verdict is Verdict.IN:
+        near = which is WhichToSet.NEAR and near_tight_edge(gap, check)
+        return near or condition is Condition.SCRAP
+    if verdict is Verdict.UNSETTLED:
+        # a blade in between is cheaper than a camshaft: by its best number until then
+        return not check.holds(gap.best_nm)
+    return True
+
+
+def comes_along(clearance: Clearance, which: WhichToSet, shafts_out: frozenset[str]) -> bool:
+    """Return whether a valve is set because its camshaft is out for another one's sake."""
+    out = clearance.camshaft_out and clearance.camshaft in shafts_out
+    return which is WhichToSet.ALL and out
+
+
+_WORDS = {
+    Verdict.UNSETTLED: "straddles a limit: try a blade in between",
+    Verdict.NONE: "no gap found: it may be held open",
+    Verdict.TIGHT: "tighter than the minimum",
+    Verdict.LOOSE: "looser than the maximum",
+}
+
+
+def valve_need(
+    clearance: Clearance,
+    gap: Gap | None,
+    condition: Condition,
+    which: WhichToSet,
+    shafts_out: frozenset[str],
+) -> ValveNeed:
+    """Return what one valve asks for, the camshafts that come out anyway being known."""
+    if gap is None:
+        return ValveNeed(need=Need.MEASURE, reason="not measured yet", opens=False)
+    verdict = judge(gap, clearance.spec.check)
+    opens = needs_setting(clearance, gap, condition, which)
+    if verdict is Verdict.UNSETTLED:
+        return ValveNeed(need=Need.FINER, reason=_WORDS[verdict], opens=opens)
+    if verdict is not Verdict.IN:
+        return ValveNeed(need=Need.OPEN, reason=_WORDS[verdict], opens=True)
+    if opens:
+        scrap = condition is Condition.SCRAP
+        why = "its shim is scrap" if scrap else "in the tightest fifth"
+        return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
+    if comes_along(clearance, which, shafts_out):
+        return ValveNeed(need=Need.OPEN, reason="in spec, but its camshaft comes out", opens=True)
+    return ValveNeed(need=Need.LEAVE, reason="in spec", opens=False)

@@ -1,0 +1,57 @@
+"""What a plan is made from: the valves, what lies in the drawer, how the shop decides."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+
+from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.plan.rows import PlanRow
+from plimb.core.shim.shim import Source
+from plimb.core.shim.sum import School
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Stock:
+    """Pieces of one thickness lying in the drawer, of one kind of family."""
+
+    thickness_nm: int
+    kind: object
+    count: int = 1
+    doubt_nm: int = USUAL_DOUBT.piece_nm
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Pin:
+    """A piece that a person has decided on for a valve."""
+
+    source: Source
+    thickness_nm: int
+    from_valve: str | None = None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Policy:
+    """How a shop decides, and what it may use.
+
+    `reuse` allows pieces from other valves and the drawer, `buy` the counter.
+    """
+
+    school: School = field(default_factory=School)
+    act: WhichToSet = WhichToSet.OUT
+    reuse: bool = True
+    buy: bool = True
+    touch_least: bool = False
+    doubt: Doubt = USUAL_DOUBT
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PlanRequest:
+    """Everything the plan is made from. A forbidden pair is a valve and a thickness."""
+
+    rows: tuple[PlanRow, ...]
+    drawer: tuple[Stock, ...] = ()
+    policy: Policy = field(default_factory=Policy)
+    pins: Mapping[str, Pin] | None = None
+    forbidden: frozenset[tuple[str, int]] = frozenset()

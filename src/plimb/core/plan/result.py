@@ -1,0 +1,207 @@
+"""The plan: what each valve gets, what comes out, what is bought, what cannot be brought in."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from decimal import Decimal
+
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Verdict, judge
+from plimb.core.plan.candidates import Candidates, Solved
+from plimb.core.plan.rows import PlanRow, chance_of
+from plimb.core.shim.shim import Source
+from plimb.core.shim.sum import window
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Move:
+    """What one valve gets. `gap` is what follows; for a provisional piece, the most it can be."""
+
+    valve: str
+    source: Source
+    thickness_nm: int | None
+    from_valve: str | None
+    gap: Gap | None
+    in_spec: bool
+    chance: float | None
+    provisional: bool
+    pinned: bool
+
+    @property
+    def changes(self) -> bool:
+        """Whether another piece goes in."""
+        return self.source is not Source.SAME
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Cannot:
+    """A valve left out of spec, and the thicknesses it would need.
+
+    `thick_nm` alone is known where no gap was found; neither where nothing was read.
+    """
+
+    valve: str
+    thin_nm: int | None
+    thick_nm: int | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class OrderLine:
+    """Pieces of one size to buy; `price` is for one, None where it is not known."""
+
+    thickness_nm: int
+    diameter_nm: int | None
+    count: int
+    price: str | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Plan:
+    """The whole engine decided. `optimal` says that the search was carried through.
+
+    `levels` are the sums the plan is the least at, in the order above; the camshafts that
+    come out stand in their place among them.
+    """
+
+    optimal: bool
+    moves: tuple[Move, ...]
+    camshafts_out: tuple[str, ...]
+    order: tuple[OrderLine, ...]
+    cannot: tuple[Cannot, ...]
+    levels: tuple[int, ...]
+
+    @property
+    def cost(self) -> str:
+        """What the counter asks for all of it, as a decimal; unknown prices count nothing."""
+        total = sum(
+            (Decimal(line.price) * line.count for line in self.order if line.price), Decimal(0)
+        )
+        return f"{total:f}"
+
+    @property
+    def chance(self) -> float:
+        """The chance that every valve whose piece changes passes the proof, independently.
+
+        A valve that keeps its piece is not proved; one fitted for now is left out.
+        """
+        product = 1.0
+        for move in self.moves:
+            if move.chance is not None and move.changes:
+                product *= move.chance
+        return product
+
+    @property
+    def provisional(self) -> tuple[str, ...]:
+        """The valves that get a piece just for now, to be measured with."""
+        return tuple(move.valve for move in self.moves if move.provisional)
+
+    @property
+    def to_buy(self) -> int:
+        """How many pieces are bought."""
+        return sum(line.count for line in self.order)
+
+    @property
+    def changed(self) -> int:
+        """How many valves get another piece."""
+        return sum(move.changes for move in self.moves)
+
+    @property
+    def out_of_spec(self) -> tuple[str, ...]:
+        """The valves that are left out of spec."""
+        return tuple(one.valve for one in self.cannot)
+
+    def move(self, valve: str) -> Move:
+        """Return what that valve gets."""
+        return next(move for move in self.moves if move.valve == valve)
+
+
+def assemble(of: Candidates, solved: Solved) -> Plan:
+    """Return the assignment as what each valve gets."""
+    moves = [_move(of, at, solved.columns.get(at, at)) for at in range(len(of.rows))]
+    changed = {
+        row.clearance.camshaft
+        for row, move in zip(of.rows, moves, strict=True)
+        if move.source is not Source.SAME and row.clearance.camshaft_out
+    }
+    return Plan(
+        optimal=True,
+        moves=tuple(moves),
+        camshafts_out=tuple(
+            shaft
+            for shaft in dict.fromkeys(row.clearance.camshaft for row in of.rows)
+            if shaft in solved.out and (shaft in changed or shaft in of.forced_out())
+        ),
+        order=tuple(_order(of, moves)),
+        cannot=tuple(
+            _cannot(row)
+            for at, row in enumerate(of.rows)
+            if of.is_bad(at, solved.columns.get(at, at))
+        ),
+        levels=solved.levels,
+    )
+
+
+def _move(of: Candidates, at: int, column: int) -> Move:
+    row, n = of.rows[at], len(of.rows)
+    thickness_nm: int | None
+    from_valve, doubt_nm = None, None
+    if column == at:
+        source, thickness_nm = Source.SAME, row.piece_nm
+    elif column < n:
+        giver = of.rows[column]
+        source, thickness_nm = Source.ENGINE, giver.piece_nm
+        from_valve, doubt_nm = giver.valve, giver.doubt_nm
+    elif column < of.counter_at:
+        source, thickness_nm = Source.DRAWER, of.thick[column]
+        stock = of.stock_of[column]
+        doubt_nm = None if stock is None else of.columns[stock].doubt_nm
+    else:
+        source, thickness_nm = Source.COUNTER, of.bought[at]
+    kept = source is Source.SAME
+    gap = row.gap if kept or thickness_nm is None else row.gives(thickness_nm)
+    return Move(
+        valve=row.valve,
+        source=source,
+        thickness_nm=thickness_nm,
+        from_valve=from_valve,
+        gap=gap,
+        in_spec=bool(gap and judge(gap, row.clearance.spec.check) is Verdict.IN),
+        chance=chance_of(row, thickness_nm or 0, doubt_nm, of.policy.doubt, kept=kept),
+        provisional=row.lost and not kept,
+        pinned=row.valve in of.pins,
+    )
+
+
+def _order(of: Candidates, moves: Iterable[Move]) -> list[OrderLine]:
+    """Return what is to be bought, by family and size, thinnest first."""
+    lines: dict[tuple[int, int], OrderLine] = {}
+    for row, move in zip(of.rows, moves, strict=True):
+        if move.source is not Source.COUNTER or move.thickness_nm is None:
+            continue
+        family = row.clearance.family
+        key = (family.diameter_nm or 0, move.thickness_nm)
+        before = lines[key].count if key in lines else 0
+        lines[key] = OrderLine(
+            thickness_nm=move.thickness_nm,
+            diameter_nm=family.diameter_nm,
+            count=before + 1,
+            price=None if family.price is None else f"{family.price:f}",
+        )
+    return [lines[key] for key in sorted(lines)]
+
+
+def _cannot(row: PlanRow) -> Cannot:
+    """Return the thicknesses the valve would need, as far as they are known."""
+    thin_nm = thick_nm = None
+    if row.gap is not None and row.piece_nm is not None:
+        check = row.clearance.spec.check
+        safe = window(row.gap, row.piece_nm, check)
+        if safe is not None:
+            thin_nm, thick_nm = safe.thin_nm, safe.thick_nm
+        elif row.gap.none_found:
+            thick_nm = row.piece_nm + row.gap.high_nm - check.low_nm
+        else:
+            stack_nm = row.piece_nm + row.gap.best_nm
+            thin_nm, thick_nm = stack_nm - check.high_nm, stack_nm - check.low_nm
+    return Cannot(valve=row.valve, thin_nm=thin_nm, thick_nm=thick_nm)

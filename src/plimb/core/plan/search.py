@@ -1,0 +1,86 @@
+"""Decide the whole engine at once: which piece goes where, and what to buy.
+
+The levels, strictly in this order:
+
+1. valves left out of spec (fewest), then, for a shop that sets valves near the edge, those
+   left in the tightest fifth;
+2. camshafts taken out (fewest; a follower that needs none counts none);
+3. changed valves that end outside the set range where the spec has one;
+4. for *touch least*, pieces changed; then money spent at the counter;
+5. valves in spec whose piece is changed without need;
+6. changes against the shop's rounding, then total distance from the aim, or, with *best
+   chance*, the sum of −ln P(in spec);
+7. how far valves that cannot be brought in end from spec; then pieces changed.
+
+For every set of camshafts that may come out the rest is one assignment of pieces to valves,
+solved exactly; the least over the sets is the plan.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import replace
+from itertools import combinations
+
+from plimb.core.errors import BadValue
+from plimb.core.plan.candidates import Candidates
+from plimb.core.plan.request import PlanRequest
+from plimb.core.plan.result import Plan, assemble
+
+
+def plan_engine(request: PlanRequest) -> Plan:
+    """Return the best plan at every level, proven by trying every set of camshafts.
+
+    Raises:
+        BadValue: Two pins want one piece, or a pinned piece is not there.
+    """
+    candidates = Candidates(request)
+    shafts = tuple(
+        dict.fromkeys(
+            row.clearance.camshaft
+            for row in request.rows
+            if row.clearance.camshaft_out and row.known
+        )
+    )
+    forced = candidates.forced_out()
+    all_out = candidates.solve(frozenset(shafts))
+    if all_out is None:
+        raise BadValue(
+            "The pieces decided on cannot all be had: two valves want one piece, or a piece is "
+            "not there. Take one of them back.",
+            field="pins",
+        )
+    least = all_out.levels[:2]  # with every camshaft out the most can be brought into spec
+    for number in range(len(forced), len(shafts) + 1):
+        found = [
+            solved
+            for out in _sets(shafts, forced, number)
+            if candidates.left_at_least(out) <= least
+            and (solved := candidates.solve(out)) is not None
+            and solved.levels[:2] == least
+        ]
+        if found:
+            best = min(found, key=lambda solved: (solved.levels, sorted(solved.out)))
+            return assemble(candidates, best)
+    return assemble(candidates, all_out)
+
+
+def _sets(shafts: Sequence[str], forced: frozenset[str], number: int) -> Iterator[frozenset[str]]:
+    """Return every set of that many camshafts that holds the forced ones."""
+    others = [shaft for shaft in shafts if shaft not in forced]
+    for more in combinations(others, number - len(forced)):
+        yield forced.union(more)
+
+
+def alternatives(request: PlanRequest, best: Plan | None = None) -> dict[str, Plan]:
+    """Return the plans of a shop that buys nothing, takes only new pieces, or touches least.
+
+    A `best` plan that buys nothing is the best without buying, too.
+    """
+    policy = request.policy
+    frugal = best if best is not None and not best.order else None
+    return {
+        "buy-nothing": frugal or plan_engine(replace(request, policy=replace(policy, buy=False))),
+        "only-new": plan_engine(replace(request, policy=replace(policy, reuse=False))),
+        "touch-least": plan_engine(replace(request, policy=replace(policy, touch_least=True))),
+    }

@@ -1,0 +1,269 @@
+"""Work out one valve: stack, window, neighbours, pick, and the sum as a person checks it."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+from functools import lru_cache
+
+from plimb.core.errors import BadValue
+from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Limits, Spec
+from plimb.core.measure.uncertainty import chance_in_spec
+from plimb.core.shim.family import check_shim
+
+
+class Aim(StrEnum):
+    """Where in the range a changed valve should end (schools of the trade)."""
+
+    LOOSE = "loose"
+    MIDDLE = "middle"
+    TIGHT = "tight"
+    MAKER = "maker"
+    LEAST = "least"
+
+
+class Rounding(StrEnum):
+    """Which of the sizes that are in spec to take."""
+
+    NEAREST = "nearest"
+    THINNER = "thinner"
+    THICKER = "thicker"
+    CHANCE = "chance"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class School:
+    """How a shop leans: an aim (a named one, or a gap in nanometres) and a rounding."""
+
+    aim: Aim | int = Aim.LOOSE
+    rounding: Rounding = Rounding.NEAREST
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Window:
+    """Shim thicknesses in nanometres, both ends included."""
+
+    thin_nm: int
+    thick_nm: int
+
+    def holds(self, thickness_nm: int) -> bool:
+        """Return whether the thickness lies in the window."""
+        return self.thin_nm <= thickness_nm <= self.thick_nm
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Outcome:
+    """What the gap would be with one thickness fitted."""
+
+    thickness_nm: int
+    gap_nm: int
+    in_spec: bool
+    chance: float
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class WorkedOut:
+    """The answer for one valve. Lengths in nanometres.
+
+    `stack_low_nm` is None where no gap was found: the stack is then below
+    `stack_high_nm`, `ideal_nm` is an upper bound, and everything is `provisional`.
+    `window` holds every thickness that is in spec for every gap the reading allows.
+    `limits` is the range aimed into: the set range, or the check range if no size
+    reaches the set range (`fell_back`).
+    """
+
+    gap: Gap
+    shim_nm: int
+    limits: Limits
+    fell_back: bool
+    stack_low_nm: int | None
+    stack_high_nm: int
+    window: Window | None
+    aim_nm: int
+    ideal_nm: int
+    thinner: Outcome | None
+    thicker: Outcome | None
+    pick: Outcome | None
+    likeliest: Outcome | None
+    provisional: bool
+    at_most_nm: int | None
+
+
+def window(gap: Gap, shim_nm: int, limits: Limits) -> Window | None:
+    """Return every thickness that lands in spec whatever the true gap is, or None.
+
+    gap = stack − shim, so with the gap in [low, high] the thickest safe shim is
+    low + shim − min and the thinnest high + shim − max; both ends are in spec.
+    """
+    if gap.low_nm is None:
+        return None
+    thin_nm = gap.high_nm + shim_nm - limits.high_nm
+    thick_nm = gap.low_nm + shim_nm - limits.low_nm
+    return Window(thin_nm=thin_nm, thick_nm=thick_nm) if thin_nm <= thick_nm else None
+
+
+def aimed_gap(aim: Aim | int, spec: Spec, limits: Limits, kept_nm: int) -> int:
+    """Return the gap to aim at, in nanometres, never outside the limits.
+
+    Args:
+        aim: The school, or a gap that lies in the spec.
+        spec: For the maker's own aim; without one the middle is taken.
+        limits: The range to end in.
+        kept_nm: The gap with the fitted piece, the aim of *least change*.
+    """
+    if isinstance(aim, Aim):
+        wanted = {
+            Aim.LOOSE: limits.high_nm,
+            Aim.TIGHT: limits.low_nm,
+            Aim.MIDDLE: limits.middle_nm,
+            Aim.MAKER: limits.middle_nm if spec.aim_nm is None else spec.aim_nm,
+            Aim.LEAST: kept_nm,
+        }[aim]
+    else:
+        wanted = aim
+    return min(max(wanted, limits.low_nm), limits.high_nm)
+
+
+@lru_cache(maxsize=4096)
+def work_out(
+    gap: Gap,
+    shim_nm: int,
+    spec: Spec,
+    sizes: tuple[int, ...],
+    school: School,
+    old_nm: int | None = None,
+) -> WorkedOut:
+    """Return the window, the ideal, its neighbours and the pick for one valve.
+
+    Args:
+        gap: The gap as found, with the piece in.
+        shim_nm: That piece, in nanometres.
+        spec: The maker's ranges; a changed valve ends in the set range if it can.
+        sizes: Thicknesses that can be had, in nanometres, ascending.
+        school: Aim and rounding.
+        old_nm: Half-width of that piece's thickness, the micrometer's if not given.
+
+    Raises:
+        BadValue: The shim cannot be that thick, or the aim lies outside the spec.
+    """
+    check_shim(shim_nm)
+    if not isinstance(school.aim, Aim) and not spec.check.holds(school.aim):
+        raise BadValue("aim must lie inside the spec; it would put the valve out.", field="aim")
+    worked = _into(spec.target, gap, shim_nm, spec, sizes, school, old_nm)
+    if worked.pick is None and not worked.provisional and spec.set_:
+        wider = _into(spec.check, gap, shim_nm, spec, sizes, school, old_nm)
+        return wider if wider.pick else worked
+    return worked
+
+
+def fit(
+    gap: Gap, shim_nm: int, thickness_nm: int, limits: Limits, old_nm: int | None = None
+) -> Outcome:
+    """Return the gap with that thickness fitted, and whether it is in spec for certain."""
+    safe = window(gap, shim_nm, limits)
+    thinner_by_nm = shim_nm - thickness_nm
+    return Outcome(
+        thickness_nm=thickness_nm,
+        gap_nm=gap.best_nm + thinner_by_nm,
+        in_spec=safe is not None and safe.holds(thickness_nm),
+        chance=chance_in_spec(gap, thinner_by_nm, limits, kept=thinner_by_nm == 0, old_nm=old_nm),
+    )
+
+
+def sought_thickness(gap: Gap, shim_nm: int, spec: Spec, limits: Limits, aim: Aim | int) -> int:
+    """Return the thickness that sizes are compared with: the ideal, or for *least change* the old.
+
+    ideal = stack − aim, the stack being the best gap and the piece that is in.
+    """
+    if aim is Aim.LEAST:
+        return shim_nm
+    return gap.best_nm + shim_nm - aimed_gap(aim, spec, limits, gap.best_nm)
+
+
+def sizes_around(
+    sizes: Sequence[int], thickness_nm: int, around: int = 1
+) -> tuple[tuple[int, ...], tuple[int, ...]]:
+    """Return the sizes next to a thickness, `around` thinner and `around` thicker, ascending."""
+    thinner = tuple(size for size in sizes if size < thickness_nm)[-around:]
+    thicker = tuple(size for size in sizes if size > thickness_nm)[:around]
+    return thinner, thicker
+
+
+def _into(
+    limits: Limits,
+    gap: Gap,
+    shim_nm: int,
+    spec: Spec,
+    sizes: Sequence[int],
+    school: School,
+    old_nm: int | None,
+) -> WorkedOut:
+    """Work out one valve for one range."""
+    stack_nm = gap.best_nm + shim_nm
+    aim_nm = aimed_gap(school.aim, spec, limits, gap.best_nm)
+    ideal_nm = stack_nm - aim_nm
+    safe = window(gap, shim_nm, limits)
+
+    def fitted(thickness_nm: int) -> Outcome:
+        return fit(gap, shim_nm, thickness_nm, limits, old_nm)
+
+    thinner, thicker = sizes_around(sizes, ideal_nm)
+    likeliest = _likeliest([fitted(size) for size in sizes], aim_nm)
+    if gap.none_found:
+        picked_nm = _provisional(sizes, stack_nm - limits.high_nm)
+    elif school.rounding is Rounding.CHANCE:
+        picked_nm = likeliest.thickness_nm if likeliest else None
+    else:
+        inside = [size for size in sizes if safe and safe.holds(size)]
+        sought_nm = sought_thickness(gap, shim_nm, spec, limits, school.aim)
+        picked_nm = _nearest(inside, sought_nm, school)
+    return WorkedOut(
+        gap=gap,
+        shim_nm=shim_nm,
+        limits=limits,
+        fell_back=limits is not spec.target,
+        stack_low_nm=None if gap.low_nm is None else gap.low_nm + shim_nm,
+        stack_high_nm=gap.high_nm + shim_nm,
+        window=safe,
+        aim_nm=aim_nm,
+        ideal_nm=ideal_nm,
+        thinner=fitted(thinner[0]) if thinner else None,
+        thicker=fitted(thicker[0]) if thicker else None,
+        pick=None if picked_nm is None else fitted(picked_nm),
+        likeliest=likeliest,
+        provisional=gap.none_found,
+        at_most_nm=stack_nm - limits.low_nm if gap.none_found else None,
+    )
+
+
+def _nearest(inside: list[int], ideal_nm: int, school: School) -> int | None:
+    """Return the size the school takes among those in spec; a tie goes to the safer side.
+
+    Gaps close with use, so the thinner of two equally near sizes is the safer, except
+    for a shop that aims at the tight end.
+    """
+    lean = -1 if school.aim is Aim.TIGHT else 1
+    preferred = {
+        Rounding.THINNER: [size for size in inside if size <= ideal_nm],
+        Rounding.THICKER: [size for size in inside if size >= ideal_nm],
+    }.get(school.rounding, inside)
+    return min(
+        preferred or inside, key=lambda size: (abs(size - ideal_nm), lean * size), default=None
+    )
+
+
+def _likeliest(choices: list[Outcome], aim_nm: int) -> Outcome | None:
+    """Return the size with the best chance, the nearest to the aim among equals."""
+    possible = [choice for choice in choices if choice.chance > 0]
+    return max(
+        possible,
+        key=lambda choice: (round(choice.chance, 9), -abs(choice.gap_nm - aim_nm)),
+        default=None,
+    )
+
+
+def _provisional(sizes: Sequence[int], at_most_nm: int) -> int | None:
+    """Return the piece to fit where no gap was found: thin enough that one can be felt."""
+    return max((size for size in sizes if size <= at_most_nm), default=None)

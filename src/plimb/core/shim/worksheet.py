@@ -1,0 +1,121 @@
+"""The sum of one valve in words and numbers, so that it can be checked on paper."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from plimb.core.lengths import Unit, show_inch, show_mm
+from plimb.core.shim.sum import Outcome, WorkedOut
+from plimb.core.words import percent
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Worksheet:
+    """The sum of one valve to be checked on paper, and what the ladder shows of it."""
+
+    thin_nm: int | None
+    thick_nm: int | None
+    ideal_nm: int
+    lines: tuple[str, ...]
+
+
+def worksheet_of(worked: WorkedOut, unit: Unit = Unit.MM) -> Worksheet:
+    """Return the sum with its window and its ideal."""
+    return Worksheet(
+        thin_nm=worked.window.thin_nm if worked.window else None,
+        thick_nm=worked.window.thick_nm if worked.window else None,
+        ideal_nm=worked.ideal_nm,
+        lines=worksheet(worked, unit),
+    )
+
+
+def _numbers(unit: Unit) -> Callable[[int], str]:
+    """Return how a length is written inside a sum, without its unit."""
+    return show_mm if unit is Unit.MM else show_inch
+
+
+def worksheet(worked: WorkedOut, unit: Unit) -> tuple[str, ...]:
+    """Return the sum as lines: stack, window, ideal, the sizes either side, the pick."""
+    show = _numbers(unit)
+    lines = [*_stack_lines(worked, unit), *_ideal_lines(worked, unit)]
+    low, high = show(worked.limits.low_nm), show(worked.limits.high_nm)
+    stack = show(worked.gap.best_nm + worked.shim_nm)
+    sides = [side for side in (worked.thinner, worked.thicker) if side]
+    for side in sides:
+        lines.append(
+            f"{show(side.thickness_nm)} gives {stack} − {show(side.thickness_nm)} = "
+            f"{show(side.gap_nm)}: {_standing(side, worked)}."
+        )
+    lines.append(conclusion(worked, unit))
+    if worked.fell_back:
+        lines.append(f"No size reaches the set range, so the check range {low} to {high} is used.")
+    return tuple(lines)
+
+
+def _stack_lines(worked: WorkedOut, unit: Unit) -> list[str]:
+    show = _numbers(unit)
+    gap, shim = worked.gap, show(worked.shim_nm)
+    low, high = show(worked.limits.low_nm), show(worked.limits.high_nm)
+    if gap.low_nm is None:
+        return [
+            f"No gap found: at most {show(gap.high_nm)}, and the valve may be held open.",
+            f"Stack at most: {show(gap.high_nm)} + {shim} = {show(worked.stack_high_nm)} {unit}.",
+            f"No shim thicker than {show(worked.stack_high_nm)} − {low} = "
+            f"{show(worked.at_most_nm or 0)} can be right.",
+        ]
+    if gap.is_point:
+        lines = [f"Stack: {show(gap.high_nm)} + {shim} = {show(worked.stack_high_nm)} {unit}."]
+    else:
+        lines = [
+            f"Stack: {show(gap.low_nm)} to {show(gap.high_nm)} + {shim} = "
+            f"{show(gap.low_nm + worked.shim_nm)} to {show(worked.stack_high_nm)} "
+            f"{unit}, best guess {show(gap.best_nm + worked.shim_nm)}."
+        ]
+    if worked.window is None:
+        return [*lines, f"No thickness is in spec ({low} to {high}) for every gap in between."]
+    stack_low, stack_high = show(gap.low_nm + worked.shim_nm), show(worked.stack_high_nm)
+    return [
+        *lines,
+        f"In spec: from {stack_high} − {high} = {show(worked.window.thin_nm)} "
+        f"to {stack_low} − {low} = {show(worked.window.thick_nm)}.",
+    ]
+
+
+def _ideal_lines(worked: WorkedOut, unit: Unit) -> list[str]:
+    show = _numbers(unit)
+    stack = show(worked.gap.best_nm + worked.shim_nm)
+    most = " at most" if worked.provisional else ""
+    return [
+        f"Ideal{most} for a gap of {show(worked.aim_nm)}: {stack} − {show(worked.aim_nm)} = "
+        f"{show(worked.ideal_nm)}."
+    ]
+
+
+def conclusion(worked: WorkedOut, unit: Unit) -> str:
+    """Return the last line: which piece to take, or why there is none."""
+    show = _numbers(unit)
+    pick = worked.pick
+    if pick is None and worked.likeliest is not None and not worked.provisional:
+        return (
+            f"No size is sure. {show(worked.likeliest.thickness_nm)} has the best chance, "
+            f"{percent(worked.likeliest.chance)}; a finer reading would settle it."
+        )
+    if pick is None:
+        return "No size that can be had brings this valve into spec."
+    if worked.provisional:
+        return (
+            f"Fit {show(pick.thickness_nm)} for now, measure, and work back: a gap of at most "
+            f"{show(pick.gap_nm)} follows. Order nothing before that."
+        )
+    if pick.thickness_nm == worked.shim_nm:
+        return f"Keep {show(pick.thickness_nm)}: the gap stays {show(pick.gap_nm)}."
+    return f"Take {show(pick.thickness_nm)}: gap {show(pick.gap_nm)}."
+
+
+def _standing(side: Outcome, worked: WorkedOut) -> str:
+    if worked.provisional:
+        return "at most"
+    if side.in_spec:
+        return "in spec"
+    return "not in spec" if worked.gap.is_point else "not sure to be in spec"

@@ -1,0 +1,50 @@
+"""How gaps, verdicts and chances are worded, each in one place for screen, sheet and file."""
+
+from __future__ import annotations
+
+from plimb.core.lengths import Unit, show_mm, show_thou
+
+VERDICT_WORDS = {
+    "in": "in spec",
+    "tight": "tight",
+    "loose": "loose",
+    "unsettled": "not settled",
+    "none": "no gap",
+    None: "not proved",
+}
+"""The word of each verdict; none for a valve that nobody proved."""
+
+NEAR_CERTAIN = 0.995
+"""A chance from here on is said to be near certain."""
+
+
+def figure(nm: int, unit: Unit) -> str:
+    """Return a gap's figure without its unit: millimetres, or thou where gaps are in inches."""
+    return show_mm(nm) if unit is Unit.MM else show_thou(nm)
+
+
+def interval(low_nm: int | None, high_nm: int, called_nm: int | None, unit: Unit) -> str:
+    """Return a gap in short: one number, from and to, as called, or less than what refused."""
+    high = figure(high_nm, unit)
+    if low_nm is None:
+        return f"< {high}"
+    if low_nm == high_nm:
+        return high
+    if called_nm is not None:
+        return f"~ {figure(called_nm, unit)}"
+    return f"{figure(low_nm, unit)}–{high}"
+
+
+def percent(chance: float) -> str:
+    """Return a chance in whole per cent, never rounded up to certainty."""
+    return f"{min(99, int(chance * 100)) if chance < 1 else 100} %"
+
+
+def sure(chance: float) -> str:
+    """Return how sure a proof is to pass."""
+    return "near certain" if chance >= NEAR_CERTAIN else f"{percent(chance)} sure"
+
+
+def signed(nm: int, unit: Unit = Unit.MM) -> str:
+    """Return a difference with its sign, nothing before a zero."""
+    return f"+{figure(nm, unit)}" if nm > 0 else figure(nm, unit)

@@ -1,0 +1,195 @@
+"""The whole record of a card in the open format: every line ever written, and the job itself.
+
+It is a card file with more in it: `job`, and in each round `history`, the lines as they were
+written one after the other. Lengths there are whole nanometres, moments ISO 8601 in UTC. These
+models are the one definition of it: the record's rows are read off into them and written from
+them, and the JSON Schema is made from them.
+"""
+
+from __future__ import annotations
+
+import json
+from dataclasses import asdict, is_dataclass
+from datetime import datetime
+from decimal import Decimal
+from typing import Annotated, Any
+
+from pydantic import AfterValidator, ConfigDict, Field, model_validator
+
+from plimb.core.engine.turning import Method
+from plimb.core.errors import BadValue
+from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.summary import ShopThings
+from plimb.core.job.tray import Part, check_tray
+from plimb.core.measure.blades import BladeSet
+from plimb.core.shim.shim import Condition, Instrument, Source, Trust
+from plimb.files.card_file import CardFile, RoundPart
+from plimb.files.engine_file import FilePart, Name, validated
+from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
+
+Text = Annotated[str, Field(max_length=4000)]
+Km = Annotated[int, Field(ge=0, le=2_000_000)]
+
+
+class ShimLine(LinePart):
+    """A shim that came out."""
+
+    marked: Annotated[str, Field(max_length=12)] | None
+    marked_nm: Nm | None
+    measured_nm: Nm | None
+    readings: Annotated[list[Nm], Field(max_length=40)]
+    condition: Condition
+    doubt_nm: Nm | None
+    zero_nm: Nm
+    answered: Trust | None
+    supersedes: Earlier = None
+
+    @model_validator(mode="after")
+    def _can_be(self) -> ShimLine:
+        if self.typed and self.marked_nm is None and self.measured_nm is None:
+            raise BadValue("a shim that was typed has a thickness.", field="measured_nm")
+        return self
+
+
+class ChoiceLine(LinePart):
+    """A piece decided on."""
+
+    thickness_nm: Nm | None
+    source: Source
+    from_valve: Name | None
+    by_hand: bool
+    by_marking: bool
+    measured_nm: Nm | None
+    fitted_at: Moment | None
+    supersedes: Earlier = None
+
+    @model_validator(mode="after")
+    def _can_be(self) -> ChoiceLine:
+        if self.typed and self.thickness_nm is None:
+            raise BadValue("a choice that was typed has a thickness.", field="thickness_nm")
+        return self
+
+
+class HistoryPart(FilePart):
+    """Every line of a round, in the order they were written."""
+
+    gaps: Annotated[list[GapLine], Field(max_length=2000)]
+    pieces: Annotated[list[ShimLine], Field(max_length=2000)]
+    choices: Annotated[list[ChoiceLine], Field(max_length=2000)]
+
+
+class RecordRound(RoundPart):
+    """One round with its whole history."""
+
+    number: Annotated[int, Field(ge=1, le=100)] | None = None
+    opened_at: Moment | None = None
+    reason: Text = ""
+    hand_turns: Annotated[int, Field(ge=0, le=1000)] = 0
+    history: HistoryPart | None = None
+
+
+class _Exact(FilePart):
+    model_config = ConfigDict(extra="forbid")
+
+
+class TrayPart(_Exact):
+    """What came off, as noted at one time."""
+
+    document: Annotated[tuple[Part, ...], AfterValidator(check_tray)]
+    recorded_at: Moment
+
+
+class AmendmentPart(FilePart):
+    """A dated line written after the signature."""
+
+    key: Annotated[str, Field(max_length=64)]
+    written_by: Text
+    text: Text
+    written_at: Moment
+
+
+class EventPart(FilePart):
+    """One act on the card."""
+
+    version: Annotated[int, Field(ge=1)]
+    key: Annotated[str, Field(max_length=64)]
+    action: Text
+    recorded_at: Moment
+
+
+def _readable(groups: tuple[BoltGroup, ...]) -> tuple[BoltGroup, ...]:
+    """Refuse bolts whose torque or order cannot be."""
+    for group in groups:
+        group.checked()
+    return groups
+
+
+class JobPart(_Exact):
+    """The job: who, why, when, in which state, with what. The names are those of the record."""
+
+    label: Annotated[str, Field(min_length=1, max_length=200)]
+    note: Text = ""
+    blade_set: BladeSet | None = None
+    instrument: Instrument | None = None
+    version: Annotated[int, Field(ge=1)] = 1
+    opened_at: Moment
+    opened_by: Text
+    reason: Text
+    distance_km: Km | None = None
+    hours: Km | None = None
+    rested_hours: Annotated[str, Field(max_length=12)] | None = None
+    temperature_c: Annotated[str, Field(max_length=12)] | None = None
+    warm_reason: Text = ""
+    method: Method = Method.MARKS
+    seen_to: Annotated[tuple[Annotated[str, Field(max_length=60)], ...], Field(max_length=400)] = ()
+    variant: Annotated[str, Field(max_length=20)] = "best"
+    forbidden: Annotated[tuple[tuple[Name, Nm], ...], Field(max_length=400)] = ()
+    zero_nm: Nm | None = None
+    tightening: Annotated[
+        tuple[BoltGroup, ...], Field(max_length=40), AfterValidator(_readable)
+    ] = ()
+    signed_at: Moment | None = None
+    signed_by: Text | None = None
+    remarks: Text | None = None
+    next_check_km: Km | None = None
+    trays: Annotated[tuple[TrayPart, ...], Field(max_length=1000)] = ()
+    amendments: Annotated[tuple[AmendmentPart, ...], Field(max_length=1000)] = ()
+    events: Annotated[tuple[EventPart, ...], Field(max_length=20_000)] = ()
+
+    @property
+    def things(self) -> ShopThings:
+        """What the job took from the shop."""
+        return ShopThings(
+            label=self.label, note=self.note, blade_set=self.blade_set, instrument=self.instrument
+        )
+
+
+class CardRecord(CardFile):
+    """A whole card, as another shop can take it in."""
+
+    rounds: Annotated[list[RecordRound], Field(default_factory=list, max_length=40)]  # type: ignore[assignment]
+    job: JobPart | None = None
+
+
+def read_record(text: str) -> CardRecord:
+    """Return the card record in the text, checked.
+
+    Raises:
+        BadValue: It breaks the format; the field is the JSON path of the first fault.
+    """
+    return validated(CardRecord, text)
+
+
+def write_json(document: Any) -> str:
+    """Return a document as JSON, the same text for the same document."""
+    return json.dumps(document, ensure_ascii=False, indent=1, default=_plain) + "\n"
+
+
+def _plain(value: Any) -> Any:
+    if isinstance(value, Decimal):
+        return float(value) if value != value.to_integral_value() else int(value)
+    if isinstance(value, datetime):
+        return f"{value:%Y-%m-%dT%H:%M:%S}Z"
+    if is_dataclass(value) and not isinstance(value, type):
+        return asdict(value)
+    raise TypeError(f"{type(value).__name__} has no place in a file")

@@ -1,0 +1,272 @@
+"""What is written down for valves: add a line, strike one out, read the ones that stand.
+
+Rows go by the clearances' keys, everything outside by their names: the engine a card was opened
+with knows both.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import fields
+from datetime import datetime
+from typing import Any, TypeVar
+
+from sqlalchemy.orm import Session
+
+from plimb.core.engine.engine import Engine
+from plimb.core.job.valve import Choice, ValveRecord
+from plimb.core.lengths import Unit, show_mm
+from plimb.core.measure.gap import Feel, Gap
+from plimb.core.measure.shorthand import Reading, joints_of
+from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
+from plimb.store.tables.card import RoundRow
+from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
+
+Line = TypeVar("Line", GapRow, ShimReadingRow, ChoiceRow)
+_GAP = ("low_nm", "high_nm", "open_above", "called_nm")
+_APART = {"gap", "typed", "goes", "refuses"}
+MARKS = tuple(one.name for one in fields(Reading) if one.name not in _APART)
+"""What a reading says besides its blades and its gap: each has a column of its name."""
+
+
+def standing(lines: Iterable[Line], engine: Engine) -> dict[str, Line]:
+    """Return the standing line of each valve by name; a line struck out stands for none."""
+    names = engine.names
+    return {
+        names.get(line.valve, line.valve): line
+        for line in lines
+        if line.superseded_at is None and line.typed
+    }
+
+
+def written(
+    round_: RoundRow, engine: Engine, trust: Trust = Trust.MEASURED
+) -> dict[str, ValveRecord]:
+    """Return what is written for each valve in one round.
+
+    `trust` says which thickness counts where nobody answered for a piece.
+    """
+    found, proofs = gaps_of(round_, engine, "found"), gaps_of(round_, engine, "proof")
+    pieces, choices = standing(round_.pieces, engine), standing(round_.choices, engine)
+    return {
+        valve: ValveRecord(
+            found=reading_of(found[valve]) if valve in found else None,
+            piece=_shim_reading(pieces[valve], trust) if valve in pieces else None,
+            choice=_choice(choices[valve], engine) if valve in choices else None,
+            proof=reading_of(proofs[valve]) if valve in proofs else None,
+        )
+        for valve in {*found, *proofs, *pieces, *choices}
+    }
+
+
+def gaps_of(round_: RoundRow, engine: Engine, purpose: str) -> dict[str, GapRow]:
+    """Return the standing gap lines of one purpose, by valve."""
+    return standing((gap for gap in round_.gaps if gap.purpose == purpose), engine)
+
+
+def write_gap(
+    session: Session,
+    round_: RoundRow,
+    *,
+    key: str,
+    purpose: str,
+    typed: str,
+    unit: Unit,
+    reading: Reading | None,
+    repeats: bool = False,
+    warm: bool = False,
+    now: datetime,
+) -> None:
+    """Add a gap line; without a reading it strikes the standing one out.
+
+    One that `repeats` leaves the line before it as a reading of the same gap.
+    """
+    earlier = _supersede(session, (gap for gap in round_.gaps if gap.purpose == purpose), key, now)
+    row = GapRow(
+        valve=key,
+        purpose=purpose,
+        typed=typed if reading else "",
+        unit=unit,
+        repeats=repeats and earlier is not None,
+        kept=[],
+        warm=warm,
+        supersedes_id=earlier,
+        recorded_at=now,
+        open_above=False,
+    )
+    if reading is not None:
+        row.goes = list(reading.goes) if reading.goes else None
+        row.refuses = list(reading.refuses) if reading.refuses else None
+        for name in MARKS:
+            setattr(row, name, getattr(reading, name))
+        for name in _GAP:
+            setattr(row, name, getattr(reading.gap, name))
+    round_.gaps.append(row)
+
+
+def repeated(round_: RoundRow, engine: Engine, purpose: str) -> dict[str, tuple[Reading, ...]]:
+    """Return for each valve all readings of the gap that stands, the newest first."""
+    lines = {gap.id: gap for gap in round_.gaps if gap.purpose == purpose}
+    chains: dict[str, tuple[Reading, ...]] = {}
+    for valve, line in gaps_of(round_, engine, purpose).items():
+        chain = [reading_of(line)]
+        while line.repeats and line.supersedes_id in lines:
+            line = lines[line.supersedes_id]
+            if not line.typed:
+                break
+            chain.append(reading_of(line))
+        chains[valve] = tuple(chain)
+    return chains
+
+
+def write_shim(
+    session: Session,
+    round_: RoundRow,
+    *,
+    key: str,
+    reading: ShimReading | None,
+    zero_nm: int = 0,
+    now: datetime,
+) -> None:
+    """Add a shim line; without a reading it strikes the standing one out."""
+    earlier = _supersede(session, round_.pieces, key, now)
+    row = ShimReadingRow(
+        valve=key,
+        typed="",
+        readings=[],
+        condition=Condition.SOUND,
+        zero_nm=zero_nm,
+        supersedes_id=earlier,
+        recorded_at=now,
+    )
+    if reading is not None:
+        row.readings = list(reading.readings)
+        for name in ("typed", "marked", "marked_nm", "measured_nm", "condition", "doubt_nm"):
+            setattr(row, name, getattr(reading, name))
+    round_.pieces.append(row)
+
+
+def write_choice(
+    session: Session,
+    round_: RoundRow,
+    engine: Engine,
+    *,
+    key: str,
+    choice: Choice | None,
+    shim_id: int | None = None,
+    now: datetime,
+) -> None:
+    """Add a decision; without one it strikes the standing one out."""
+    earlier = _supersede(session, round_.choices, key, now)
+    row = ChoiceRow(
+        valve=key,
+        typed="",
+        source=Source.SAME,
+        by_hand=True,
+        by_marking=False,
+        shim_id=shim_id,
+        supersedes_id=earlier,
+        recorded_at=now,
+    )
+    if choice is not None:
+        row.typed = show_mm(choice.thickness_nm)
+        row.fitted_at = now if choice.fitted else None
+        row.from_valve = choice.from_valve and engine.clearance(choice.from_valve).key
+        for name in ("thickness_nm", "source", "by_hand", "by_marking", "measured_nm"):
+            setattr(row, name, getattr(choice, name))
+    round_.choices.append(row)
+
+
+def _supersede(session: Session, lines: Iterable[Line], key: str, now: datetime) -> int | None:
+    """Mark the valve's standing line as superseded and return its id."""
+    for line in lines:
+        if line.valve == key and line.superseded_at is None:
+            line.superseded_at = now
+            session.flush()  # before the new line comes: just one may stand
+            return line.id
+    return None
+
+
+def reading_of(row: GapRow) -> Reading:
+    """Return a gap line as it was understood."""
+    assert row.high_nm is not None  # a line with something typed has a gap
+    gap: dict[str, Any] = {name: getattr(row, name) for name in _GAP}
+    marks: dict[str, Any] = {name: getattr(row, name) for name in MARKS if name != "feel"}
+    return Reading(
+        goes=None if row.goes is None else tuple(row.goes),
+        refuses=None if row.refuses is None else tuple(row.refuses),
+        feel=None if row.feel is None else Feel(row.feel),
+        gap=Gap(**gap, joints=joints_of(row.goes, row.refuses)),
+        typed=row.typed,
+        **marks,
+    )
+
+
+def _shim_reading(row: ShimReadingRow, trust: Trust) -> ShimReading:
+    return ShimReading(
+        marked=row.marked,
+        marked_nm=row.marked_nm,
+        measured_nm=row.measured_nm,
+        trust=Trust(row.answered) if row.answered else trust,
+        answered=row.answered is not None,
+        condition=Condition(row.condition),
+        readings=tuple(row.readings),
+        doubt_nm=row.doubt_nm,
+        typed=row.typed,
+    )
+
+
+def _choice(row: ChoiceRow, engine: Engine) -> Choice:
+    assert row.thickness_nm is not None  # a line with something typed has a thickness
+    return Choice(
+        thickness_nm=row.thickness_nm,
+        source=Source(row.source),
+        from_valve=row.from_valve and engine.names.get(row.from_valve, row.from_valve),
+        by_hand=row.by_hand,
+        by_marking=row.by_marking,
+        measured_nm=row.measured_nm,
+        fitted=row.fitted_at is not None,
+    )
+
+
+def carry_over(
+    session: Session, from_: RoundRow, to: RoundRow, engine: Engine, *, trust: Trust, now: datetime
+) -> None:
+    """Begin a round with what the one before left: each gap as proved, each piece as fitted."""
+    proofs, founds = gaps_of(from_, engine, "proof"), gaps_of(from_, engine, "found")
+    pieces = standing(from_.pieces, engine)
+    for valve, record in written(from_, engine, trust).items():
+        gap = proofs.get(valve) or (None if record.changes else founds.get(valve))
+        if gap is not None:
+            to.gaps.append(_copy(gap, purpose="found", recorded_at=now))
+        if record.changes and record.choice is not None:
+            key = engine.clearance(valve).key
+            to.pieces.append(_fitted_piece(record.choice, key, now))
+        elif valve in pieces:
+            to.pieces.append(_copy(pieces[valve], recorded_at=now))
+    session.flush()
+
+
+_NOT_COPIED = {"id", "round_id", "supersedes_id", "superseded_at"}
+
+
+def _copy(row: Line, **changed: object) -> Line:
+    """Return a line like another, standing by itself."""
+    names = {column.key for column in row.__table__.columns} - _NOT_COPIED
+    return type(row)(**{name: getattr(row, name) for name in names} | changed)
+
+
+def _fitted_piece(choice: Choice, key: str, now: datetime) -> ShimReadingRow:
+    nm = choice.goes_in_nm
+    marking = choice.known_from_marking
+    return ShimReadingRow(
+        valve=key,
+        typed=show_mm(nm),
+        marked=None,
+        marked_nm=nm if marking else None,
+        measured_nm=None if marking else nm,
+        readings=[] if marking else [nm],
+        condition=Condition.SOUND,
+        zero_nm=0,
+        recorded_at=now,
+    )

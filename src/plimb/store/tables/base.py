@@ -1,0 +1,46 @@
+"""What all tables share: names of constraints, and columns that hold typed values as JSON."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from pydantic import TypeAdapter
+from sqlalchemy import JSON, Dialect, MetaData
+from sqlalchemy.orm import DeclarativeBase
+from sqlalchemy.types import TypeDecorator
+
+
+class Base(DeclarativeBase):
+    """All tables, with constraint names that migrations can refer to."""
+
+    metadata = MetaData(
+        naming_convention={
+            "ix": "ix_%(column_0_label)s",
+            "uq": "uq_%(table_name)s_%(column_0_name)s",
+            "ck": "ck_%(table_name)s_%(constraint_name)s",
+            "fk": "fk_%(table_name)s_%(column_0_name)s_%(referred_table_name)s",
+            "pk": "pk_%(table_name)s",
+        }
+    )
+
+
+class Values(TypeDecorator[Any]):
+    """A column of typed values, kept as JSON: what goes in and comes out is of that type."""
+
+    impl = JSON(none_as_null=True)
+    cache_ok = True
+
+    def __init__(self, of: Any) -> None:
+        super().__init__()
+        self.of = of
+        self._adapter: TypeAdapter[Any] = TypeAdapter(of)
+
+    def process_bind_param(self, value: Any, dialect: Dialect) -> Any:
+        """Return what is kept."""
+        if value is None:
+            return None
+        return self._adapter.dump_python(self._adapter.validate_python(value), mode="json")
+
+    def process_result_value(self, value: Any, dialect: Dialect) -> Any:
+        """Return what was kept, typed."""
+        return None if value is None else self._adapter.validate_python(value)

@@ -1,0 +1,123 @@
+"""Cards: one job on one engine, its rounds, and every act on it."""
+
+from __future__ import annotations
+
+from datetime import datetime
+
+from sqlalchemy import JSON, ForeignKey, UniqueConstraint, text
+from sqlalchemy.orm import Mapped, mapped_column, relationship
+
+from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.summary import CardSummary, ShopThings
+from plimb.core.job.tray import Part
+from plimb.store.tables.base import Base, Values
+from plimb.store.tables.engine import EngineRevisionRow
+from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
+from plimb.store.tables.shop import BladeSetRow, InstrumentRow
+
+
+class CardRow(Base):
+    """One job on one engine, from opened to signed.
+
+    `as_signed` keeps what the shop may change later as it was when the card was signed: the
+    engine's label, the feeler set, the instrument. `summary` is what lists show of it, made anew
+    with each change.
+    """
+
+    __tablename__ = "card"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    engine_revision_id: Mapped[int] = mapped_column(ForeignKey("engine_revision.id"), index=True)
+    version: Mapped[int]
+    opened_at: Mapped[datetime]
+    opened_by: Mapped[str]
+    reason: Mapped[str]
+    distance_km: Mapped[int | None]
+    aim: Mapped[str]
+    rounding: Mapped[str]
+    act: Mapped[str]
+    signed_at: Mapped[datetime | None]
+    signed_by: Mapped[str | None]
+    hours: Mapped[int | None]
+    rested_hours: Mapped[str | None]
+    temperature_c: Mapped[str | None]
+    warm_reason: Mapped[str] = mapped_column(server_default="")
+    method: Mapped[str] = mapped_column(server_default="marks")
+    seen_to: Mapped[list[str]] = mapped_column(JSON, server_default="[]")
+    blade_set_id: Mapped[int | None] = mapped_column(ForeignKey("blade_set.id"))
+    trust: Mapped[str] = mapped_column(server_default="measured")
+    reuse: Mapped[bool] = mapped_column(server_default=text("1"))
+    variant: Mapped[str] = mapped_column(server_default="best")
+    tightening: Mapped[tuple[BoltGroup, ...]] = mapped_column(
+        Values(tuple[BoltGroup, ...]), server_default="[]"
+    )
+    forbidden: Mapped[tuple[tuple[str, int], ...]] = mapped_column(
+        Values(tuple[tuple[str, int], ...]), server_default="[]"
+    )
+    instrument_id: Mapped[int | None] = mapped_column(ForeignKey("instrument.id"))
+    zero_nm: Mapped[int | None]
+    as_signed: Mapped[ShopThings | None] = mapped_column(Values(ShopThings))
+    remarks: Mapped[str | None]
+    next_check_km: Mapped[int | None]
+    summary: Mapped[CardSummary | None] = mapped_column(Values(CardSummary))
+    revision: Mapped[EngineRevisionRow] = relationship()
+    rounds: Mapped[list[RoundRow]] = relationship(order_by="RoundRow.number")
+    amendments: Mapped[list[AmendmentRow]] = relationship(order_by="AmendmentRow.id")
+    trays: Mapped[list[StripTrayRow]] = relationship(order_by="StripTrayRow.id")
+    blade_set: Mapped[BladeSetRow | None] = relationship()
+    instrument: Mapped[InstrumentRow | None] = relationship()
+
+
+class AmendmentRow(Base):
+    """A dated line written on a card after it was signed; nothing on the card changes."""
+
+    __tablename__ = "amendment"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
+    key: Mapped[str] = mapped_column(unique=True)
+    written_by: Mapped[str]
+    text: Mapped[str]
+    written_at: Mapped[datetime]
+
+
+class StripTrayRow(Base):
+    """What came off, in order, and where its fasteners lie; the newest line stands."""
+
+    __tablename__ = "strip_tray"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
+    document: Mapped[tuple[Part, ...]] = mapped_column(Values(tuple[Part, ...]))
+    recorded_at: Mapped[datetime]
+
+
+class RoundRow(Base):
+    """One pass of measuring, setting and proving."""
+
+    __tablename__ = "round"
+    __table_args__ = (UniqueConstraint("card_id", "number"),)
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
+    number: Mapped[int]
+    opened_at: Mapped[datetime | None]
+    reason: Mapped[str] = mapped_column(server_default="")
+    hand_turns: Mapped[int] = mapped_column(server_default=text("0"))
+    gaps: Mapped[list[GapRow]] = relationship(order_by="GapRow.id")
+    pieces: Mapped[list[ShimReadingRow]] = relationship(order_by="ShimReadingRow.id")
+    choices: Mapped[list[ChoiceRow]] = relationship(order_by="ChoiceRow.id")
+
+
+class EventRow(Base):
+    """One action on a card, with the key its sender gave it: sent twice, it is done once."""
+
+    __tablename__ = "card_event"
+    __table_args__ = (UniqueConstraint("card_id", "key"), UniqueConstraint("card_id", "version"))
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
+    version: Mapped[int]
+    key: Mapped[str]
+    action: Mapped[str]
+    recorded_at: Mapped[datetime]

@@ -1,0 +1,62 @@
+"""The shop: its settings, its feeler sets, its instruments."""
+
+from __future__ import annotations
+
+from sqlalchemy import CheckConstraint, ForeignKey, UniqueConstraint, text
+from sqlalchemy.orm import Mapped, mapped_column, relationship
+
+from plimb.store.tables.base import Base
+
+
+class ShopRow(Base):
+    """The one shop this record belongs to."""
+
+    __tablename__ = "shop"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    thinnest_blade_nm: Mapped[int]
+    aim: Mapped[str]
+    rounding: Mapped[str]
+    act: Mapped[str]
+    hand_turns: Mapped[int] = mapped_column(server_default=text("2"))
+    wrench: Mapped[str] = mapped_column(server_default="N·m")
+
+
+class BladeSetRow(Base):
+    """A feeler set of the shop."""
+
+    __tablename__ = "blade_set"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str] = mapped_column(unique=True)
+    stacking: Mapped[bool]
+    blades: Mapped[list[BladeRow]] = relationship(
+        order_by="BladeRow.nominal_nm", cascade="all, delete-orphan"
+    )
+
+
+class BladeRow(Base):
+    """One blade: its marking, its own thickness if measured, and whether it is fit for use."""
+
+    __tablename__ = "blade"
+    __table_args__ = (
+        UniqueConstraint("blade_set_id", "nominal_nm"),
+        CheckConstraint("state IN ('sound', 'bent', 'broken')", name="state"),
+    )
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    blade_set_id: Mapped[int] = mapped_column(ForeignKey("blade_set.id"))
+    nominal_nm: Mapped[int]
+    measured_nm: Mapped[int | None]
+    state: Mapped[str]
+
+
+class InstrumentRow(Base):
+    """A micrometer or calliper of the shop, and what it is good to."""
+
+    __tablename__ = "instrument"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str] = mapped_column(unique=True)
+    doubt_nm: Mapped[int]

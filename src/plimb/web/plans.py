@@ -1,0 +1,244 @@
+"""The plan over the wire: what each valve gets, what is decided, and what is bought for it."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from apiflask import APIBlueprint
+from flask import Response
+from pydantic import Field
+
+from plimb.actions import choosing, orders
+from plimb.actions.cards import Change
+from plimb.actions.planning import PlanView, read_plan
+from plimb.core.lengths import show_mm
+from plimb.core.plan.advice import AdviceKind
+from plimb.core.shim.shim import Source
+from plimb.files.table_csv import write_csv
+from plimb.web.cards import act
+from plimb.web.request import at_hand, bench, csv_answer, now
+from plimb.web.wire import Answer, ChangeIn, Key, Length, Moment, Sent, ShownGap, Text, off
+
+blueprint = APIBlueprint("plans", __name__, url_prefix="/api")
+
+
+class OptionOut(Answer):
+    """One piece that can be had for a valve, the gap it gives, and how it stands then."""
+
+    thickness: Length
+    source: Source
+    from_valve: str | None
+    count: int
+    gap: Length
+    in_spec: bool
+    stands: str
+    goes_to: str | None
+    forbidden: bool
+
+
+class MoveOut(Answer):
+    """What the plan gives one valve, and every piece that can be had for it."""
+
+    valve: str = off("move", "valve")
+    source: Source = off("move", "source")
+    thickness: Length | None = off("move", "thickness_nm")
+    from_valve: str | None = off("move", "from_valve")
+    gap: ShownGap | None = off("move", "gap")
+    provisional: bool = off("move", "provisional")
+    changes: bool = off("move", "changes")
+    why: str
+    options: list[OptionOut]
+
+
+class VariantOut(Answer):
+    """The plan or what can be had instead, and what that gives up."""
+
+    name: str
+    cost: str = off("plan", "cost")
+    to_buy: int = off("plan", "to_buy")
+    out_of_spec: list[str] = off("plan", "out_of_spec")
+    gives_up: list[str]
+
+
+class BuyOut(Answer):
+    """One size to buy; `ordered` of them are on their way or here."""
+
+    thickness: Length = off("line", "thickness_nm")
+    diameter: Length | None = off("line", "diameter_nm")
+    count: int = off("line", "count")
+    price: str | None = off("line", "price")
+    ordered: int
+
+
+class HelpOut(Answer):
+    """What would make a valve's proof likelier to pass."""
+
+    kind: AdviceKind
+    valve: str
+    sentence: str
+
+
+class OrderLineOut(Answer):
+    """One size on an order."""
+
+    id: int
+    thickness: Length
+    diameter: Length | None
+    count: int
+    price: str | None
+    days: int
+    state: Literal["ready", "back-ordered", "refused", "received"]
+    says: str
+
+
+class OrderOut(Answer):
+    """An order at the parts counter."""
+
+    id: int
+    number: str
+    ordered_at: Moment
+    lines: list[OrderLineOut]
+
+
+class PlanOut(Answer):
+    """The whole engine decided."""
+
+    card_id: int
+    version: int
+    variant: str
+    optimal: bool = off("plan", "optimal")
+    taken: bool
+    moves: list[MoveOut]
+    camshafts_out: list[str] = off("plan", "camshafts_out")
+    out_of_spec: list[str] = off("plan", "out_of_spec")
+    buy: list[BuyOut]
+    cost: str = off("plan", "cost")
+    purchases: list[str]
+    sure: str
+    provisional: list[str] = off("plan", "provisional")
+    helps: list[HelpOut]
+    variants: list[VariantOut]
+    orders: list[OrderOut]
+    counter: bool
+
+
+def _plan(card_id: int) -> PlanView:
+    with at_hand().reading() as session:
+        return read_plan(session, card_id, counter=bench().counter is not None)
+
+
+@blueprint.get("/cards/<int:card_id>/plan")
+@blueprint.output(PlanOut)
+def get_plan(card_id: int) -> PlanView:
+    """Return the plan of a card, with what can be had instead."""
+    return _plan(card_id)
+
+
+class ChoiceIn(ChangeIn):
+    """The piece decided on by hand; a thickness of null takes the decision back."""
+
+    valve: Text
+    thickness_nm: int | None
+    source: Annotated[Source, Field(strict=False)] | None = None
+    from_valve: Text | None = None
+
+
+@act(blueprint, "post", "choices", ChoiceIn)
+def write_choice(change: Change, sent: ChoiceIn) -> None:
+    """Decide by hand on the piece for a valve."""
+    choosing.choose_piece(at_hand(), change, **sent.said())
+
+
+@act(blueprint, "post", "plan", ChangeIn)
+def take_plan(change: Change, _sent: ChangeIn) -> None:
+    """Take the plan as it stands."""
+    choosing.take_plan(at_hand(), change)
+
+
+class ForbidIn(ChangeIn):
+    """A thickness ruled out for a valve, or allowed again."""
+
+    valve: Text
+    thickness_nm: int
+    forbidden: bool
+
+
+@act(blueprint, "put", "forbidden", ForbidIn)
+def forbid_piece(change: Change, sent: ForbidIn) -> None:
+    """Rule a thickness out for a valve, or allow it again."""
+    choosing.forbid_piece(at_hand(), change, **sent.said())
+
+
+class VariantIn(ChangeIn):
+    """Which of the plan and its alternatives to go by."""
+
+    variant: Text
+
+
+@act(blueprint, "put", "variant", VariantIn)
+def set_variant(change: Change, sent: VariantIn) -> None:
+    """Choose among the plan and its alternatives."""
+    choosing.set_variant(at_hand(), change, sent.variant)
+
+
+class QuoteOut(Answer):
+    """What the parts counter says of one size."""
+
+    thickness: Length
+    count: int
+    state: Literal["ready", "back-ordered", "refused"]
+    price: str | None
+    says: str
+
+
+class QuotesOut(Answer):
+    """What the parts counter says of all that is still to buy."""
+
+    lines: list[QuoteOut]
+
+
+@blueprint.post("/cards/<int:card_id>/quotes")
+@blueprint.output(QuotesOut)
+def ask_counter(card_id: int) -> dict[str, object]:
+    """Ask the parts counter about all that is still to buy; nothing is ordered."""
+    return {"lines": orders.ask_counter(at_hand(), bench().counter, card_id)}
+
+
+class OrderIn(Sent):
+    """Order what is still to buy for a card; with the same key it is ordered once."""
+
+    key: Key
+
+
+@blueprint.post("/cards/<int:card_id>/orders")
+@blueprint.input(OrderIn)
+@blueprint.output(PlanOut, status_code=201)
+def order_parts(card_id: int, json_data: OrderIn) -> PlanView:
+    """Order all that is still to buy for a card."""
+    orders.order_parts(at_hand(), bench().counter, card_id=card_id, key=json_data.key, now=now())
+    return _plan(card_id)
+
+
+@blueprint.post("/cards/<int:card_id>/received/<int:line_id>")
+@blueprint.output(PlanOut)
+def receive_for_card(card_id: int, line_id: int) -> PlanView:
+    """Take in what came of one order line."""
+    orders.receive(at_hand(), line_id=line_id, now=now())
+    return _plan(card_id)
+
+
+@blueprint.get("/cards/<int:card_id>/buy.csv")
+@blueprint.doc(hide=True)
+def buy_csv(card_id: int) -> Response:
+    """Return what is still to buy as CSV."""
+    rows = [
+        (
+            show_mm(line.thickness_nm),
+            "" if line.diameter_nm is None else show_mm(line.diameter_nm),
+            line.count,
+            line.price or "",
+        )
+        for line in orders.still_to_buy(at_hand(), card_id)
+    ]
+    text = write_csv(("thickness_mm", "diameter_mm", "count", "price"), rows)
+    return csv_answer(text, f"buy-card-{card_id}.csv")

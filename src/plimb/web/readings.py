@@ -1,0 +1,111 @@
+"""Gaps over the wire: read back while typed, written down, answered for; which blade next."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from apiflask import APIBlueprint
+from pydantic import Field
+
+from plimb.actions import readings, shims
+from plimb.actions.cards import Change
+from plimb.actions.readings import NextTry
+from plimb.core.lengths import Unit
+from plimb.core.measure.blades import Tried
+from plimb.core.measure.limits import Verdict
+from plimb.web.cards import act
+from plimb.web.request import at_hand
+from plimb.web.valves import TryOut
+from plimb.web.wire import Answer, ChangeIn, Sent, Text
+
+blueprint = APIBlueprint("readings", __name__, url_prefix="/api")
+
+
+class GapIn(ChangeIn):
+    """A gap as typed; empty text strikes the standing one out."""
+
+    valve: Text
+    purpose: Literal["found", "proof"]
+    text: Text
+    unit: Annotated[Unit, Field(strict=False)]
+    repeats: bool = False
+
+
+@act(blueprint, "post", "gaps", GapIn)
+def write_gap(change: Change, sent: GapIn) -> None:
+    """Write down a gap as typed; it is parsed, judged and saved at once."""
+    readings.write_down_gap(at_hand(), change, **sent.said())
+
+
+class KeptIn(ChangeIn):
+    """What was asked about a reading is answered: it is so."""
+
+    valve: Text
+    purpose: Literal["found", "proof"]
+    slips: Annotated[list[Text], Field(max_length=20)]
+
+
+@act(blueprint, "post", "kept", KeptIn)
+def keep_reading(change: Change, sent: KeptIn) -> None:
+    """Answer what was asked about a reading: it is so."""
+    readings.keep_odd_reading(at_hand(), change, **sent.said())
+
+
+class UnderstandIn(Sent):
+    """Something being typed, to be read back before it is written down."""
+
+    kind: Literal["gap", "piece"]
+    valve: Text
+    text: Text
+    unit: Annotated[Unit, Field(strict=False)]
+
+
+class WordsOut(Answer):
+    """What was understood, in words, and what it would say of the valve."""
+
+    words: str
+    verdict: Verdict | None
+    next_blade: TryOut | None
+
+
+@blueprint.post("/cards/<int:card_id>/understand")
+@blueprint.input(UnderstandIn)
+@blueprint.output(WordsOut)
+def understand(card_id: int, json_data: UnderstandIn) -> WordsOut:
+    """Read back what is being typed, without writing it down."""
+    valve, text = json_data.valve, json_data.text
+    if json_data.kind == "piece":
+        words = shims.understand_shim(at_hand(), card_id, valve, text).words
+        return WordsOut(words=words, verdict=None, next_blade=None)
+    said = readings.understand_gap(at_hand(), card_id, valve, text, json_data.unit)
+    next_blade = TryOut.model_validate(said.next_blade) if said.next_blade else None
+    words = said.reading.words(json_data.unit)
+    return WordsOut(words=words, verdict=said.verdict, next_blade=next_blade)
+
+
+class NextBladeIn(Sent):
+    """What trying blades on a valve has told so far."""
+
+    valve: Text
+    goes_nm: int | None
+    refuses_nm: int | None
+    fine: bool
+
+
+class AskedOut(Answer):
+    """What to try next on a valve, and the verdict if that is settled."""
+
+    next_blade: TryOut | None
+    verdict: Verdict | None
+    reading: str | None
+
+
+@blueprint.post("/cards/<int:card_id>/next-blade")
+@blueprint.input(NextBladeIn)
+@blueprint.output(AskedOut)
+def ask_next_blade(card_id: int, json_data: NextBladeIn) -> NextTry:
+    """Say which blade to try next on a valve, and the verdict once it is settled."""
+    tried = Tried(goes_nm=json_data.goes_nm, refuses_nm=json_data.refuses_nm)
+    return readings.ask_next_blade(
+        at_hand(), card_id, valve=json_data.valve, tried=tried, fine=json_data.fine
+    )

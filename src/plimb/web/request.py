@@ -1,0 +1,60 @@
+"""What a request works with: the record, the time, and what is connected to the bench."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from datetime import datetime
+
+from flask import Response, current_app
+
+from plimb.actions.cards import Change
+from plimb.standins.instrument import Readings, SimulatedMicrometer
+from plimb.store.database import Database
+from plimb.web.wire import ChangeIn
+
+Clock = Callable[[], datetime]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Bench:
+    """What the application works with: the record, the time, and what is connected to it."""
+
+    database: Database
+    clock: Clock
+    counter: str | None = None
+    instrument: SimulatedMicrometer | None = None
+    readings: Readings | None = None
+
+
+def bench() -> Bench:
+    """Return what this application works with."""
+    found: Bench = current_app.extensions["plimb"]
+    return found
+
+
+def at_hand() -> Database:
+    """Return the record that this application serves."""
+    return bench().database
+
+
+def now() -> datetime:
+    """Return this moment by the application's clock."""
+    return bench().clock()
+
+
+def change_from(card_id: int, sent: ChangeIn) -> Change:
+    """Return who changes which card on the strength of what."""
+    return Change(card_id=card_id, version=sent.version, key=sent.key, now=now())
+
+
+def file_answer(content: str | bytes, mimetype: str, name: str, *, keep: bool = True) -> Response:
+    """Return a file, to keep or to be shown."""
+    how = "attachment" if keep else "inline"
+    headers = {"Content-Disposition": f'{how}; filename="{name}"'}
+    return Response(content, mimetype=mimetype, headers=headers)
+
+
+def csv_answer(text: str, name: str) -> Response:
+    """Return CSV as a file to keep."""
+    return file_answer(text, "text/csv", name)

@@ -1,0 +1,218 @@
+"""Sheets over the wire: looked at, signed, added to, checked; cards out and in as files."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from apiflask import APIBlueprint
+from flask import Response, request
+from pydantic import Field
+
+from plimb.actions import signing, transfer
+from plimb.actions.cards import Change
+from plimb.actions.views import CardView
+from plimb.core.errors import BadValue
+from plimb.core.job.sheet import Sheet
+from plimb.core.measure.limits import Verdict
+from plimb.files.sheet_pdf import fingerprint_in, sheet_pdf
+from plimb.web.cards import CardOut, act, card_as_it_stands
+from plimb.web.request import at_hand, csv_answer, file_answer, now
+from plimb.web.wire import Answer, ChangeIn, Key, Length, Moment, Sent, ShownGap, Text, off
+
+blueprint = APIBlueprint("sheets", __name__, url_prefix="/api")
+
+
+class FactOut(Answer):
+    """A name and what stands beside it."""
+
+    name: str
+    says: str
+
+
+class RangeOut(Answer):
+    """A range, both ends allowed."""
+
+    low: Length
+    high: Length
+
+
+class SheetSpecOut(Answer):
+    """The maker's ranges of all valves that share them."""
+
+    name: str
+    check: RangeOut
+    set_range: RangeOut | None = off("set_")
+
+
+class SheetRowOut(Answer):
+    """One valve's line; the same as on paper."""
+
+    valve: str
+    found: ShownGap | None
+    found_verdict: Verdict | None
+    piece_out: Length | None
+    marked: str | None
+    piece_in: Length | None
+    kept: bool
+    predicted: ShownGap | None
+    left: ShownGap | None
+    residual: Length | None
+    beyond: bool
+    verdict: Verdict | None
+
+
+class SheetRoundOut(Answer):
+    """One round's lines, and why it was gone round."""
+
+    number: int
+    reason: str
+    rows: list[SheetRowOut]
+
+
+class SheetOut(Answer):
+    """The whole sheet, from the same rows as the printed one."""
+
+    shop: str
+    label: str
+    engine: str
+    card: int
+    opened_at: Moment
+    facts: list[FactOut]
+    specs: list[SheetSpecOut]
+    rows: list[SheetRowOut]
+    rounds: list[SheetRoundOut]
+    acknowledged: list[str]
+    not_acknowledged: list[str]
+    torques: list[str]
+    explained: list[str]
+    remarks: str
+    next_check: str
+    signed_by: str | None
+    signed_at: Moment | None
+    amendments: list[str]
+
+
+def _sheet(card_id: int) -> Sheet:
+    with at_hand().reading() as session:
+        return signing.read_sheet(session, card_id)
+
+
+@blueprint.get("/cards/<int:card_id>/sheet")
+@blueprint.output(SheetOut)
+def get_sheet(card_id: int) -> Sheet:
+    """Return the sheet of a card as it stands."""
+    return _sheet(card_id)
+
+
+class SignatureIn(ChangeIn):
+    """Who signs, what is to be remarked, and when to check next."""
+
+    signed_by: Text
+    remarks: Annotated[str, Field(max_length=2000)]
+    next_check_km: int | None
+
+
+@act(blueprint, "post", "signature", SignatureIn)
+def sign(change: Change, sent: SignatureIn) -> None:
+    """Sign the card; from then on nothing on it changes."""
+    signing.sign_card(at_hand(), change, **sent.said())
+
+
+class AmendIn(Sent):
+    """A dated line on a signed card."""
+
+    key: Key
+    written_by: Text
+    text: Annotated[str, Field(max_length=2000)]
+
+
+@blueprint.post("/cards/<int:card_id>/amendments")
+@blueprint.input(AmendIn)
+@blueprint.output(CardOut, status_code=201)
+def amend(card_id: int, json_data: AmendIn) -> CardView:
+    """Write a dated line on a signed card."""
+    signing.amend(at_hand(), card_id=card_id, **json_data.model_dump(), now=now())
+    return card_as_it_stands(card_id)
+
+
+class FingerprintOut(Answer):
+    """The fingerprint of a signed card, and what checking a sheet against it said."""
+
+    fingerprint: str | None
+    says: str
+
+
+@blueprint.get("/cards/<int:card_id>/fingerprint")
+@blueprint.output(FingerprintOut)
+def get_fingerprint(card_id: int) -> FingerprintOut:
+    """Return the fingerprint of a signed card's record."""
+    return FingerprintOut(fingerprint=_sheet(card_id).fingerprint, says="")
+
+
+class CheckSheetIn(Sent):
+    """A sheet's fingerprint, as it stands at its foot."""
+
+    fingerprint: Annotated[str, Field(max_length=80)]
+
+
+@blueprint.post("/cards/<int:card_id>/fingerprint")
+@blueprint.input(CheckSheetIn)
+@blueprint.output(FingerprintOut)
+def check_fingerprint(card_id: int, json_data: CheckSheetIn) -> FingerprintOut:
+    """Say whether a sheet's fingerprint is this card's."""
+    return _checked(card_id, json_data.fingerprint.strip().lower())
+
+
+@blueprint.post("/cards/<int:card_id>/check-pdf")
+@blueprint.doc(hide=True)
+def check_pdf(card_id: int) -> dict[str, object]:
+    """Say whether a PDF is a sheet of this card as it stands."""
+    found = fingerprint_in(request.get_data(cache=False))
+    if found is None:
+        raise BadValue("This PDF is no signed sheet of Plimb's.", field="file")
+    return _checked(card_id, found).model_dump()
+
+
+def _checked(card_id: int, fingerprint: str) -> FingerprintOut:
+    with at_hand().reading() as session:
+        says = transfer.check_fingerprint(session, card_id, fingerprint)
+    return FingerprintOut(fingerprint=fingerprint, says=says)
+
+
+@blueprint.get("/cards/<int:card_id>/sheet.pdf")
+@blueprint.doc(hide=True)
+def get_pdf(card_id: int) -> Response:
+    """Return the sheet as PDF."""
+    pdf = sheet_pdf(_sheet(card_id))
+    return file_answer(pdf, "application/pdf", f"card-{card_id}.pdf", keep=False)
+
+
+@blueprint.get("/cards/<int:card_id>/card.json")
+@blueprint.doc(hide=True)
+def get_file(card_id: int) -> Response:
+    """Return the card as its open file."""
+    with at_hand().reading() as session:
+        text = transfer.export_card(session, card_id)
+    return file_answer(text, "application/json", f"card-{card_id}.json")
+
+
+@blueprint.get("/cards/<int:card_id>/readings.csv")
+@blueprint.doc(hide=True)
+def get_readings(card_id: int) -> Response:
+    """Return every reading of a card as CSV."""
+    with at_hand().reading() as session:
+        return csv_answer(transfer.readings_csv(session, card_id), f"card-{card_id}.csv")
+
+
+class FileIn(Sent):
+    """A file's text."""
+
+    text: Annotated[str, Field(max_length=900_000)]
+
+
+@blueprint.post("/cards/file")
+@blueprint.input(FileIn)
+@blueprint.output(CardOut, status_code=201)
+def take_file(json_data: FileIn) -> CardView:
+    """Take a card file into the shop."""
+    return card_as_it_stands(transfer.import_card(at_hand(), json_data.text, now=now()))

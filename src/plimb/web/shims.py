@@ -1,0 +1,104 @@
+"""Shims that come out over the wire: written down, answered for, and what measures them."""
+
+from __future__ import annotations
+
+from typing import Annotated
+from zlib import crc32
+
+from apiflask import APIBlueprint
+from pydantic import Field
+
+from plimb.actions import shims
+from plimb.actions.cards import Change
+from plimb.core.errors import NotReady
+from plimb.core.lengths import mm
+from plimb.core.shim.shim import Condition, Trust
+from plimb.web.cards import act, card_as_it_stands
+from plimb.web.request import at_hand, bench
+from plimb.web.wire import Answer, ChangeIn, Sent, Text
+
+blueprint = APIBlueprint("shims", __name__, url_prefix="/api")
+
+
+class PieceIn(ChangeIn):
+    """The shim that came out, as typed; empty text strikes the standing one out."""
+
+    valve: Text
+    text: Text
+    condition: Annotated[Condition, Field(strict=False)] = Condition.SOUND
+
+
+@act(blueprint, "post", "pieces", PieceIn)
+def write_piece(change: Change, sent: PieceIn) -> None:
+    """Write down the shim that came out of a valve."""
+    shims.write_down_shim(at_hand(), change, **sent.said())
+
+
+class TrustIn(ChangeIn):
+    """Which thickness counts where marking and micrometer disagree."""
+
+    valve: Text
+    trust: Annotated[Trust, Field(strict=False)]
+
+
+@act(blueprint, "put", "trust", TrustIn)
+def answer_for_piece(change: Change, sent: TrustIn) -> None:
+    """Say which thickness counts where marking and micrometer disagree."""
+    shims.answer_for_shim(at_hand(), change, **sent.said())
+
+
+class ZeroIn(ChangeIn):
+    """Which instrument measures the shims, and what it shows with nothing in it."""
+
+    instrument_id: int | None
+    zero: Annotated[str, Field(max_length=16)]
+
+
+@act(blueprint, "put", "instrument", ZeroIn)
+def check_zero(change: Change, sent: ZeroIn) -> None:
+    """Note which instrument measures the shims, and where its zero stands."""
+    shims.check_zero(at_hand(), change, **sent.said())
+
+
+class ReadingsOut(Answer):
+    """What a connected instrument has sent: how many readings in all, and the new ones."""
+
+    connected: bool
+    count: int
+    lines: list[str]
+
+
+@blueprint.get("/instrument/readings/<int:seen>")
+@blueprint.output(ReadingsOut)
+def instrument_readings(seen: int) -> ReadingsOut:
+    """Return what a connected instrument has sent after the first `seen` readings."""
+    readings = bench().readings
+    if readings is None:
+        return ReadingsOut(connected=False, count=0, lines=[])
+    count, lines = readings.after(seen)
+    return ReadingsOut(connected=True, count=count, lines=lines)
+
+
+class PressIn(Sent):
+    """Close the simulated micrometer on the piece of a valve."""
+
+    card_id: int
+    valve: Text
+
+
+@blueprint.post("/instrument/press")
+@blueprint.input(PressIn)
+@blueprint.output(ReadingsOut)
+def press_instrument(json_data: PressIn) -> ReadingsOut:
+    """Close the simulated micrometer on a valve's piece; its reading comes over the stream."""
+    instrument = bench().instrument
+    if instrument is None:
+        raise NotReady("No instrument is connected.", field="instrument")
+    card = card_as_it_stands(json_data.card_id)
+    sizes = card.engine.clearance(json_data.valve).family.sizes()
+    piece = card.status.valves[json_data.valve].record.piece
+    dice = crc32(f"{card.id} {json_data.valve}".encode())
+    # a piece has worn a little below its size, each by its own
+    made_nm = piece.marked_nm if piece and piece.marked_nm else sizes[dice % len(sizes)]
+    instrument.measure(made_nm - dice % 9 * mm("0.001"))
+    return ReadingsOut(connected=True, count=0, lines=[])

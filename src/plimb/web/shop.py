@@ -1,0 +1,193 @@
+"""The shop over the wire: its bench, its feeler sets, its instruments, its habits."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from apiflask import APIBlueprint
+from pydantic import Field
+
+from plimb import __version__
+from plimb.actions import shop
+from plimb.actions.bench import ShopView, read_shop
+from plimb.core.errors import BadValue
+from plimb.core.job.stages import Stage
+from plimb.core.job.torque import TorqueUnit
+from plimb.core.lengths import Unit, parse_length
+from plimb.core.measure.blades import Blade, BladeSet, BladeState
+from plimb.core.measure.limits import Verdict
+from plimb.web.cards import BladeSetOut
+from plimb.web.drawings import DrawingOut
+from plimb.web.request import at_hand
+from plimb.web.wire import Answer, Length, Moment, Sent, Text, off
+
+blueprint = APIBlueprint("shop", __name__, url_prefix="/api")
+
+
+class CardLineOut(Answer):
+    """One card in the list; `verdicts` go by the valves' names as the engine is drawn."""
+
+    id: int
+    engine_id: int
+    label: str
+    engine: str
+    reason: str
+    opened_at: Moment
+    opened_by: str
+    signed_at: Moment | None
+    signed_by: str | None
+    next_check_km: int | None
+    at: Stage = off("summary", "at")
+    measured: int = off("summary", "measured")
+    opened: int = off("summary", "opened")
+    valves: int = off("summary", "valves")
+    verdicts: dict[str, Verdict | None]
+
+
+class EngineLineOut(Answer):
+    """One engine in the list."""
+
+    id: int
+    label: str
+    note: str
+    name: str = off("engine", "name")
+    follower: str = off("engine", "follower")
+    valves: int
+    drawing: DrawingOut
+
+
+class InstrumentOut(Answer):
+    """A micrometer or calliper, and what it is good to either way."""
+
+    id: int
+    name: str
+    doubt: Length
+
+
+class ShopOut(Answer):
+    """The shop, its engines and its cards."""
+
+    name: str
+    engines: list[EngineLineOut]
+    cards: list[CardLineOut]
+    blade_sets: list[BladeSetOut]
+    hand_turns: int
+    wrench: str
+    instruments: list[InstrumentOut]
+
+
+class HealthOut(Answer):
+    """The server answers and its record can be read."""
+
+    status: str
+    version: str
+
+
+@blueprint.get("/health")
+@blueprint.output(HealthOut)
+def health() -> HealthOut:
+    """Say whether the server answers and its record can be read."""
+    with at_hand().reading() as session:
+        session.connection().exec_driver_sql("SELECT 1")
+    return HealthOut(status="ok", version=__version__)
+
+
+def shop_as_it_stands() -> ShopView:
+    """Return the shop for the screen."""
+    return read_shop(at_hand())
+
+
+@blueprint.get("/shop")
+@blueprint.output(ShopOut)
+def get_shop() -> ShopView:
+    """Return the shop with its engines and its cards, newest first."""
+    return shop_as_it_stands()
+
+
+class BladePart(Sent):
+    """One blade of a set, as typed in millimetres."""
+
+    marked: Annotated[str, Field(max_length=12)]
+    measured: Annotated[str, Field(max_length=12)] | None
+    state: Annotated[BladeState, Field(strict=False)]
+
+
+class BladeSetIn(Sent):
+    """A feeler set."""
+
+    name: Text
+    stacking: bool
+    blades: Annotated[list[BladePart], Field(max_length=80)]
+
+    def to_core(self) -> BladeSet:
+        """Return the set as it was typed.
+
+        Raises:
+            BadValue: A thickness cannot be read, no blade is that thick, or one is there twice.
+        """
+        if not self.name.strip():
+            raise BadValue("Write what the shop calls this set.", field="name")
+        return BladeSet(
+            name=self.name.strip(),
+            stacking=self.stacking,
+            blades=tuple(
+                Blade(
+                    nominal_nm=parse_length(one.marked, Unit.MM, field="blade"),
+                    measured_nm=parse_length(one.measured, Unit.MM, field="blade")
+                    if one.measured
+                    else None,
+                    state=one.state,
+                )
+                for one in self.blades
+            ),
+        )
+
+
+@blueprint.post("/blade-sets")
+@blueprint.input(BladeSetIn)
+@blueprint.output(ShopOut, status_code=201)
+def add_blade_set(json_data: BladeSetIn) -> ShopView:
+    """Add a feeler set to the shop."""
+    shop.save_blade_set(at_hand(), set_id=None, blades=json_data.to_core())
+    return shop_as_it_stands()
+
+
+@blueprint.put("/blade-sets/<int:set_id>")
+@blueprint.input(BladeSetIn)
+@blueprint.output(ShopOut)
+def change_blade_set(set_id: int, json_data: BladeSetIn) -> ShopView:
+    """Write a feeler set as it now is: blades added, measured, bent or broken."""
+    shop.save_blade_set(at_hand(), set_id=set_id, blades=json_data.to_core())
+    return shop_as_it_stands()
+
+
+class InstrumentIn(Sent):
+    """A micrometer or calliper, good to so many millimetres either way."""
+
+    name: Text
+    doubt: Annotated[str, Field(max_length=16)]
+
+
+@blueprint.post("/instruments")
+@blueprint.input(InstrumentIn)
+@blueprint.output(ShopOut, status_code=201)
+def add_instrument(json_data: InstrumentIn) -> ShopView:
+    """Add a micrometer or calliper to the shop."""
+    shop.add_instrument(at_hand(), name=json_data.name, doubt=json_data.doubt)
+    return shop_as_it_stands()
+
+
+class ShopClosingIn(Sent):
+    """How this shop closes engines."""
+
+    hand_turns: int
+    wrench: Annotated[TorqueUnit, Field(strict=False)]
+
+
+@blueprint.put("/shop/closing")
+@blueprint.input(ShopClosingIn)
+@blueprint.output(ShopOut)
+def set_closing(json_data: ShopClosingIn) -> ShopView:
+    """Set how many turns by hand this shop makes, and the unit of its wrench."""
+    shop.set_closing(at_hand(), hand_turns=json_data.hand_turns, wrench=json_data.wrench)
+    return shop_as_it_stands()

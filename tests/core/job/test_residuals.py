@@ -1,0 +1,113 @@
+"""A proof against its prediction: within doubt or beyond, at both sides of the line."""
+
+from dataclasses import replace
+
+import pytest
+
+from plimb.core.engine.engine import Side
+from plimb.core.job.residuals import Proved, proved_from, within_doubt
+from plimb.core.job.status import job_status
+from plimb.core.job.valve import Choice, ValveRecord
+from plimb.core.lengths import Unit, mm
+from plimb.core.measure.gap import between, none_below, point
+from plimb.core.measure.shorthand import parse_reading
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.shim.shim import ShimReading, Source, Trust, parse_shim
+from plimb.core.shim.sum import School
+from plimb.files.engine_file import EngineFile
+from plimb.files.starting_point import Layout, Start, starting_point
+
+ENGINE = EngineFile.model_validate(starting_point(Start(layout=Layout.SINGLE))).to_core()
+FIRST = ENGINE.clearances[0].id
+
+
+def read(text):
+    return parse_reading(text, Unit.MM, thinnest_nm=mm("0.03"))
+
+
+def proved(found="10", proof="20", piece="2.50", **choice):
+    sheet = ValveRecord(
+        found=read(found),
+        piece=parse_shim(piece),
+        choice=Choice(**{"thickness_nm": mm("2.40"), "source": Source.DRAWER} | choice),
+        proof=read(proof),
+    )
+    (one,) = proved_from(job_status(ENGINE, {FIRST: sheet}, School(), WhichToSet.OUT))
+    return one
+
+
+def test_what_went_in_is_what_the_prediction_is_made_from():
+    one = proved(measured_nm=mm("2.396"))
+    assert one.new_nm == mm("2.396")
+    assert one.residual_nm == -mm("0.004")
+    assert (proved().residual_nm, proved().before_nm) == (0, mm("0.10"))
+
+
+@pytest.mark.parametrize(
+    ("choice", "by_marking", "doubt"),
+    [
+        ({}, False, "0.004"),
+        ({"by_marking": True}, True, "0.02"),
+        ({"by_marking": True, "measured_nm": mm("2.401")}, False, "0.004"),
+    ],
+)
+def test_a_piece_nobody_measured_is_doubted_more(choice, by_marking, doubt):
+    one = proved(**choice)
+    assert (one.by_marking, one.new_doubt_nm) == (by_marking, mm(doubt))
+
+
+def test_a_kept_piece_brings_no_change_and_no_doubt_of_its_own():
+    one = proved(source=Source.SAME, thickness_nm=mm("2.50"), proof="10")
+    assert (one.changed, one.residual_nm, one.old_nm == one.new_nm) == (False, 0, True)
+
+
+def base(found, proof):
+    return Proved(
+        valve="A", cylinder=1, side=Side.INTAKE, camshaft="IN", found=found, proof=proof,
+        old_nm=mm("2.50"), new_nm=mm("2.50"), old_doubt_nm=0, new_doubt_nm=0, changed=False,
+    )  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    ("found", "proof", "fine"),
+    [
+        (point(mm("0.10")), point(mm("0.10")), True),
+        (point(mm("0.10")), point(mm("0.116")), True),
+        (point(mm("0.10")), point(mm("0.118")), False),
+        (point(mm("0.10")), point(mm("0.084")), True),
+        (point(mm("0.10")), point(mm("0.082")), False),
+        (between(mm("0.10"), mm("0.15")), point(mm("0.155")), True),
+        (between(mm("0.10"), mm("0.15")), point(mm("0.165")), False),
+        (none_below(mm("0.05")), point(mm("0.10")), None),
+        (point(mm("0.10")), none_below(mm("0.05")), None),
+    ],
+)
+def test_two_standard_uncertainties_are_the_line(found, proof, fine):
+    assert within_doubt(base(found, proof)) is fine
+
+
+def test_unmeasured_pieces_widen_the_line_where_they_changed():
+    off = base(point(mm("0.10")), point(mm("0.125")))
+    doubted = replace(off, changed=True, old_doubt_nm=mm("0.02"), new_doubt_nm=mm("0.02"))
+    assert (within_doubt(off), within_doubt(doubted)) == (False, True)
+
+
+@pytest.mark.parametrize(
+    ("piece", "doubt"),
+    [
+        (ShimReading(marked="250", marked_nm=mm("2.5"), measured_nm=None), "0.02"),
+        (ShimReading(marked=None, marked_nm=None, measured_nm=mm("2.5")), "0.004"),
+        (
+            ShimReading(marked=None, marked_nm=None, measured_nm=mm("2.5"), doubt_nm=mm("0.01")),
+            "0.01",
+        ),
+        (
+            ShimReading(
+                marked="250", marked_nm=mm("2.5"), measured_nm=mm("2.51"), trust=Trust.MARKED
+            ),
+            "0.02",
+        ),
+    ],
+)
+def test_a_pieces_doubt_is_its_instruments_or_its_markings(piece, doubt):
+    assert piece.half_width_nm == mm(doubt)

@@ -1,0 +1,183 @@
+"""The blade to try next: it always ends, asks nothing twice, and beats halving."""
+
+from functools import cache
+from statistics import fmean
+
+import pytest
+from hypothesis import example, given, settings
+from hypothesis import strategies as st
+
+from plimb.core.errors import BadValue
+from plimb.core.lengths import Unit, mm
+from plimb.core.measure.blades import (
+    Blade,
+    BladeSet,
+    BladeState,
+    Tried,
+    known_from,
+    next_blade,
+    next_finer,
+)
+from plimb.core.measure.gap import between, none_below, point
+from plimb.core.measure.limits import Limits, Verdict, judge, parse_limits
+
+
+def blade_set(*hundredths, stacking=False, bent=()):
+    blades = tuple(
+        Blade(nominal_nm=n * 10_000, state=BladeState.BENT if n in bent else BladeState.SOUND)
+        for n in hundredths
+    )
+    return BladeSet(name="set", blades=blades, stacking=stacking)
+
+
+FIVES = blade_set(*range(5, 101, 5))
+FINE = blade_set(3, 4, 5, 6, 7, 8, 9, 10, 13, 15, 18, 20, 23, 25, 28, 30, 33, 35, stacking=True)
+SPEC = parse_limits("0.15-0.20", Unit.MM)
+
+
+def test_a_stack_fills_a_hole_and_a_single_blade_is_preferred():
+    tries = {one.thickness_nm: one.blades for one in FINE.tries()}
+    assert tries[mm("0.17")] == (mm("0.13"), mm("0.04"))
+    assert tries[mm("0.15")] == (mm("0.15"),)
+
+
+def test_a_measured_blade_counts_as_measured_and_a_bent_one_not_at_all():
+    blades = (
+        Blade(nominal_nm=mm("0.10"), measured_nm=mm("0.102")),
+        Blade(nominal_nm=mm("0.15"), state=BladeState.BENT),
+    )
+    one = BladeSet(name="x", blades=blades).tries()
+    assert [(t.blades, t.thickness_nm) for t in one] == [((mm("0.10"),), mm("0.102"))]
+
+
+@pytest.mark.parametrize(
+    ("nominal", "measured"), [("0.005", None), ("2.5", None), ("0.10", "0.14")]
+)
+def test_what_is_no_blade_is_refused(nominal, measured):
+    with pytest.raises(BadValue, match="blade"):
+        Blade(nominal_nm=mm(nominal), measured_nm=measured and mm(measured))
+
+
+def test_a_set_has_each_blade_once():
+    with pytest.raises(BadValue, match="twice"):
+        blade_set(5, 5)
+
+
+def follow(gap_nm, limits, blades):
+    """Try what is suggested on a true gap until nothing more is; return the tries and the end."""
+    known, asked = Tried(), []
+    while one := next_blade(known, limits, blades):
+        assert one.thickness_nm not in asked
+        assert known.goes_nm is None or one.thickness_nm > known.goes_nm
+        assert known.refuses_nm is None or one.thickness_nm < known.refuses_nm
+        asked.append(one.thickness_nm)
+        known = known.told(one, gap_nm >= one.thickness_nm)
+        assert len(asked) < 9
+    return asked, known
+
+
+def halve(gap_nm, limits, blades):
+    """Halve all that is at hand until the verdict is settled or nothing is left to try."""
+    tries, known, count = list(blades.tries()), Tried(), 0
+    while tries and known.settled(limits) is None:
+        one = tries[len(tries) // 2]
+        count += 1
+        known = known.told(one, gap_nm >= one.thickness_nm)
+        low, high = known.goes_nm or 0, known.refuses_nm or 10**9
+        tries = [other for other in tries if low < other.thickness_nm < high]
+    return count, known
+
+
+limits = st.tuples(st.integers(5, 30), st.integers(2, 12)).map(
+    lambda pair: Limits(low_nm=pair[0] * 10_000, high_nm=sum(pair) * 10_000)
+)
+sets = st.builds(
+    lambda marks, stacking: blade_set(*marks, stacking=stacking),
+    st.sets(st.integers(2, 60), min_size=4, max_size=32),
+    st.booleans(),
+)
+
+
+@settings(max_examples=60, deadline=None)
+@given(limits, sets)
+@example(Limits(low_nm=50_000, high_nm=110_000), blade_set(2, 4, 8, 13, stacking=True))
+def test_over_all_gaps_it_ends_and_needs_no_more_tries_than_halving(spec, blades):
+    gaps = range(2_500, 2 * spec.high_nm - spec.low_nm, 5_000)
+    ours, theirs = [], []
+    for gap_nm in gaps:
+        asked, known = follow(gap_nm, spec, blades)
+        count, halved = halve(gap_nm, spec, blades)
+        ours.append(len(asked))
+        theirs.append(count)
+        if halved.settled(spec):
+            assert known.settled(spec)
+        if known.settled(spec) and known.goes_nm is not None:
+            settled = known.settled(spec)
+            assert judge(point(gap_nm), spec) is settled
+    assert fmean(ours) <= fmean(theirs) + 1e-9
+
+
+def test_the_first_try_is_the_best_of_all_orders_on_a_small_set():
+    """Against an exhaustive search over every blade at every step."""
+    blades = blade_set(8, 10, 13, 15, 18, 20, 23)
+    tries = blades.tries()
+    gaps = range(2_500, 2 * SPEC.high_nm - SPEC.low_nm, 5_000)
+
+    @cache
+    def best(known):
+        if known.settled(SPEC):
+            return 0.0
+        low, high = known.goes_nm or 0, known.refuses_nm or 10**9
+        inside = [gap for gap in gaps if low <= gap < high]
+        left = [one for one in tries if low < one.thickness_nm < high]
+        if (
+            not inside
+            or not left
+            or not any(reachable(known.told(o, g)) for o in left for g in (0, 1))
+        ):
+            return 0.0
+        return min(
+            1 + sum(best(known.told(one, gap >= one.thickness_nm)) for gap in inside) / len(inside)
+            for one in left
+        )
+
+    @cache
+    def reachable(known):
+        low, high = known.goes_nm or 0, known.refuses_nm or 10**9
+        left = [one for one in tries if low < one.thickness_nm < high]
+        return known.settled(SPEC) is not None or any(
+            reachable(known.told(one, goes)) for one in left for goes in (True, False)
+        )
+
+    ours = fmean(len(follow(gap, SPEC, blades)[0]) for gap in gaps)
+    assert ours == pytest.approx(best(Tried()), abs=0.02)
+
+
+@pytest.mark.parametrize(
+    ("gap", "following"),
+    [
+        (between(mm("0.10"), mm("0.20")), "0.15"),
+        (point(mm("0.17")), None),
+        (none_below(mm("0.05")), None),
+        (between(mm("0.15"), mm("0.20")), None),
+        (between(mm("0.25"), mm("0.30")), None),
+    ],
+)
+def test_from_a_reading_it_asks_only_what_still_matters(gap, following):
+    one = next_blade(known_from(gap), SPEC, FIVES)
+    assert (one and one.thickness_nm) == (following and mm(following))
+
+
+def test_finely_it_halves_down_to_neighbours():
+    known, count = Tried(goes_nm=mm("0.05")), 0
+    while one := next_finer(known, SPEC, FINE):
+        assert len(one.blades) == 1
+        known, count = known.told(one, mm("0.16") >= one.thickness_nm), count + 1
+    assert (known.goes_nm, known.refuses_nm) == (mm("0.15"), mm("0.18"))
+    assert count <= 5
+
+
+def test_nothing_going_is_no_gap_and_one_going_is_tight():
+    refused = Tried(refuses_nm=mm("0.15"))
+    assert refused.settled(SPEC) is Verdict.NONE
+    assert Tried(goes_nm=mm("0.10"), refuses_nm=mm("0.15")).settled(SPEC) is Verdict.TIGHT

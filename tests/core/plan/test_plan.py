@@ -1,0 +1,320 @@
+"""The plan in words, what would help, kit or singles, the ladder, the pull list."""
+
+from dataclasses import replace
+from decimal import Decimal
+
+import pytest
+
+from plimb.core.engine.engine import Clearance, Side
+from plimb.core.engine.followers import Follower
+from plimb.core.errors import BadValue
+from plimb.core.job.reach import reach_list
+from plimb.core.lengths import Unit, mm
+from plimb.core.measure.blades import Blade, BladeSet
+from plimb.core.measure.gap import between, none_below, point
+from plimb.core.measure.limits import Limits, Spec, parse_limits
+from plimb.core.plan.advice import AdviceKind, advise, any_passes
+from plimb.core.plan.buying import Kit, purchases
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.plan.options import all_options
+from plimb.core.plan.reasons import given_up, reasons
+from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
+from plimb.core.plan.result import OrderLine
+from plimb.core.plan.rows import PlanRow
+from plimb.core.plan.search import alternatives, plan_engine
+from plimb.core.shim.family import Family, Run
+from plimb.core.shim.shim import Condition, Source
+from plimb.core.words import percent
+from plimb.files.engine_file import EngineFile
+from plimb.files.starting_point import Layout, Start, starting_point
+
+NINE = Family(
+    diameter_nm=mm("9.48"),
+    price=Decimal("8.50"),
+    runs=(Run(from_nm=mm("1.20"), to_nm=mm("3.50"), step_nm=mm("0.05")),),
+)
+SEVEN = replace(NINE, diameter_nm=mm("7.48"))
+SPEC = Spec(check=parse_limits("0.15-0.22", Unit.MM))
+
+
+def row(name, gap, piece, camshaft="IN", family=NINE, spec=SPEC, **more):
+    clearance = Clearance(
+        id=name, cylinder=1, side=Side.INTAKE, position=None, camshaft=camshaft, spec=spec,
+        family=family,
+    )  # fmt: skip
+    piece_nm = None if piece is None else mm(piece)
+    return PlanRow(clearance=clearance, gap=gap, piece_nm=piece_nm, **more)
+
+
+def gap(hundredths):
+    return point(hundredths * 10_000)
+
+
+def stock(thickness, count=1, family=NINE):
+    return Stock(thickness_nm=mm(thickness), kind=family.kind, count=count)
+
+
+def planned(*rows, drawer=(), pins=None, forbidden=frozenset(), **policy):
+    request = PlanRequest(
+        rows=rows, drawer=drawer, policy=Policy(**policy), pins=pins, forbidden=forbidden
+    )
+    return request, plan_engine(request)
+
+
+def said(*rows, **more):
+    request, plan = planned(*rows, **more)
+    return reasons(request, plan)
+
+
+def test_each_move_says_its_sum_where_it_comes_from_and_what_was_given_up():
+    words = said(row("A", gap(10), "2.80"), row("B", gap(30), "2.70"), row("C", gap(18), "2.5"))
+    assert words["C"] == "In spec at 0.18: its shim stays."
+    assert words["A"].startswith("2.70 out of B costs nothing: 0.10 + 2.80 − 2.70 = 0.20, in spec")
+    assert words["B"].startswith("2.80 out of A costs nothing: 0.30 + 2.70 − 2.80 = 0.20")
+
+
+def test_what_is_bought_says_why_nothing_at_hand_serves():
+    assert "Nothing at hand lands in spec. Buy 2.70" in said(row("A", gap(10), "2.80"))["A"]
+    words = said(row("A", gap(10), "2.80"), row("B", gap(10), "2.80"), drawer=(stock("2.70"),))
+    assert sorted(line.split(".")[0] for line in words.values()) == ["2", "The 2"]
+    assert any("The 2.70 at hand serves" in line and "Buy 2.70" in line for line in words.values())
+    assert "Only new pieces are wanted." in said(
+        row("A", gap(10), "2.80"), drawer=(stock("2.70"),), reuse=False
+    )["A"]  # fmt: skip
+
+
+def test_a_piece_of_another_family_is_never_at_hand():
+    request, plan = planned(row("A", gap(10), "2.80"), drawer=(stock("2.70", family=SEVEN),))
+    assert plan.move("A").source is Source.COUNTER
+    assert all(rung.source is not Source.DRAWER for rung in all_options(request, plan)["A"])
+
+
+def test_a_valve_under_a_camshaft_that_stays_in_keeps_its_piece_and_says_so():
+    words = said(row("A", gap(10), "2.80"), row("B", gap(20), "2.70", camshaft="EX"))
+    assert words["B"] == "In spec at 0.20, and its camshaft stays in: its shim stays."
+
+
+def test_a_nearer_size_from_the_counter_is_named():
+    words = said(row("A", gap(10), "2.80"), drawer=(stock("2.74"),))
+    assert words["A"].endswith("A bought 2.70 would give 0.20, nearer to the aim.")
+
+
+def test_no_gap_is_provisional_and_nothing_is_bought_for_it():
+    request, plan = planned(row("A", none_below(mm("0.03")), "2.80"), drawer=(stock("2.50"),))
+    move = plan.move("A")
+    assert (move.provisional, move.source, plan.order) == (True, Source.DRAWER, ())
+    assert "for now" in reasons(request, plan)["A"]
+    request, plan = planned(row("A", none_below(mm("0.03")), "2.80"))
+    assert plan.move("A").source is Source.SAME
+    assert "nothing thinner is at hand" in reasons(request, plan)["A"]
+    assert (plan.cannot[0].thin_nm, plan.cannot[0].thick_nm) == (None, mm("2.68"))
+
+
+@pytest.mark.parametrize(
+    ("one", "policy", "words"),
+    [
+        (row("A", None, "2.80"), {}, "Not measured yet, so nothing is decided."),
+        (row("A", gap(10), None), {}, "not read yet"),
+        (row("A", gap(10), "2.80"), {"buy": False}, "Nothing at hand brings it into spec. It"),
+        (row("A", gap(10), "0.9"), {}, "No piece that can be had"),
+        (row("A", between(mm("0.14"), mm("0.17")), "2.8"), {}, "likelier in than out"),
+        (row("A", gap(18), "0.9", condition=Condition.SCRAP), {}, "Its shim is scrap"),
+    ],
+)
+def test_a_valve_that_stays_says_why(one, policy, words):
+    assert words in said(one, **policy)["A"]
+
+
+def test_scrap_is_replaced_and_never_offered():
+    request, plan = planned(
+        row("A", gap(18), "2.80", condition=Condition.SCRAP), row("B", gap(8), "2.92")
+    )
+    assert plan.move("A").source is Source.COUNTER
+    assert plan.move("B").from_valve is None
+    assert all(r.from_valve != "A" for r in all_options(request, plan)["B"])
+
+
+def test_pins_hold_and_the_rest_goes_round_them():
+    pin = Pin(source=Source.DRAWER, thickness_nm=mm("2.70"))
+    rows = (row("A", gap(10), "2.80"), row("B", gap(10), "2.80"))
+    request, plan = planned(*rows, drawer=(stock("2.70"),), pins={"B": pin})
+    assert plan.move("B").source is Source.DRAWER
+    assert plan.move("A").source is Source.COUNTER
+    assert reasons(request, plan)["B"].startswith("Decided by hand.")
+    with pytest.raises(BadValue, match="two valves want one piece"):
+        planned(*rows, drawer=(stock("2.70"),), pins={"A": pin, "B": pin})
+
+
+def test_a_forbidden_thickness_is_not_given_again():
+    barred = frozenset({("A", mm("2.70"))})
+    request, plan = planned(row("A", gap(10), "2.80"), drawer=(stock("2.70"),), forbidden=barred)
+    assert plan.move("A").thickness_nm != mm("2.70")
+    rungs = {r.thickness_nm: r.forbidden for r in all_options(request, plan)["A"]}
+    assert rungs[mm("2.70")]
+
+
+def test_alternatives_say_what_they_give_up():
+    request, best = planned(
+        row("A", gap(10), "2.80"), row("B", gap(30), "2.70"), row("C", gap(8), "2.60")
+    )
+    others = alternatives(request, best)
+    assert "leaves C out of spec" in given_up(best, others["buy-nothing"])
+    assert "2 more to buy" in given_up(best, others["only-new"])
+    assert given_up(best, best) == ("the same moves",)
+
+
+def test_setting_all_that_is_open_sets_them_and_near_only_the_near_ones():
+    rows = (row("A", gap(10), "2.80"), row("B", gap(16), "2.80"), row("C", gap(19), "2.80"))
+    for act, changed in ((WhichToSet.OUT, "A"), (WhichToSet.NEAR, "AB"), (WhichToSet.ALL, "AB")):
+        _asked, plan = planned(*rows, act=act, drawer=(stock("2.70"), stock("2.75")))
+        moved = [m.valve for m in plan.moves if m.source is not Source.SAME]
+        assert "".join(moved) == changed, act
+
+
+def test_a_change_ends_in_the_set_range_where_it_can():
+    narrow = Spec(check=SPEC.check, set_=Limits(low_nm=mm("0.17"), high_nm=mm("0.19")))
+    _asked, plan = planned(row("A", gap(10), "2.73", spec=narrow))
+    assert plan.move("A").gap.best_nm == mm("0.18")
+    _asked, plan = planned(row("A", gap(10), "2.70", spec=narrow))
+    assert plan.move("A").in_spec  # no size reaches the set range: the check range serves
+
+
+# sure enough -------------------------------------------------------------------------
+
+
+def unsure():
+    return planned(row("A", between(mm("0.05"), mm("0.15")), "2.80"), drawer=())
+
+
+def test_a_wide_bracket_asks_for_a_blade_and_for_the_sizes_either_side():
+    request, plan = planned(
+        row("A", between(mm("0.05"), mm("0.15")), "2.80"), pins={"A": Pin(
+            source=Source.COUNTER, thickness_nm=mm("2.70"))}
+    )  # fmt: skip
+    found = {one.kind: one for one in advise(request, plan)}
+    finer, either = found[AdviceKind.FINER], found[AdviceKind.EITHER_SIDE]
+    assert finer.blade_nm == mm("0.10")
+    assert plan.move("A").chance < finer.then <= 1
+    assert plan.move("A").chance < either.then <= 1
+    assert "Try 0.10 on A before ordering" in finer.sentence
+    assert str(either.price) in either.sentence
+
+
+def test_the_blade_comes_from_the_set_and_a_sure_valve_is_not_talked_about():
+    blades = BladeSet(
+        name="x", blades=tuple(Blade(nominal_nm=mm(n)) for n in ("0.05", "0.08", "0.15"))
+    )
+    request, plan = planned(
+        row("A", between(mm("0.05"), mm("0.15")), "2.80"), row("B", gap(10), "2.80"),
+        pins={"A": Pin(source=Source.COUNTER, thickness_nm=mm("2.70"))},
+    )  # fmt: skip
+    found = advise(request, plan, blades)
+    assert {one.valve for one in found} == {"A"}
+    assert found[0].blade_nm == mm("0.08")
+
+
+def test_any_of_several_sizes_passes_at_least_as_often_as_the_best_of_them():
+    request, _plan = unsure()
+    one = request.rows[0]
+    sizes = [mm("2.65"), mm("2.70"), mm("2.75")]
+    alone = [any_passes(request, one, [size]) for size in sizes]
+    assert max(alone) <= any_passes(request, one, sizes) <= 1
+    assert any_passes(request, one, sizes[:1] * 2) == pytest.approx(alone[0])
+
+
+def test_a_stack_makes_a_reading_less_sure():
+    reading = between(mm("0.05"), mm("0.10"))
+    _asked, plan = planned(row("A", reading, "2.82"), row("B", replace(reading, joints=2), "2.82"))
+    assert plan.move("A").chance > plan.move("B").chance
+
+
+@pytest.mark.parametrize(("chance", "shown"), [(1, "100 %"), (0.9999, "99 %"), (0.5, "50 %")])
+def test_a_chance_is_never_rounded_up_to_certainty(chance, shown):
+    assert percent(chance) == shown
+
+
+# kit or singles ----------------------------------------------------------------------
+
+
+def line(thickness, count, price="8"):
+    return OrderLine(
+        thickness_nm=mm(thickness), diameter_nm=NINE.diameter_nm, count=count, price=price
+    )
+
+
+KIT = Kit(diameter_nm=NINE.diameter_nm, sizes=frozenset(NINE.sizes()), each=3, price=Decimal(50))
+
+
+@pytest.mark.parametrize(
+    ("order", "kits", "singles", "kit", "take"),
+    [
+        ([line("2.70", 2)], [], 16, None, False),
+        ([line("2.70", 2)], [KIT], 16, 50, False),
+        ([line("2.70", 3), line("2.75", 4)], [KIT], 56, 58, False),
+        ([line("2.70", 3), line("2.75", 3), line("2.8", 1)], [KIT], 56, 50, True),
+        ([line("2.70", 6), line("2.72", 1)], [KIT], 56, 82, False),
+        ([line("2.70", 2, None)], [KIT], None, None, False),
+    ],
+)
+def test_kit_against_singles(order, kits, singles, kit, take):
+    (one,) = purchases(order, kits)
+    assert (one.singles, one.kit, one.take_kit) == (singles, kit, take)
+    assert ("Take the kit" in one.words()) is take
+
+
+def test_families_are_bought_apart():
+    other = replace(line("2.70", 1), diameter_nm=SEVEN.diameter_nm)
+    assert [one.pieces for one in purchases([line("2.70", 2), other], [KIT])] == [2, 1]
+    assert purchases([]) == ()
+
+
+# the ladder and the pull list ---------------------------------------------------------
+
+
+def test_the_ladder_shows_what_is_in_what_is_at_hand_and_what_can_be_bought():
+    request, plan = planned(
+        row("A", gap(10), "2.80"), row("B", gap(30), "2.70"), drawer=(stock("2.72", 2),)
+    )
+    rungs = all_options(request, plan)["A"]
+    assert [r.thickness_nm for r in rungs] == sorted(r.thickness_nm for r in rungs)
+    by = {(r.source, r.thickness_nm): r for r in rungs}
+    assert by[Source.SAME, mm("2.80")].gap_nm == mm("0.10")
+    assert by[Source.DRAWER, mm("2.72")].count == 2
+    assert by[Source.ENGINE, mm("2.70")].goes_to == "A"
+    assert [r.goes_to for r in rungs].count("A") == 1
+    for rung in rungs:
+        assert rung.gap_nm == mm("0.10") + mm("2.80") - rung.thickness_nm
+        assert rung.in_spec == SPEC.check.holds(rung.gap_nm)
+
+
+@pytest.mark.parametrize(
+    ("follower", "first", "has"),
+    [
+        (Follower.BUCKET_UNDER, "plug", "tensioner"),
+        (Follower.BUCKET_OVER, "turn", "hold"),
+        (Follower.FINGER, "finger", "pick"),
+        (Follower.OPENER_CLOSER, "opener", "rings"),
+    ],
+)
+def test_each_follower_has_its_own_way_to_its_shims(follower, first, has):
+    document = starting_point(Start(layout=Layout.SINGLE, follower=follower))
+    engine = EngineFile.model_validate(document).to_core()
+    no_cam = follower is not Follower.BUCKET_UNDER
+    engine = replace(engine, clearances=tuple(
+        replace(one, camshaft_out=not no_cam) for one in engine.clearances
+    ))  # fmt: skip
+    steps = [step.id for step in reach_list(engine, tuple(engine.by_id))]
+    assert steps[0] == f"pull-{first}"
+    assert f"pull-{has}" in steps
+    assert steps[-1] == "pull-read"
+    if not no_cam:
+        order = [steps.index(f"pull-{one}") for one in ("mark", "tensioner", "caps", "bucket")]
+        assert order == sorted(order)
+
+
+def test_only_camshafts_of_valves_that_are_opened_come_out():
+    engine = EngineFile.model_validate(starting_point(Start(layout=Layout.SINGLE))).to_core()
+    intake = tuple(v.id for v in engine.clearances if v.side is Side.INTAKE)
+    caps = next(step for step in reach_list(engine, intake) if step.id == "pull-caps")
+    assert "IN" in caps.does
+    assert "EX" not in caps.does
