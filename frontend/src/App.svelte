@@ -5,17 +5,17 @@
   import Dialog from "./kit/Dialog.svelte";
   import TurnMark from "./kit/TurnMark.svelte";
   import Pair from "./kit/Pair.svelte";
-  import { keys } from "./kit/keys.svelte";
-  import { preferences } from "./kit/preferences.svelte";
-  import { route } from "./kit/route.svelte";
+  import { keys } from "./state/keys.svelte";
+  import { preferences } from "./state/preferences.svelte";
+  import { route } from "./state/route.svelte";
   import Bench from "./places/bench/Page.svelte";
-  import { shopState } from "./places/bench/shop.svelte";
+  import { shopState } from "./state/shop.svelte";
   import Drawer from "./places/drawer/Page.svelte";
   import Editor from "./places/engines/Editor.svelte";
   import Engines from "./places/engines/Page.svelte";
   import Shop from "./places/shop/Page.svelte";
-  import CardPage from "./stages/CardPage.svelte";
-  import { isStage } from "./stages/stages";
+  import StageFrame from "./card/StageFrame.svelte";
+  import { isStage, kindOf } from "./card/registry";
 
   const place = $derived.by(() => {
     const [, first = "", second = "", third = ""] = route.path.split("/");
@@ -123,7 +123,7 @@
           onchange={(unit) => preferences.setUnit(unit)}
         />
       </div>
-      {#if place.name === "card" && place.stage !== "sign" && place.stage !== "ready"}
+      {#if place.name === "card" && place.stage && !kindOf(place.stage).whole}
         <Button
           kind="bare"
           aria-label="Turn the drawing by a quarter"
@@ -154,7 +154,7 @@
     <Bench />
   {:else if place.name === "card"}
     {#key place.id}
-      <CardPage id={place.id} stage={place.stage} shop={shopState.shop?.name ?? ""} />
+      <StageFrame id={place.id} stage={place.stage} />
     {/key}
   {:else if place.name === "engines"}
     <Engines />

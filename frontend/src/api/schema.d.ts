@@ -14,7 +14,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Add a feeler set to the shop. */
-        post: operations["post_measuring_add_blade_set"];
+        post: operations["post_shop_add_blade_set"];
         delete?: never;
         options?: never;
         head?: never;
@@ -30,7 +30,7 @@ export interface paths {
         };
         get?: never;
         /** Write a feeler set as it now is: blades added, measured, bent or broken. */
-        put: operations["put_measuring_change_blade_set"];
+        put: operations["put_shop_change_blade_set"];
         post?: never;
         delete?: never;
         options?: never;
@@ -48,7 +48,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Open a card for an engine. */
-        post: operations["post_api_open_card"];
+        post: operations["post_cards_open_card"];
         delete?: never;
         options?: never;
         head?: never;
@@ -65,7 +65,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Take a card file into the shop. */
-        post: operations["post_closing_take_file"];
+        post: operations["post_sheets_take_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -80,7 +80,7 @@ export interface paths {
             cookie?: never;
         };
         /** Return the card as it now stands. */
-        get: operations["get_api_get_card"];
+        get: operations["get_cards_get_card"];
         put?: never;
         post?: never;
         delete?: never;
@@ -99,7 +99,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Write a dated line on a signed card. */
-        post: operations["post_closing_amend"];
+        post: operations["post_sheets_amend"];
         delete?: never;
         options?: never;
         head?: never;
@@ -115,7 +115,7 @@ export interface paths {
         };
         get?: never;
         /** Note a part's bolts, their torque and order. */
-        put: operations["put_closing_lay_bolts"];
+        put: operations["put_fitting_lay_bolts"];
         post?: never;
         delete?: never;
         options?: never;
@@ -133,7 +133,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Decide by hand on the piece for a valve. */
-        post: operations["post_pieces_write_choice"];
+        post: operations["post_plans_write_choice"];
         delete?: never;
         options?: never;
         head?: never;
@@ -149,7 +149,7 @@ export interface paths {
         };
         get?: never;
         /** Note how cold the engine is. */
-        put: operations["put_measuring_note_conditions"];
+        put: operations["put_cards_note_conditions"];
         post?: never;
         delete?: never;
         options?: never;
@@ -165,10 +165,10 @@ export interface paths {
             cookie?: never;
         };
         /** Return the fingerprint of a signed card's record. */
-        get: operations["get_closing_get_fingerprint"];
+        get: operations["get_sheets_get_fingerprint"];
         put?: never;
         /** Say whether a sheet's fingerprint is this card's. */
-        post: operations["post_closing_check_fingerprint"];
+        post: operations["post_sheets_check_fingerprint"];
         delete?: never;
         options?: never;
         head?: never;
@@ -184,7 +184,7 @@ export interface paths {
         };
         get?: never;
         /** Note that a chosen piece is in. */
-        put: operations["put_closing_fit_piece"];
+        put: operations["put_fitting_fit_piece"];
         post?: never;
         delete?: never;
         options?: never;
@@ -201,7 +201,7 @@ export interface paths {
         };
         get?: never;
         /** Rule a thickness out for a valve, or allow it again. */
-        put: operations["put_pieces_forbid_piece"];
+        put: operations["put_plans_forbid_piece"];
         post?: never;
         delete?: never;
         options?: never;
@@ -219,7 +219,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Write down a gap as typed; it is parsed, judged and saved at once. */
-        post: operations["post_api_write_gap"];
+        post: operations["post_readings_write_gap"];
         delete?: never;
         options?: never;
         head?: never;
@@ -235,7 +235,7 @@ export interface paths {
         };
         get?: never;
         /** Note which instrument measures the shims, and where its zero stands. */
-        put: operations["put_pieces_check_zero"];
+        put: operations["put_shims_check_zero"];
         post?: never;
         delete?: never;
         options?: never;
@@ -253,7 +253,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Answer what was asked about a reading: it is so. */
-        post: operations["post_measuring_keep_reading"];
+        post: operations["post_readings_keep_reading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -269,7 +269,7 @@ export interface paths {
         };
         get?: never;
         /** Choose how the engine is turned and which feeler set is used. */
-        put: operations["put_measuring_set_method"];
+        put: operations["put_cards_set_method"];
         post?: never;
         delete?: never;
         options?: never;
@@ -287,7 +287,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Say which blade to try next on a valve, and the verdict once it is settled. */
-        post: operations["post_measuring_ask_next_blade"];
+        post: operations["post_readings_ask_next_blade"];
         delete?: never;
         options?: never;
         head?: never;
@@ -304,7 +304,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Order all that is still to buy for a card. */
-        post: operations["post_pieces_order_parts"];
+        post: operations["post_plans_order_parts"];
         delete?: never;
         options?: never;
         head?: never;
@@ -321,7 +321,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Write down the shim that came out of a valve. */
-        post: operations["post_pieces_write_piece"];
+        post: operations["post_shims_write_piece"];
         delete?: never;
         options?: never;
         head?: never;
@@ -336,10 +336,10 @@ export interface paths {
             cookie?: never;
         };
         /** Return the plan of a card, with what can be had instead. */
-        get: operations["get_pieces_get_plan"];
+        get: operations["get_plans_get_plan"];
         put?: never;
         /** Take the plan as it stands. */
-        post: operations["post_pieces_take_plan"];
+        post: operations["post_plans_take_plan"];
         delete?: never;
         options?: never;
         head?: never;
@@ -356,7 +356,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Ask the parts counter about all that is still to buy; nothing is ordered. */
-        post: operations["post_pieces_ask_counter"];
+        post: operations["post_plans_ask_counter"];
         delete?: never;
         options?: never;
         head?: never;
@@ -373,7 +373,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Take in what came of one order line. */
-        post: operations["post_pieces_receive_for_card"];
+        post: operations["post_plans_receive_for_card"];
         delete?: never;
         options?: never;
         head?: never;
@@ -390,7 +390,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Go round again; the round before is kept. */
-        post: operations["post_closing_next_round"];
+        post: operations["post_fitting_next_round"];
         delete?: never;
         options?: never;
         head?: never;
@@ -405,8 +405,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Tick one line of the safety list, or take the tick back. */
-        put: operations["put_measuring_see_to"];
+        /** Tick one line of a list, or take the tick back. */
+        put: operations["put_cards_see_to"];
         post?: never;
         delete?: never;
         options?: never;
@@ -423,7 +423,24 @@ export interface paths {
         };
         get?: never;
         /** Set which way this card leans and which valves it sets. */
-        put: operations["put_api_set_school"];
+        put: operations["put_cards_set_school"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the sheet of a card as it stands. */
+        get: operations["get_sheets_get_sheet"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -441,7 +458,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Sign the card; from then on nothing on it changes. */
-        post: operations["post_api_sign"];
+        post: operations["post_sheets_sign"];
         delete?: never;
         options?: never;
         head?: never;
@@ -457,7 +474,7 @@ export interface paths {
         };
         get?: never;
         /** Note what came off, in order, and where each fastener lies. */
-        put: operations["put_measuring_lay_out_tray"];
+        put: operations["put_cards_lay_out_tray"];
         post?: never;
         delete?: never;
         options?: never;
@@ -474,7 +491,7 @@ export interface paths {
         };
         get?: never;
         /** Say which thickness counts where marking and micrometer disagree. */
-        put: operations["put_pieces_answer_for_piece"];
+        put: operations["put_shims_answer_for_piece"];
         post?: never;
         delete?: never;
         options?: never;
@@ -491,7 +508,7 @@ export interface paths {
         };
         get?: never;
         /** Note how many bolts have been turned. */
-        put: operations["put_closing_turn_bolts"];
+        put: operations["put_fitting_turn_bolts"];
         post?: never;
         delete?: never;
         options?: never;
@@ -508,7 +525,7 @@ export interface paths {
         };
         get?: never;
         /** Note how many turns the crank was turned by hand. */
-        put: operations["put_closing_turn_by_hand"];
+        put: operations["put_fitting_turn_by_hand"];
         post?: never;
         delete?: never;
         options?: never;
@@ -526,7 +543,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Read back what is being typed, without writing it down. */
-        post: operations["post_api_understand"];
+        post: operations["post_readings_understand"];
         delete?: never;
         options?: never;
         head?: never;
@@ -542,7 +559,7 @@ export interface paths {
         };
         get?: never;
         /** Choose among the plan and its alternatives. */
-        put: operations["put_pieces_set_variant"];
+        put: operations["put_plans_set_variant"];
         post?: never;
         delete?: never;
         options?: never;
@@ -611,7 +628,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Draw and turn an engine file that is being edited; nothing is saved. */
-        post: operations["post_engines_draw_draft"];
+        post: operations["post_engines_draw"];
         delete?: never;
         options?: never;
         head?: never;
@@ -729,7 +746,7 @@ export interface paths {
             cookie?: never;
         };
         /** Say whether the server answers and its record can be read. */
-        get: operations["get_api_health"];
+        get: operations["get_shop_health"];
         put?: never;
         post?: never;
         delete?: never;
@@ -748,7 +765,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Close the simulated micrometer on a valve's piece; its reading comes over the stream. */
-        post: operations["post_pieces_press_instrument"];
+        post: operations["post_shims_press_instrument"];
         delete?: never;
         options?: never;
         head?: never;
@@ -763,7 +780,7 @@ export interface paths {
             cookie?: never;
         };
         /** Return what a connected instrument has sent after the first `seen` readings. */
-        get: operations["get_pieces_instrument_readings"];
+        get: operations["get_shims_instrument_readings"];
         put?: never;
         post?: never;
         delete?: never;
@@ -782,7 +799,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Add a micrometer or calliper to the shop. */
-        post: operations["post_pieces_add_instrument"];
+        post: operations["post_shop_add_instrument"];
         delete?: never;
         options?: never;
         head?: never;
@@ -848,7 +865,7 @@ export interface paths {
             cookie?: never;
         };
         /** Return the shop with its engines and its cards, newest first. */
-        get: operations["get_api_getshop_as_it_stands"];
+        get: operations["get_shop_get_shop"];
         put?: never;
         post?: never;
         delete?: never;
@@ -866,7 +883,7 @@ export interface paths {
         };
         get?: never;
         /** Set how many turns by hand this shop makes, and the unit of its wrench. */
-        put: operations["put_closing_set_closing"];
+        put: operations["put_shop_set_closing"];
         post?: never;
         delete?: never;
         options?: never;
@@ -884,7 +901,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Convert a torque and say whether it fits the thread. */
-        post: operations["post_closing_convert_torque"];
+        post: operations["post_fitting_convert_torque"];
         delete?: never;
         options?: never;
         head?: never;
@@ -896,18 +913,6 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
-         * Act
-         * @description Which valves a shop sets: those out, those near the tight edge too, or all it opened.
-         * @enum {string}
-         */
-        Act: "out" | "near" | "all";
-        /**
-         * Action
-         * @description What a clearance's shim does in an engine that closes its valves itself.
-         * @enum {string}
-         */
-        Action: "open" | "close";
-        /**
          * AddPiecesIn
          * @description Pieces put into the drawer, as typed.
          */
@@ -916,6 +921,12 @@ export interface components {
             /** Text */
             text: string;
         };
+        /**
+         * AdviceKind
+         * @description What advise: a finer reading, or the sizes either side on the same order.
+         * @enum {string}
+         */
+        AdviceKind: "finer" | "either-side";
         /**
          * Aim
          * @description Where in the range a changed valve should end (schools of the trade).
@@ -931,18 +942,6 @@ export interface components {
             key: string;
             /** Text */
             text: string;
-            /** Written By */
-            written_by: string;
-        };
-        /**
-         * AmendmentOut
-         * @description A dated line written after the signature.
-         */
-        AmendmentOut: {
-            /** Text */
-            text: string;
-            /** Written At */
-            written_at: string;
             /** Written By */
             written_by: string;
         };
@@ -993,11 +992,7 @@ export interface components {
         BladeOut: {
             marked: components["schemas"]["LengthOut"];
             measured: components["schemas"]["LengthOut"] | null;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "sound" | "bent" | "broken";
+            state: components["schemas"]["BladeState"];
             /** Typed */
             typed: string;
         };
@@ -1010,11 +1005,7 @@ export interface components {
             marked: string;
             /** Measured */
             measured: string | null;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "sound" | "bent" | "broken";
+            state: components["schemas"]["BladeState"];
         };
         /**
          * BladeSetIn
@@ -1042,6 +1033,12 @@ export interface components {
             /** Stacking */
             stacking: boolean;
         };
+        /**
+         * BladeState
+         * @description What a blade is fit for: only a sound one is used.
+         * @enum {string}
+         */
+        BladeState: "sound" | "bent" | "broken";
         /**
          * BoltsIn
          * @description Bolts to tighten: places from 0 to 1 across and down, torque, the maker's order if any.
@@ -1112,16 +1109,6 @@ export interface components {
             thickness: components["schemas"]["LengthOut"];
         };
         /**
-         * CannotOut
-         * @description A valve left out of spec, and the thickness it would need.
-         */
-        CannotOut: {
-            thick: components["schemas"]["LengthOut"] | null;
-            thin: components["schemas"]["LengthOut"] | null;
-            /** Valve */
-            valve: string;
-        };
-        /**
          * CardIn
          * @description A card to open.
          */
@@ -1142,12 +1129,14 @@ export interface components {
         };
         /**
          * CardLineOut
-         * @description One card in the list.
+         * @description One card in the list; `verdicts` go by the valves' names as the engine is drawn.
          */
         CardLineOut: {
             at: components["schemas"]["Stage"];
             /** Engine */
             engine: string;
+            /** Engine Id */
+            engine_id: number;
             /** Id */
             id: number;
             /** Label */
@@ -1171,17 +1160,17 @@ export interface components {
             /** Valves */
             valves: number;
             /** Verdicts */
-            verdicts: (components["schemas"]["Verdict"] | null)[];
+            verdicts: {
+                [key: string]: components["schemas"]["Verdict"] | null;
+            };
         };
         /**
          * CardOut
          * @description A card as it now stands; valves come in measuring order.
          */
         CardOut: {
-            act: components["schemas"]["Act"];
+            act: components["schemas"]["WhichToSet"];
             aim: components["schemas"]["Aim"];
-            /** Amendments */
-            amendments: components["schemas"]["AmendmentOut"][];
             at: components["schemas"]["Stage"];
             blade_set: components["schemas"]["BladeSetOut"] | null;
             /** Bolts */
@@ -1192,8 +1181,6 @@ export interface components {
             /** Distance Km */
             distance_km: number | null;
             drawing: components["schemas"]["DrawingOut"];
-            /** Engine */
-            engine: string;
             explained: components["schemas"]["ExplainedOut"] | null;
             /** Fit */
             fit: components["schemas"]["FitStepOut"][];
@@ -1205,41 +1192,27 @@ export interface components {
             hours: number | null;
             /** Id */
             id: number;
-            /** Instrument */
-            instrument: string | null;
             /** Instrument Id */
             instrument_id: number | null;
             /** Label */
             label: string;
-            /** Next Check Km */
-            next_check_km: number | null;
             /** Not In Spec */
             not_in_spec: string[];
-            /** Opened At */
-            opened_at: string;
-            /** Opened By */
-            opened_by: string;
-            /** Pull */
-            pull: components["schemas"]["SafetyOut"][];
+            /** Reach */
+            reach: components["schemas"]["SafetyOut"][];
             /** Reason */
             reason: string;
-            /** Remarks */
-            remarks: string | null;
             /** Reuse */
             reuse: boolean;
             /** Round */
             round: number;
             rounding: components["schemas"]["Rounding"];
-            /** Rounds */
-            rounds: components["schemas"]["RoundOut"][];
             /** Safety */
             safety: components["schemas"]["SafetyOut"][];
             /** Signed At */
             signed_at: string | null;
             /** Signed By */
             signed_by: string | null;
-            /** Source */
-            source: string | null;
             /** Todo */
             todo: components["schemas"]["TodoOut"][];
             /** Tray */
@@ -1248,8 +1221,6 @@ export interface components {
             turning: components["schemas"]["TurnOut"];
             /** Valves */
             valves: components["schemas"]["ValveOut"][];
-            /** Variant */
-            variant: string;
             /** Version */
             version: number;
             zero: components["schemas"]["LengthOut"] | null;
@@ -1298,6 +1269,16 @@ export interface components {
             valve: string;
             /** Version */
             version: number;
+        };
+        /**
+         * ChosenOut
+         * @description The piece decided on.
+         */
+        ChosenOut: {
+            /** By Hand */
+            by_hand: boolean;
+            source: components["schemas"]["Source"];
+            thickness: components["schemas"]["LengthOut"];
         };
         /**
          * Code
@@ -1356,14 +1337,6 @@ export interface components {
             seen: number;
         };
         /**
-         * CsvIn
-         * @description A table as CSV text.
-         */
-        CsvIn: {
-            /** Text */
-            text: string;
-        };
-        /**
          * DraftIn
          * @description An engine file that is being edited.
          */
@@ -1407,8 +1380,6 @@ export interface components {
             nominal: components["schemas"]["LengthOut"];
             /** Pieces */
             pieces: components["schemas"]["ShimOut"][];
-            /** Sound */
-            sound: number;
             /** Usual */
             usual: boolean;
         };
@@ -1419,7 +1390,10 @@ export interface components {
         DrawingOut: {
             /** Banks */
             banks: components["schemas"]["BankOut"][];
-            /** Bore Radius */
+            /**
+             * Bore Radius
+             * @default 0.44
+             */
             bore_radius: number;
             /**
              * Crank
@@ -1469,8 +1443,6 @@ export interface components {
             name: string;
             /** Note */
             note: string;
-            /** Revision */
-            revision: number;
             /** Valves */
             valves: number;
         };
@@ -1518,8 +1490,20 @@ export interface components {
             evidence: string;
             /** Name */
             name: string;
+            /** Sure */
+            sure: string;
             /** Valves */
             valves: string[];
+        };
+        /**
+         * FactOut
+         * @description A name and what stands beside it.
+         */
+        FactOut: {
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
         };
         /**
          * FamilyIn
@@ -1594,6 +1578,14 @@ export interface components {
             step: components["schemas"]["LengthOut"];
         };
         /**
+         * FileIn
+         * @description A file's text.
+         */
+        FileIn: {
+            /** Text */
+            text: string;
+        };
+        /**
          * FingerprintOut
          * @description The fingerprint of a signed card, and what checking a sheet against it said.
          */
@@ -1640,18 +1632,6 @@ export interface components {
             thickness: components["schemas"]["LengthOut"];
             /** Valve */
             valve: string;
-        };
-        /**
-         * FittedOut
-         * @description What the gap would be with one thickness fitted.
-         */
-        FittedOut: {
-            /** Chance */
-            chance: number;
-            gap: components["schemas"]["LengthOut"];
-            /** In Spec */
-            in_spec: boolean;
-            thickness: components["schemas"]["LengthOut"];
         };
         /**
          * Follower
@@ -1705,15 +1685,12 @@ export interface components {
          * @description A gap: an interval with its best number, and how it is written in short.
          */
         GapOut: {
-            best: components["schemas"]["LengthOut"];
             high: components["schemas"]["LengthOut"];
             /** Is Point */
             is_point: boolean;
             low: components["schemas"]["LengthOut"] | null;
             /** Mm */
             mm: string;
-            /** None Found */
-            none_found: boolean;
             /** Thou */
             thou: string;
         };
@@ -1722,11 +1699,8 @@ export interface components {
          * @description The server answers and its record can be read.
          */
         HealthOut: {
-            /**
-             * Status
-             * @constant
-             */
-            status: "ok";
+            /** Status */
+            status: string;
             /** Version */
             version: string;
         };
@@ -1735,13 +1709,9 @@ export interface components {
          * @description What would make a valve's proof likelier to pass.
          */
         HelpOut: {
-            /** Chance */
-            chance: number;
-            kind: components["schemas"]["Kind"];
+            kind: components["schemas"]["AdviceKind"];
             /** Sentence */
             sentence: string;
-            /** Then */
-            then: number;
             /** Valve */
             valve: string;
         };
@@ -1794,18 +1764,10 @@ export interface components {
             version: number;
         };
         /**
-         * Kind
-         * @description What helps: a finer reading, or the sizes either side on the same order.
-         * @enum {string}
-         */
-        Kind: "finer" | "either-side";
-        /**
          * LaneOut
          * @description One cylinder's one side over the cycle: when its valves are lifted, in crank degrees.
          */
         LaneOut: {
-            /** Closes */
-            closes: number;
             /** Cylinder */
             cylinder: number;
             /** Fires At */
@@ -1814,8 +1776,6 @@ export interface components {
             lift_from: number;
             /** Lift To */
             lift_to: number;
-            /** Opens */
-            opens: number;
             /** Peak */
             peak: number;
             side: components["schemas"]["Side"];
@@ -1839,16 +1799,6 @@ export interface components {
             nm: number;
             /** Thou */
             thou: string;
-        };
-        /**
-         * LobeOut
-         * @description Where a valve's lobe points at a stop, in cam degrees past its follower.
-         */
-        LobeOut: {
-            /** Degrees */
-            degrees: number;
-            /** Valve */
-            valve: string;
         };
         /**
          * Method
@@ -1881,24 +1831,18 @@ export interface components {
         };
         /**
          * MoveOut
-         * @description What the plan gives one valve.
+         * @description What the plan gives one valve, and every piece that can be had for it.
          */
         MoveOut: {
-            /** Chance */
-            chance: number | null;
             /** Changes */
             changes: boolean;
             /** From Valve */
             from_valve: string | null;
             gap: components["schemas"]["GapOut"] | null;
-            /** In Spec */
-            in_spec: boolean;
-            /** Pinned */
-            pinned: boolean;
+            /** Options */
+            options: components["schemas"]["OptionOut"][];
             /** Provisional */
             provisional: boolean;
-            /** Rungs */
-            rungs: components["schemas"]["RungOut"][];
             source: components["schemas"]["Source"];
             thickness: components["schemas"]["LengthOut"] | null;
             /** Valve */
@@ -1925,6 +1869,27 @@ export interface components {
             refuses_nm: number | null;
             /** Valve */
             valve: string;
+        };
+        /**
+         * OptionOut
+         * @description One piece that can be had for a valve, the gap it gives, and how it stands then.
+         */
+        OptionOut: {
+            /** Count */
+            count: number;
+            /** Forbidden */
+            forbidden: boolean;
+            /** From Valve */
+            from_valve: string | null;
+            gap: components["schemas"]["LengthOut"];
+            /** Goes To */
+            goes_to: string | null;
+            /** In Spec */
+            in_spec: boolean;
+            source: components["schemas"]["Source"];
+            /** Stands */
+            stands: string;
+            thickness: components["schemas"]["LengthOut"];
         };
         /**
          * OrderIn
@@ -1962,8 +1927,6 @@ export interface components {
          * @description An order at the parts counter.
          */
         OrderOut: {
-            /** Card Id */
-            card_id: number | null;
             /** Id */
             id: number;
             /** Lines */
@@ -2086,12 +2049,8 @@ export interface components {
             buy: components["schemas"]["BuyOut"][];
             /** Camshafts Out */
             camshafts_out: string[];
-            /** Cannot */
-            cannot: components["schemas"]["CannotOut"][];
             /** Card Id */
             card_id: number;
-            /** Chance */
-            chance: number;
             /** Cost */
             cost: string;
             /** Counter */
@@ -2104,10 +2063,14 @@ export interface components {
             optimal: boolean;
             /** Orders */
             orders: components["schemas"]["OrderOut"][];
+            /** Out Of Spec */
+            out_of_spec: string[];
             /** Provisional */
             provisional: string[];
             /** Purchases */
             purchases: string[];
+            /** Sure */
+            sure: string;
             /** Taken */
             taken: boolean;
             /** Variant */
@@ -2178,8 +2141,6 @@ export interface components {
         QuoteOut: {
             /** Count */
             count: number;
-            /** Days */
-            days: number;
             /** Price */
             price: string | null;
             /** Says */
@@ -2198,6 +2159,14 @@ export interface components {
         QuotesOut: {
             /** Lines */
             lines: components["schemas"]["QuoteOut"][];
+        };
+        /**
+         * RangeOut
+         * @description A range, both ends allowed.
+         */
+        RangeOut: {
+            high: components["schemas"]["LengthOut"];
+            low: components["schemas"]["LengthOut"];
         };
         /**
          * ReadingOut
@@ -2251,41 +2220,6 @@ export interface components {
             version: number;
         };
         /**
-         * RoundLineOut
-         * @description One valve in one round, as it was left.
-         */
-        RoundLineOut: {
-            found: components["schemas"]["GapOut"] | null;
-            /** Marked */
-            marked: string | null;
-            piece: components["schemas"]["LengthOut"] | null;
-            predicted: components["schemas"]["GapOut"] | null;
-            proof: components["schemas"]["GapOut"] | null;
-            residual: components["schemas"]["LengthOut"] | null;
-            /** Valve */
-            valve: string;
-            verdict: components["schemas"]["Verdict"] | null;
-            went_in: components["schemas"]["LengthOut"] | null;
-            /** Within Doubt */
-            within_doubt: boolean | null;
-        };
-        /**
-         * RoundOut
-         * @description One pass of measuring, setting and proving.
-         */
-        RoundOut: {
-            /** Hand Turns */
-            hand_turns: number;
-            /** Lines */
-            lines: components["schemas"]["RoundLineOut"][];
-            /** Number */
-            number: number;
-            /** Opened At */
-            opened_at: string | null;
-            /** Reason */
-            reason: string;
-        };
-        /**
          * Rounding
          * @description Which of the sizes that are in spec to take.
          * @enum {string}
@@ -2304,29 +2238,8 @@ export interface components {
             step: string;
         };
         /**
-         * RungOut
-         * @description One piece that can be had for a valve, and the gap it gives.
-         */
-        RungOut: {
-            /** Chance */
-            chance: number | null;
-            /** Count */
-            count: number;
-            /** Forbidden */
-            forbidden: boolean;
-            /** From Valve */
-            from_valve: string | null;
-            gap: components["schemas"]["LengthOut"];
-            /** Goes To */
-            goes_to: string | null;
-            /** In Spec */
-            in_spec: boolean;
-            source: components["schemas"]["Source"];
-            thickness: components["schemas"]["LengthOut"];
-        };
-        /**
          * SafetyIn
-         * @description One line of the safety list, ticked or not.
+         * @description One line of a list, ticked or not.
          */
         SafetyIn: {
             /** Done */
@@ -2340,7 +2253,7 @@ export interface components {
         };
         /**
          * SafetyOut
-         * @description One line of the safety list.
+         * @description One line of a list to see to.
          */
         SafetyOut: {
             /** Caution */
@@ -2357,7 +2270,7 @@ export interface components {
          * @description Which way this card leans, which valves it sets, what it trusts and may use.
          */
         SchoolIn: {
-            act: components["schemas"]["Act"];
+            act: components["schemas"]["WhichToSet"];
             aim: components["schemas"]["Aim"];
             /** Key */
             key: string;
@@ -2367,6 +2280,92 @@ export interface components {
             trust: components["schemas"]["Trust"];
             /** Version */
             version: number;
+        };
+        /**
+         * SheetOut
+         * @description The whole sheet, from the same rows as the printed one.
+         */
+        SheetOut: {
+            /** Acknowledged */
+            acknowledged: string[];
+            /** Amendments */
+            amendments: string[];
+            /** Card */
+            card: number;
+            /** Engine */
+            engine: string;
+            /** Explained */
+            explained: string[];
+            /** Facts */
+            facts: components["schemas"]["FactOut"][];
+            /** Label */
+            label: string;
+            /** Next Check */
+            next_check: string;
+            /** Not Acknowledged */
+            not_acknowledged: string[];
+            /** Opened At */
+            opened_at: string;
+            /** Remarks */
+            remarks: string;
+            /** Rounds */
+            rounds: components["schemas"]["SheetRoundOut"][];
+            /** Rows */
+            rows: components["schemas"]["SheetRowOut"][];
+            /** Shop */
+            shop: string;
+            /** Signed At */
+            signed_at: string | null;
+            /** Signed By */
+            signed_by: string | null;
+            /** Specs */
+            specs: components["schemas"]["SheetSpecOut"][];
+            /** Torques */
+            torques: string[];
+        };
+        /**
+         * SheetRoundOut
+         * @description One round's lines, and why it was gone round.
+         */
+        SheetRoundOut: {
+            /** Number */
+            number: number;
+            /** Reason */
+            reason: string;
+            /** Rows */
+            rows: components["schemas"]["SheetRowOut"][];
+        };
+        /**
+         * SheetRowOut
+         * @description One valve's line; the same as on paper.
+         */
+        SheetRowOut: {
+            /** Beyond */
+            beyond: boolean;
+            found: components["schemas"]["GapOut"] | null;
+            found_verdict: components["schemas"]["Verdict"] | null;
+            /** Kept */
+            kept: boolean;
+            left: components["schemas"]["GapOut"] | null;
+            /** Marked */
+            marked: string | null;
+            piece_in: components["schemas"]["LengthOut"] | null;
+            piece_out: components["schemas"]["LengthOut"] | null;
+            predicted: components["schemas"]["GapOut"] | null;
+            residual: components["schemas"]["LengthOut"] | null;
+            /** Valve */
+            valve: string;
+            verdict: components["schemas"]["Verdict"] | null;
+        };
+        /**
+         * SheetSpecOut
+         * @description The maker's ranges of all valves that share them.
+         */
+        SheetSpecOut: {
+            check: components["schemas"]["RangeOut"];
+            /** Name */
+            name: string;
+            set_range: components["schemas"]["RangeOut"] | null;
         };
         /**
          * ShimOut
@@ -2447,13 +2446,11 @@ export interface components {
         Source: "same" | "engine" | "drawer" | "counter";
         /**
          * SpecOut
-         * @description The maker's ranges of one valve.
+         * @description The maker's range of one valve.
          */
         SpecOut: {
             high: components["schemas"]["LengthOut"];
             low: components["schemas"]["LengthOut"];
-            set_high: components["schemas"]["LengthOut"] | null;
-            set_low: components["schemas"]["LengthOut"] | null;
         };
         /**
          * SpotOut
@@ -2514,8 +2511,6 @@ export interface components {
         StopOut: {
             /** Degrees */
             degrees: number;
-            /** Lobes */
-            lobes: components["schemas"]["LobeOut"][];
             /** Margin */
             margin: number;
             /** Mark */
@@ -2533,11 +2528,13 @@ export interface components {
         Thread: "M5" | "M6" | "M7" | "M8" | "M10";
         /**
          * TodoOut
-         * @description What one stage still waits for.
+         * @description What one stage asks for, and what of it still waits.
          */
         TodoOut: {
             /** Applies */
             applies: boolean;
+            /** Asks */
+            asks: string[];
             stage: components["schemas"]["Stage"];
             /** Waiting */
             waiting: string[];
@@ -2627,8 +2624,6 @@ export interface components {
             rotation: string;
             /** Stops */
             stops: components["schemas"]["StopOut"][];
-            /** Turning */
-            turning: number;
         };
         /**
          * TurnedIn
@@ -2680,19 +2675,12 @@ export interface components {
         Unit: "mm" | "in";
         /**
          * ValveOut
-         * @description One valve as it stands: each line that its plate carries.
+         * @description One valve as it stands.
          */
         ValveOut: {
-            action: components["schemas"]["Action"];
-            as_left: components["schemas"]["GapOut"] | null;
-            /** By Hand */
-            by_hand: boolean;
             /** Camshaft */
             camshaft: string;
-            chosen: components["schemas"]["LengthOut"] | null;
-            chosen_from: components["schemas"]["Source"] | null;
-            /** Chosen From Valve */
-            chosen_from_valve: string | null;
+            chosen: components["schemas"]["ChosenOut"] | null;
             /** Cylinder */
             cylinder: number;
             found: components["schemas"]["ReadingOut"] | null;
@@ -2701,14 +2689,10 @@ export interface components {
             near_edge: boolean;
             need: components["schemas"]["Need"];
             next_blade: components["schemas"]["TryOut"] | null;
-            next_finer: components["schemas"]["TryOut"] | null;
+            /** Opens */
+            opens: boolean;
             piece: components["schemas"]["PieceOut"] | null;
-            /** Position */
-            position: string | null;
             predicted: components["schemas"]["GapOut"] | null;
-            /** Predicted Chance */
-            predicted_chance: number | null;
-            predicted_verdict: components["schemas"]["Verdict"] | null;
             proof: components["schemas"]["ReadingOut"] | null;
             proof_verdict: components["schemas"]["Verdict"] | null;
             /** Questions */
@@ -2729,7 +2713,9 @@ export interface components {
             valve: string;
             verdict: components["schemas"]["Verdict"] | null;
             was: components["schemas"]["LengthOut"] | null;
-            worked: components["schemas"]["WorkedOutOut"] | null;
+            /** Within Doubt */
+            within_doubt: boolean | null;
+            worked: components["schemas"]["WorkedOut"] | null;
         };
         /**
          * VariantIn
@@ -2748,12 +2734,6 @@ export interface components {
          * @description The plan or what can be had instead, and what that gives up.
          */
         VariantOut: {
-            /** Camshafts Out */
-            camshafts_out: string[];
-            /** Chance */
-            chance: number;
-            /** Changed */
-            changed: number;
             /** Cost */
             cost: string;
             /** Gives Up */
@@ -2778,6 +2758,12 @@ export interface components {
          */
         Where: "drawer" | "engine" | "card" | "order" | "gone";
         /**
+         * WhichToSet
+         * @description Which valves a shop sets: those out, those near the tight edge too, or all it opened.
+         * @enum {string}
+         */
+        WhichToSet: "out" | "near" | "all";
+        /**
          * WordsOut
          * @description What was understood, in words, and what it would say of the valve.
          */
@@ -2788,28 +2774,15 @@ export interface components {
             words: string;
         };
         /**
-         * WorkedOutOut
-         * @description The sum of one valve.
+         * WorkedOut
+         * @description The sum of one valve, line by line, and what the ladder shows of it.
          */
-        WorkedOutOut: {
-            aim: components["schemas"]["LengthOut"];
-            /** Conclusion */
-            conclusion: string;
-            /** Fell Back */
-            fell_back: boolean;
+        WorkedOut: {
             ideal: components["schemas"]["LengthOut"];
-            likeliest: components["schemas"]["FittedOut"] | null;
-            pick: components["schemas"]["FittedOut"] | null;
-            /** Provisional */
-            provisional: boolean;
-            /** Rungs */
-            rungs: components["schemas"]["FittedOut"][];
+            /** Lines */
+            lines: string[];
             thick: components["schemas"]["LengthOut"] | null;
-            thicker: components["schemas"]["FittedOut"] | null;
             thin: components["schemas"]["LengthOut"] | null;
-            thinner: components["schemas"]["FittedOut"] | null;
-            /** Working */
-            working: string[];
         };
         /**
          * ZeroIn
@@ -2834,7 +2807,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    post_measuring_add_blade_set: {
+    post_shop_add_blade_set: {
         parameters: {
             query?: never;
             header?: never;
@@ -2894,7 +2867,7 @@ export interface operations {
             };
         };
     };
-    put_measuring_change_blade_set: {
+    put_shop_change_blade_set: {
         parameters: {
             query?: never;
             header?: never;
@@ -2956,7 +2929,7 @@ export interface operations {
             };
         };
     };
-    post_api_open_card: {
+    post_cards_open_card: {
         parameters: {
             query?: never;
             header?: never;
@@ -3016,7 +2989,7 @@ export interface operations {
             };
         };
     };
-    post_closing_take_file: {
+    post_sheets_take_file: {
         parameters: {
             query?: never;
             header?: never;
@@ -3025,7 +2998,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CsvIn"];
+                "application/json": components["schemas"]["FileIn"];
             };
         };
         responses: {
@@ -3076,7 +3049,7 @@ export interface operations {
             };
         };
     };
-    get_api_get_card: {
+    get_cards_get_card: {
         parameters: {
             query?: never;
             header?: never;
@@ -3134,7 +3107,7 @@ export interface operations {
             };
         };
     };
-    post_closing_amend: {
+    post_sheets_amend: {
         parameters: {
             query?: never;
             header?: never;
@@ -3196,7 +3169,7 @@ export interface operations {
             };
         };
     };
-    put_closing_lay_bolts: {
+    put_fitting_lay_bolts: {
         parameters: {
             query?: never;
             header?: never;
@@ -3258,7 +3231,7 @@ export interface operations {
             };
         };
     };
-    post_pieces_write_choice: {
+    post_plans_write_choice: {
         parameters: {
             query?: never;
             header?: never;
@@ -3320,7 +3293,7 @@ export interface operations {
             };
         };
     };
-    put_measuring_note_conditions: {
+    put_cards_note_conditions: {
         parameters: {
             query?: never;
             header?: never;
@@ -3382,7 +3355,7 @@ export interface operations {
             };
         };
     };
-    get_closing_get_fingerprint: {
+    get_sheets_get_fingerprint: {
         parameters: {
             query?: never;
             header?: never;
@@ -3440,7 +3413,7 @@ export interface operations {
             };
         };
     };
-    post_closing_check_fingerprint: {
+    post_sheets_check_fingerprint: {
         parameters: {
             query?: never;
             header?: never;
@@ -3502,7 +3475,7 @@ export interface operations {
             };
         };
     };
-    put_closing_fit_piece: {
+    put_fitting_fit_piece: {
         parameters: {
             query?: never;
             header?: never;
@@ -3564,7 +3537,7 @@ export interface operations {
             };
         };
     };
-    put_pieces_forbid_piece: {
+    put_plans_forbid_piece: {
         parameters: {
             query?: never;
             header?: never;
@@ -3626,7 +3599,7 @@ export interface operations {
             };
         };
     };
-    post_api_write_gap: {
+    post_readings_write_gap: {
         parameters: {
             query?: never;
             header?: never;
@@ -3688,7 +3661,7 @@ export interface operations {
             };
         };
     };
-    put_pieces_check_zero: {
+    put_shims_check_zero: {
         parameters: {
             query?: never;
             header?: never;
@@ -3750,7 +3723,7 @@ export interface operations {
             };
         };
     };
-    post_measuring_keep_reading: {
+    post_readings_keep_reading: {
         parameters: {
             query?: never;
             header?: never;
@@ -3812,7 +3785,7 @@ export interface operations {
             };
         };
     };
-    put_measuring_set_method: {
+    put_cards_set_method: {
         parameters: {
             query?: never;
             header?: never;
@@ -3874,7 +3847,7 @@ export interface operations {
             };
         };
     };
-    post_measuring_ask_next_blade: {
+    post_readings_ask_next_blade: {
         parameters: {
             query?: never;
             header?: never;
@@ -3936,7 +3909,7 @@ export interface operations {
             };
         };
     };
-    post_pieces_order_parts: {
+    post_plans_order_parts: {
         parameters: {
             query?: never;
             header?: never;
@@ -3998,7 +3971,7 @@ export interface operations {
             };
         };
     };
-    post_pieces_write_piece: {
+    post_shims_write_piece: {
         parameters: {
             query?: never;
             header?: never;
@@ -4060,7 +4033,7 @@ export interface operations {
             };
         };
     };
-    get_pieces_get_plan: {
+    get_plans_get_plan: {
         parameters: {
             query?: never;
             header?: never;
@@ -4118,7 +4091,7 @@ export interface operations {
             };
         };
     };
-    post_pieces_take_plan: {
+    post_plans_take_plan: {
         parameters: {
             query?: never;
             header?: never;
@@ -4180,7 +4153,7 @@ export interface operations {
             };
         };
     };
-    post_pieces_ask_counter: {
+    post_plans_ask_counter: {
         parameters: {
             query?: never;
             header?: never;
@@ -4238,7 +4211,7 @@ export interface operations {
             };
         };
     };
-    post_pieces_receive_for_card: {
+    post_plans_receive_for_card: {
         parameters: {
             query?: never;
             header?: never;
@@ -4297,7 +4270,7 @@ export interface operations {
             };
         };
     };
-    post_closing_next_round: {
+    post_fitting_next_round: {
         parameters: {
             query?: never;
             header?: never;
@@ -4359,7 +4332,7 @@ export interface operations {
             };
         };
     };
-    put_measuring_see_to: {
+    put_cards_see_to: {
         parameters: {
             query?: never;
             header?: never;
@@ -4421,7 +4394,7 @@ export interface operations {
             };
         };
     };
-    put_api_set_school: {
+    put_cards_set_school: {
         parameters: {
             query?: never;
             header?: never;
@@ -4483,7 +4456,65 @@ export interface operations {
             };
         };
     };
-    post_api_sign: {
+    get_sheets_get_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_sheets_sign: {
         parameters: {
             query?: never;
             header?: never;
@@ -4545,7 +4576,7 @@ export interface operations {
             };
         };
     };
-    put_measuring_lay_out_tray: {
+    put_cards_lay_out_tray: {
         parameters: {
             query?: never;
             header?: never;
@@ -4607,7 +4638,7 @@ export interface operations {
             };
         };
     };
-    put_pieces_answer_for_piece: {
+    put_shims_answer_for_piece: {
         parameters: {
             query?: never;
             header?: never;
@@ -4669,7 +4700,7 @@ export interface operations {
             };
         };
     };
-    put_closing_turn_bolts: {
+    put_fitting_turn_bolts: {
         parameters: {
             query?: never;
             header?: never;
@@ -4731,7 +4762,7 @@ export interface operations {
             };
         };
     };
-    put_closing_turn_by_hand: {
+    put_fitting_turn_by_hand: {
         parameters: {
             query?: never;
             header?: never;
@@ -4793,7 +4824,7 @@ export interface operations {
             };
         };
     };
-    post_api_understand: {
+    post_readings_understand: {
         parameters: {
             query?: never;
             header?: never;
@@ -4855,7 +4886,7 @@ export interface operations {
             };
         };
     };
-    put_pieces_set_variant: {
+    put_plans_set_variant: {
         parameters: {
             query?: never;
             header?: never;
@@ -4982,7 +5013,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CsvIn"];
+                "application/json": components["schemas"]["FileIn"];
             };
         };
         responses: {
@@ -5093,7 +5124,7 @@ export interface operations {
             };
         };
     };
-    post_engines_draw_draft: {
+    post_engines_draw: {
         parameters: {
             query?: never;
             header?: never;
@@ -5579,7 +5610,7 @@ export interface operations {
             };
         };
     };
-    get_api_health: {
+    get_shop_health: {
         parameters: {
             query?: never;
             header?: never;
@@ -5635,7 +5666,7 @@ export interface operations {
             };
         };
     };
-    post_pieces_press_instrument: {
+    post_shims_press_instrument: {
         parameters: {
             query?: never;
             header?: never;
@@ -5695,7 +5726,7 @@ export interface operations {
             };
         };
     };
-    get_pieces_instrument_readings: {
+    get_shims_instrument_readings: {
         parameters: {
             query?: never;
             header?: never;
@@ -5753,7 +5784,7 @@ export interface operations {
             };
         };
     };
-    post_pieces_add_instrument: {
+    post_shop_add_instrument: {
         parameters: {
             query?: never;
             header?: never;
@@ -5991,7 +6022,7 @@ export interface operations {
             };
         };
     };
-    get_api_getshop_as_it_stands: {
+    get_shop_get_shop: {
         parameters: {
             query?: never;
             header?: never;
@@ -6047,7 +6078,7 @@ export interface operations {
             };
         };
     };
-    put_closing_set_closing: {
+    put_shop_set_closing: {
         parameters: {
             query?: never;
             header?: never;
@@ -6107,7 +6138,7 @@ export interface operations {
             };
         };
     };
-    post_closing_convert_torque: {
+    post_fitting_convert_torque: {
         parameters: {
             query?: never;
             header?: never;

@@ -2,7 +2,10 @@
   /** The head in small, with each valve's state as a mark that reads without colour. */
   import type { Drawing, Verdict } from "../api/client";
 
-  let { drawing, verdicts = [] }: { drawing: Drawing; verdicts?: (Verdict | null)[] } = $props();
+  let {
+    drawing,
+    verdicts = {},
+  }: { drawing: Drawing; verdicts?: Readonly<Record<string, Verdict | null>> } = $props();
 
   const length = $derived(Math.max(...drawing.banks.map((bank) => bank.length)));
   const width = $derived(length * 44 + 8);
@@ -23,11 +26,7 @@
       />
     {/each}
     {#each bank.valves as spot (spot.valve)}
-      {@const verdict =
-        verdicts[
-          drawing.banks.slice(0, index).reduce((n, b) => n + b.valves.length, 0) +
-            bank.valves.indexOf(spot)
-        ]}
+      {@const verdict = verdicts[spot.valve]}
       <circle
         cx={4 + spot.u * 44}
         cy={cy + spot.v * 44}

@@ -5,7 +5,7 @@ import vfour from "../api/answers/card-2.json";
 import triple from "../api/answers/card-3.json";
 import largest from "../api/answers/largest-engine.json";
 import type { Card, Drawing } from "../api/client";
-import { progress } from "../stages/stages";
+import { progress } from "../card/registry";
 import { type Box, TOUCH, type Turn, arrange, bestTurn, neighbour } from "./arrange";
 
 const cards = { single, vfour, triple } as unknown as Record<string, Card>;

@@ -4,7 +4,7 @@
    * A bracket shows as a bar, a single number as a line, nothing found as an open end.
    */
   import type { Gap, Length } from "../api/client";
-  import { preferences } from "./preferences.svelte";
+  import { preferences } from "../state/preferences.svelte";
 
   let { low, high, gap = null }: { low: Length; high: Length; gap?: Gap | null } = $props();
 

@@ -3,7 +3,7 @@
   import { type Refusal, answer, api } from "../../api/client";
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
-  import { shopState } from "./shop.svelte";
+  import { shopState } from "../../state/shop.svelte";
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
 

@@ -4,8 +4,8 @@
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
   import Select from "../../kit/Select.svelte";
-  import { preferences } from "../../kit/preferences.svelte";
-  import { route } from "../../kit/route.svelte";
+  import { preferences } from "../../state/preferences.svelte";
+  import { route } from "../../state/route.svelte";
 
   let { open = $bindable(false), engines }: { open?: boolean; engines: EngineLine[] } = $props();
 

@@ -3,11 +3,11 @@
   import type { CardLine } from "../../api/client";
   import HeadMini from "../../head/HeadMini.svelte";
   import Button from "../../kit/Button.svelte";
-  import { keys } from "../../kit/keys.svelte";
-  import { STAGES } from "../../stages/stages";
+  import { keys } from "../../state/keys.svelte";
+  import { STAGES } from "../../card/registry";
   import AddEngine from "./AddEngine.svelte";
   import OpenCard from "./OpenCard.svelte";
-  import { shopState } from "./shop.svelte";
+  import { shopState } from "../../state/shop.svelte";
 
   let opening = $state(false);
   let adding = $state(false);
@@ -21,7 +21,7 @@
   );
 
   const drawing = (card: CardLine) =>
-    shop?.engines.find((engine) => engine.label === card.label)?.drawing;
+    shop?.engines.find((engine) => engine.id === card.engine_id)?.drawing;
   const day = (moment: string): string =>
     new Date(moment).toLocaleDateString("en-GB", {
       day: "numeric",

@@ -7,9 +7,9 @@
   import Button from "../../kit/Button.svelte";
   import Pair from "../../kit/Pair.svelte";
   import Select from "../../kit/Select.svelte";
-  import { route } from "../../kit/route.svelte";
+  import { route } from "../../state/route.svelte";
   import Cycle from "../../stages/turn/Cycle.svelte";
-  import { shopState } from "../bench/shop.svelte";
+  import { shopState } from "../../state/shop.svelte";
   import FamilyFields from "./FamilyFields.svelte";
   import type { EngineDocument, FamilyDocument, SpecDocument } from "./document";
 

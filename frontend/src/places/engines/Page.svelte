@@ -3,7 +3,7 @@
   import HeadMini from "../../head/HeadMini.svelte";
   import Button from "../../kit/Button.svelte";
   import AddEngine from "../bench/AddEngine.svelte";
-  import { shopState } from "../bench/shop.svelte";
+  import { shopState } from "../../state/shop.svelte";
 
   void shopState.load();
   let adding = $state(false);

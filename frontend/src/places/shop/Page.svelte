@@ -3,7 +3,7 @@
   import { Refusal, answer, api, type BladeSet } from "../../api/client";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
-  import { shopState } from "../bench/shop.svelte";
+  import { shopState } from "../../state/shop.svelte";
 
   void shopState.load();
 

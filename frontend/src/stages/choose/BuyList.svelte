@@ -1,7 +1,7 @@
 <script lang="ts">
   /** What is to buy: sizes, money, kit or singles; the parts counter; what is on its way. */
   import Button from "../../kit/Button.svelte";
-  import type { PlanState } from "./plan.svelte";
+  import type { PlanState } from "../../card/plan.svelte";
 
   let { state }: { state: PlanState } = $props();
 

@@ -1,11 +1,11 @@
 <script lang="ts">
   /**
    * The thickness ladder: a scale of thickness with the window shaded and the aim marked; every
-   * piece that can be had is a rung, led from where it stands on the scale, with the gap it gives.
+   * piece that can be had is a option, led from where it stands on the scale, with the gap it gives.
    */
-  import type { PlanMove, Rung, Valve } from "../../api/client";
-  import { preferences } from "../../kit/preferences.svelte";
-  import { rungKey } from "./rungs";
+  import type { PlanMove, Option, Valve } from "../../api/client";
+  import { preferences } from "../../state/preferences.svelte";
+  import { optionKey } from "./options";
 
   let {
     valve,
@@ -16,23 +16,23 @@
   }: {
     valve: Valve;
     move: PlanMove;
-    looked: Rung | null;
-    onlook: (rung: Rung) => void;
+    looked: Option | null;
+    onlook: (option: Option) => void;
     fixed?: boolean;
   } = $props();
 
   const ROW = 40;
   const SCALE = 46;
   const WIDE = 78;
-  const rungs = $derived([...move.rungs].reverse());
-  const height = $derived(rungs.length * ROW);
+  const options = $derived([...move.options].reverse());
+  const height = $derived(options.length * ROW);
   const worked = $derived(valve.worked);
   const top = $derived(
-    Math.max(rungs[0]?.thickness.nm ?? 0, worked?.thick?.nm ?? 0, worked?.ideal.nm ?? 0),
+    Math.max(options[0]?.thickness.nm ?? 0, worked?.thick?.nm ?? 0, worked?.ideal.nm ?? 0),
   );
   const bottom = $derived(
     Math.min(
-      rungs.at(-1)?.thickness.nm ?? 0,
+      options.at(-1)?.thickness.nm ?? 0,
       worked?.thin?.nm ?? Infinity,
       worked?.ideal.nm ?? Infinity,
     ),
@@ -51,17 +51,11 @@
     }));
   });
 
-  function says(rung: Rung): string {
-    if (rung.source === "same") return "is in now";
-    if (rung.source === "engine") return `out of ${rung.from_valve ?? ""}`;
-    if (rung.source === "drawer") return rung.count > 1 ? `drawer, ${rung.count}` : "drawer";
+  function says(option: Option): string {
+    if (option.source === "same") return "is in now";
+    if (option.source === "engine") return `out of ${option.from_valve ?? ""}`;
+    if (option.source === "drawer") return option.count > 1 ? `drawer, ${option.count}` : "drawer";
     return "to buy";
-  }
-  function stands(rung: Rung): string {
-    if (rung.forbidden) return "not this one";
-    if (move.provisional || rung.chance === null) return "at most";
-    if (rung.in_spec) return "in spec";
-    return rung.chance > 0.005 ? `${Math.min(99, Math.floor(rung.chance * 100))} %` : "out";
   }
 </script>
 
@@ -84,14 +78,14 @@
         stroke-width="1"
       />
     {/each}
-    {#each rungs as rung, n (rungKey(rung))}
-      {@const mine = rung.goes_to === valve.valve}
+    {#each options as option, n (optionKey(option))}
+      {@const mine = option.goes_to === valve.valve}
       <path
-        d="M{SCALE} {y(rung.thickness.nm)}L{WIDE - 8} {n * ROW + ROW / 2}h8"
+        d="M{SCALE} {y(option.thickness.nm)}L{WIDE - 8} {n * ROW + ROW / 2}h8"
         fill="none"
         stroke={mine ? "var(--now)" : "var(--rule)"}
         stroke-width={mine ? 2.4 : 1}
-        stroke-dasharray={rung.in_spec || mine ? "" : "3 3"}
+        stroke-dasharray={option.in_spec || mine ? "" : "3 3"}
       />
     {/each}
     {#if worked}
@@ -105,35 +99,35 @@
     {/if}
   </svg>
   <div class="min-w-0 flex-1">
-    {#each rungs as rung (rungKey(rung))}
-      {@const here = looked !== null && rungKey(looked) === rungKey(rung)}
+    {#each options as option (optionKey(option))}
+      {@const here = looked !== null && optionKey(looked) === optionKey(option)}
       <button
         type="button"
         role="radio"
         aria-checked={here}
         disabled={fixed}
-        onclick={() => onlook(rung)}
+        onclick={() => onlook(option)}
         style:height="{ROW}px"
         class="flex w-full items-center gap-2 border px-2 text-left {here
           ? 'border-now bg-wash border-2'
-          : rung.in_spec && !rung.forbidden
+          : option.in_spec && !option.forbidden
             ? 'border-line bg-sheet hover:border-ink'
             : 'border-line text-soft hover:border-ink border-dashed'}"
       >
-        <span class="figures w-[3.4rem] text-[19px] {rung.forbidden ? 'line-through' : ''}"
-          >{rung.thickness.mm}</span
+        <span class="figures w-[3.4rem] text-[19px] {option.forbidden ? 'line-through' : ''}"
+          >{option.thickness.mm}</span
         >
         <span class="min-w-0 flex-1 text-[13px] leading-4">
-          <span class="block truncate">{says(rung)}</span>
-          {#if rung.goes_to}
-            <b class="block truncate {rung.goes_to === valve.valve ? 'text-now' : ''}"
-              >{rung.goes_to === valve.valve ? "the plan" : `for ${rung.goes_to}`}</b
+          <span class="block truncate">{says(option)}</span>
+          {#if option.goes_to}
+            <b class="block truncate {option.goes_to === valve.valve ? 'text-now' : ''}"
+              >{option.goes_to === valve.valve ? "the plan" : `for ${option.goes_to}`}</b
             >
           {/if}
         </span>
         <span class="text-right leading-4">
-          <b class="figures text-[17px]">{preferences.read(rung.gap)}</b>
-          <span class="block text-[13px]">{stands(rung)}</span>
+          <b class="figures text-[17px]">{preferences.read(option.gap)}</b>
+          <span class="block text-[13px]">{option.stands}</span>
         </span>
       </button>
     {/each}

@@ -1,36 +1,44 @@
 <script lang="ts">
   /** Choose: the piece for the valve in hand, out of the plan for the whole engine. */
-  import type { Rung, School } from "../../api/client";
+  import { untrack } from "svelte";
+  import type { Option, School } from "../../api/client";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
-  import { keys } from "../../kit/keys.svelte";
-  import type { CardState } from "../card.svelte";
-  import InHand from "../InHand.svelte";
-  import NextStage from "../NextStage.svelte";
-  import { ACTS, AIMS, REUSES, ROUNDINGS, TRUSTS } from "../schools";
+  import { keys } from "../../state/keys.svelte";
+  import type { CardState } from "../../card/card.svelte";
+  import InHand from "../../card/InHand.svelte";
+  import NextStage from "../../card/NextStage.svelte";
+  import { ACTS, AIMS, REUSES, ROUNDINGS, TRUSTS } from "../../card/schools";
   import BuyList from "./BuyList.svelte";
   import Ladder from "./Ladder.svelte";
-  import type { PlanState } from "./plan.svelte";
-  import { rungKey, stepped } from "./rungs";
+  import { optionKey, stepped } from "./options";
 
-  let { job: card, state: planned }: { job: CardState; state: PlanState } = $props();
+  let { job: card }: { job: CardState } = $props();
 
-  /** The rung looked at, not taken, by valve. */
-  let looking = $state.raw<Record<string, Rung>>({});
+  const planned = $derived(card.plan);
+  /** The plan follows the card: whatever is written down, it is made anew. */
+  $effect(() => {
+    if (card.card && planned.plan?.version !== card.card.version)
+      untrack(() => void planned.load());
+  });
+
+  /** The option looked at, not taken, by valve. */
+  let looking = $state.raw<Record<string, Option>>({});
   const valve = $derived(card.valve);
   const move = $derived(valve ? (planned.moves.get(valve.valve) ?? null) : null);
-  const rung = $derived.by((): Rung | null => {
+  const option = $derived.by((): Option | null => {
     if (!valve || !move) return null;
     const looked = looking[valve.valve];
-    const there = looked && move.rungs.find((one) => rungKey(one) === rungKey(looked));
-    return there ?? move.rungs.find((one) => one.goes_to === valve.valve) ?? null;
+    const there = looked && move.options.find((one) => optionKey(one) === optionKey(looked));
+    return there ?? move.options.find((one) => one.goes_to === valve.valve) ?? null;
   });
   const taken = $derived(
     valve !== null &&
-      rung !== null &&
-      valve.by_hand &&
-      valve.chosen?.nm === rung.thickness.nm &&
-      valve.chosen_from === rung.source,
+      option !== null &&
+      valve.chosen !== null &&
+      valve.chosen.by_hand &&
+      valve.chosen.thickness.nm === option.thickness.nm &&
+      valve.chosen.source === option.source,
   );
   /** Beside the list of what to buy all of it is said; without one, what matters to this valve. */
   const helps = $derived(
@@ -39,11 +47,11 @@
       : (planned.plan?.helps.filter((one) => one.valve === valve?.valve) ?? []),
   );
 
-  function look(one: Rung | null): void {
+  function look(one: Option | null): void {
     if (valve && one) looking = { ...looking, [valve.valve]: one };
   }
   async function take(): Promise<void> {
-    if (valve && rung && !card.signed) await planned.take(valve.valve, rung);
+    if (valve && option && !card.signed) await planned.take(valve.valve, option);
   }
 
   $effect(() =>
@@ -52,12 +60,12 @@
       {
         key: "+",
         says: "Choose: look at the next thicker piece",
-        act: () => look(stepped(move?.rungs ?? [], rung, 1)),
+        act: () => look(stepped(move?.options ?? [], option, 1)),
       },
       {
         key: "-",
         says: "Choose: look at the next thinner piece",
-        act: () => look(stepped(move?.rungs ?? [], rung, -1)),
+        act: () => look(stepped(move?.options ?? [], option, -1)),
       },
       { key: "p", says: "Choose: take the whole plan", act: () => void planned.takeAll() },
     ]),
@@ -74,7 +82,7 @@
     items.find((item) => item.value === value)?.label ?? value;
   function lean(change: Partial<School>): void {
     looking = {};
-    void card.lean({ ...school, ...change });
+    void card.act(card.acts.school({ ...school, ...change }));
   }
 </script>
 
@@ -91,24 +99,25 @@
     <Button onclick={() => void planned.load()}>Try again</Button>
   {:else if !planned.plan}
     <p class="text-soft">Working out the whole engine…</p>
-  {:else if move?.rungs.length}
-    <Ladder {valve} {move} looked={rung} onlook={look} fixed={card.signed} />
+  {:else if move?.options.length}
+    <Ladder {valve} {move} looked={option} onlook={look} fixed={card.signed} />
     {#if card.refusal}<p class="text-tight font-[560]" role="alert">{card.refusal.sentence}</p>{/if}
-    {#if !card.signed && rung}
+    {#if !card.signed && option}
       <div class="flex gap-2">
         {#if taken}
           <p class="bg-wash flex min-h-12 flex-1 items-center px-3 font-[620]">
-            By hand: {valve.chosen?.mm}
+            By hand: {valve.chosen?.thickness.mm}
           </p>
           <Button onclick={() => void planned.takeBack(valve.valve)}>Leave it to the plan</Button>
         {:else}
           <Button class="border-ink min-h-12 flex-1 text-[17px]" onclick={take}
-            >Take {rung.thickness.mm} for {valve.valve}</Button
+            >Take {option.thickness.mm} for {valve.valve}</Button
           >
-          {#if rung.source !== "same"}
+          {#if option.source !== "same"}
             <Button
-              onclick={() => void planned.forbid(valve.valve, rung.thickness.nm, !rung.forbidden)}
-              >{rung.forbidden ? "Allow" : "Not this one"}</Button
+              onclick={() =>
+                void planned.forbid(valve.valve, option.thickness.nm, !option.forbidden)}
+              >{option.forbidden ? "Allow" : "Not this one"}</Button
             >
           {/if}
         {/if}
@@ -121,11 +130,11 @@
       <details open class="border-line border-t pt-1.5">
         <summary class="min-h-8 font-[560]">The sum, to check on paper</summary>
         <ol class="figures text-[15.5px] leading-[21px]" style:font-stretch="88%">
-          {#each valve.worked.working as line, n (n)}<li>{line}</li>{/each}
+          {#each valve.worked.lines as line, n (n)}<li>{line}</li>{/each}
         </ol>
       </details>
     {/if}
-  {:else if valve.need === "open"}
+  {:else if valve.opens}
     <p>Read the shim that is in first; the sum needs it.</p>
     <Button href="/cards/{card.card.id}/read" kind="now">Read</Button>
   {/if}

@@ -2,9 +2,9 @@
   /** The plan in one strip: what can be had instead, what it costs, how sure, and taking it. */
   import type { Variant } from "../../api/client";
   import Button from "../../kit/Button.svelte";
-  import type { PlanState } from "./plan.svelte";
+  import type { CardState } from "../../card/card.svelte";
 
-  let { state }: { state: PlanState } = $props();
+  let { job }: { job: CardState } = $props();
 
   const NAMES: Record<string, string> = {
     best: "The plan",
@@ -12,10 +12,9 @@
     "only-new": "Only new",
     "touch-least": "Touch least",
   };
+  const state = $derived(job.plan);
   const plan = $derived(state.plan);
   const money = (text: string): string => Number(text).toFixed(2);
-  const sure = (chance: number): string =>
-    chance >= 0.995 ? "near certain" : `${Math.floor(chance * 100)} % sure`;
 
   function brief(one: Variant): string {
     if (one.out_of_spec.length)
@@ -40,7 +39,7 @@
           type="button"
           role="radio"
           aria-checked={here}
-          disabled={state.job.signed}
+          disabled={job.signed}
           onclick={() => void state.go(one.name)}
           class="border-line flex min-w-0 flex-1 flex-col border-r px-3 py-1.5 text-left {here
             ? 'bg-ink text-paper'
@@ -67,14 +66,12 @@
         >
         {#if plan.provisional.length}
           <span class="block">{plan.provisional.join(", ")}: for now, then again</span>
-        {:else if plan.cannot.length}
-          <span class="text-tight block"
-            >Not in spec: {plan.cannot.map((n) => n.valve).join(", ")}</span
-          >
+        {:else if plan.out_of_spec.length}
+          <span class="text-tight block">Not in spec: {plan.out_of_spec.join(", ")}</span>
         {/if}
-        <span class="block">Proof {sure(plan.chance)}</span>
+        <span class="block">Proof {plan.sure}</span>
       </p>
-      {#if !state.job.signed}
+      {#if !job.signed}
         {#if plan.taken}
           <p class="bg-wash flex min-h-12 items-center px-3 font-[620]">Taken</p>
         {:else}

@@ -1,11 +1,11 @@
 <script lang="ts">
   /** Go or no go: one blade at a time, the one that settles the verdict soonest. */
   import { untrack } from "svelte";
-  import type { Asked, Length } from "../../api/client";
+  import { type Asked, type Length, answer, api } from "../../api/client";
   import Button from "../../kit/Button.svelte";
-  import { preferences } from "../../kit/preferences.svelte";
+  import { preferences } from "../../state/preferences.svelte";
   import { VERDICT_WORDS } from "../../kit/verdicts";
-  import type { CardState } from "../card.svelte";
+  import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();
 
@@ -15,14 +15,24 @@
   let asked = $state.raw<Asked | null>(null);
   let failed = $state("");
 
+  /** Ask which blade to try next, from what trying has told so far. */
+  function ask(goes_nm: number | null, refuses_nm: number | null, finely: boolean): Promise<Asked> {
+    return answer(
+      api.POST("/api/cards/{card_id}/next-blade", {
+        params: { path: { card_id: job.id } },
+        body: { valve: job.inHand ?? "", goes_nm, refuses_nm, fine: finely },
+      }),
+    );
+  }
+
   async function refresh(): Promise<void> {
     try {
-      asked = await job.ask(goes?.nm ?? null, refuses?.nm ?? null, fine);
+      asked = await ask(goes?.nm ?? null, refuses?.nm ?? null, fine);
       failed = "";
       // a valve that fails is measured finely: out of spec, and nothing known to go
       if (asked.verdict && asked.verdict !== "in" && goes === null && !fine) {
         fine = true;
-        asked = await job.ask(null, refuses?.nm ?? null, true);
+        asked = await ask(null, refuses?.nm ?? null, true);
       }
     } catch (error) {
       failed = (error as Error).message;
@@ -47,8 +57,8 @@
   }
   function write(): void {
     if (!asked?.reading) return;
-    job.draft = asked.reading;
-    void job.write();
+    job.entry.draft = asked.reading;
+    void job.entry.write();
   }
   const told = $derived(
     [

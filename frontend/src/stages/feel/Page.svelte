@@ -3,12 +3,12 @@
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
   import Pair from "../../kit/Pair.svelte";
-  import { preferences } from "../../kit/preferences.svelte";
-  import type { CardState } from "../card.svelte";
-  import Entry from "../Entry.svelte";
-  import InHand from "../InHand.svelte";
-  import NextStage from "../NextStage.svelte";
-  import { ACTS } from "../schools";
+  import { preferences } from "../../state/preferences.svelte";
+  import type { CardState } from "../../card/card.svelte";
+  import Entry from "../../card/Entry.svelte";
+  import InHand from "../../card/InHand.svelte";
+  import NextStage from "../../card/NextStage.svelte";
+  import { ACTS } from "../../card/schools";
   import Ask from "./Ask.svelte";
   import BladeFan from "./BladeFan.svelte";
   import Questions from "./Questions.svelte";
@@ -27,7 +27,7 @@
   const stop = $derived(valve ? job.card?.turning.stops[valve.stop] : undefined);
   /** From what is typed if anything is, else from what was written. */
   const next = $derived(
-    (job.understood ? job.understood.next_blade : valve?.next_blade)?.typed ?? null,
+    (job.entry.understood ? job.entry.understood.next_blade : valve?.next_blade)?.typed ?? null,
   );
 
   const hint = $derived.by(() => {
@@ -68,9 +68,9 @@
       />
       {#if valve.found}
         <Button
-          kind={job.repeating ? "now" : "plain"}
-          aria-pressed={job.repeating}
-          onclick={() => (job.repeating = !job.repeating)}>Once more</Button
+          kind={job.entry.repeating ? "now" : "plain"}
+          aria-pressed={job.entry.repeating}
+          onclick={() => (job.entry.repeating = !job.entry.repeating)}>Once more</Button
         >
       {/if}
     </div>
@@ -85,16 +85,16 @@
   {#if mode === "ask" && blades && !job.signed}
     <Ask {job} />
   {:else}
-    <Entry {job} what={job.repeating ? "Gap once more" : "Gap"} {hint} keypad={!fan}>
+    <Entry {job} what={job.entry.repeating ? "Gap once more" : "Gap"} {hint} keypad={!fan}>
       {#if fan && blades}
         <!-- taps while a reading is on its way would land on the valve before -->
-        <div class={job.sending ? "pointer-events-none" : ""}>
+        <div class={job.entry.sending ? "pointer-events-none" : ""}>
           <BladeFan
             {blades}
             {valve}
-            draft={job.draft}
+            draft={job.entry.draft}
             {next}
-            ontype={(text) => (job.draft = text)}
+            ontype={(text) => (job.entry.draft = text)}
           />
         </div>
         <div class="grid grid-cols-4 gap-1">
@@ -102,11 +102,12 @@
             <Button
               class="px-1"
               onclick={() =>
-                (job.draft = types === "x" ? "x" : job.draft.replace(/[ltd]$/, "") + types)}
+                (job.entry.draft =
+                  types === "x" ? "x" : job.entry.draft.replace(/[ltd]$/, "") + types)}
               >{face}</Button
             >
           {/each}
-          <Button kind="now" class="px-1" onclick={() => job.submit()}>Write</Button>
+          <Button kind="now" class="px-1" onclick={() => job.entry.submit()}>Write</Button>
         </div>
       {/if}
     </Entry>
@@ -121,7 +122,7 @@
           const card = job.card;
           if (!card) return;
           const { aim, rounding, trust, reuse } = card;
-          void job.lean({ aim, rounding, act, trust, reuse });
+          void job.act(job.acts.school({ aim, rounding, act, trust, reuse }));
         }}
       />
     {/if}

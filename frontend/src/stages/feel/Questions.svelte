@@ -1,8 +1,8 @@
 <script lang="ts">
   /** What is asked about the reading in hand: the reason, and one key for either answer. */
   import Button from "../../kit/Button.svelte";
-  import { preferences } from "../../kit/preferences.svelte";
-  import type { CardState } from "../card.svelte";
+  import { preferences } from "../../state/preferences.svelte";
+  import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();
 
@@ -16,12 +16,12 @@
     {/each}
     <div class="flex flex-wrap gap-2">
       {#if suggested}
-        <Button kind="now" onclick={() => void job.accept()}>
+        <Button kind="now" onclick={() => void job.entry.accept()}>
           It is {preferences.read(suggested)} <kbd class="font-sans text-sm opacity-80">y</kbd>
         </Button>
       {/if}
-      <Button onclick={() => void job.keep()}>
-        Keep {job.written(job.valve)} <kbd class="font-sans text-soft text-sm">Enter</kbd>
+      <Button onclick={() => void job.entry.keep()}>
+        Keep {job.entry.written} <kbd class="font-sans text-soft text-sm">Enter</kbd>
       </Button>
     </div>
   </div>

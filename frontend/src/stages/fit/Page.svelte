@@ -2,13 +2,13 @@
   /** Fit: the piece to put in now, what to see to, then what closes the engine. */
   import { untrack } from "svelte";
   import Button from "../../kit/Button.svelte";
-  import { keys } from "../../kit/keys.svelte";
-  import type { CardState } from "../card.svelte";
-  import Checklist from "../Checklist.svelte";
-  import type { Closing } from "../closing.svelte";
-  import NextStage from "../NextStage.svelte";
+  import { keys } from "../../state/keys.svelte";
+  import type { CardState } from "../../card/card.svelte";
+  import Checklist from "../../card/Checklist.svelte";
+  import Tighten from "./Tighten.svelte";
+  import NextStage from "../../card/NextStage.svelte";
 
-  let { job, closing }: { job: CardState; closing: Closing } = $props();
+  let { job }: { job: CardState } = $props();
 
   const steps = $derived(job.card?.fit ?? []);
   const step = $derived(steps.find((one) => one.valve === job.inHand) ?? null);
@@ -30,9 +30,13 @@
   async function isIn(): Promise<void> {
     if (!step || job.signed) return;
     const valve = step.valve;
-    if (!(await closing.fit(valve, true, measured.trim()))) return;
+    const piece = job.acts.fit({ valve, fitted: true, measured: measured.trim() });
+    if (!(await job.act(piece, valve))) return;
     const next = job.card?.fit.find((one) => !one.fitted);
     if (next && job.inHand === valve) job.pick(next.valve);
+  }
+  function notYet(valve: string): void {
+    void job.act(job.acts.fit({ valve, fitted: false, measured: "" }), valve);
   }
   $effect(() =>
     keys.register([{ key: "Enter", says: "Fit: the piece is in, take the next valve", act: isIn }]),
@@ -70,7 +74,7 @@
           It is in{step.measured ? `, measured ${step.measured.mm}` : ""}
         </p>
         {#if !job.signed}
-          <Button onclick={() => void closing.fit(step.valve, false, "")}>Not yet</Button>
+          <Button onclick={() => notYet(step.valve)}>Not yet</Button>
         {/if}
       </div>
     {:else if !job.signed}
@@ -142,3 +146,4 @@
     </details>
   {/if}
 {/if}
+<div class="md:hidden"><Tighten {job} /></div>

@@ -5,10 +5,9 @@
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
   import Select from "../../kit/Select.svelte";
-  import type { CardState } from "../card.svelte";
-  import type { Closing } from "../closing.svelte";
+  import type { CardState } from "../../card/card.svelte";
 
-  let { job, closing }: { job: CardState; closing: Closing } = $props();
+  let { job }: { job: CardState } = $props();
 
   type Unit = Schemas["TorqueUnit"];
   const laid = $derived(job.card?.bolts ?? []);
@@ -20,6 +19,10 @@
   const at = $derived(bolts && many ? bolts.turned % many : 0);
   const now = $derived(bolts && !done ? bolts.order[at] : null);
   const turnOf = $derived(new Map((bolts?.order ?? []).map((bolt, n) => [bolt, n])));
+
+  function turn(group: Schemas["BoltsOut"], by: number): void {
+    void job.act(job.acts.turned({ name: group.name, turned: group.turned + by }));
+  }
 
   /** A dot for each bolt, drawn in a picture of so many units. */
   const WIDE = 420;
@@ -83,7 +86,8 @@
           .map((one) => Number(one) - 1)
       : null;
     const title = tray.some((one) => one.name === from) ? from : name;
-    if (await closing.lay({ name: title, places: places(), torque, unit, thread, order: given })) {
+    const bolts = { name: title, places: places(), torque, unit, thread, order: given };
+    if (await job.act(job.acts.bolts(bolts))) {
       chosen = title.trim();
       open = false;
     }
@@ -183,13 +187,12 @@
             kind={done ? "plain" : "now"}
             class="min-h-12 text-lg"
             disabled={done}
-            onclick={() => void closing.turned(bolts.name, bolts.turned + 1)}
-            >{done ? "Done" : `Turned, ${at + 1} of ${many}`}</Button
+            onclick={() => turn(bolts, 1)}>{done ? "Done" : `Turned, ${at + 1} of ${many}`}</Button
           >
           <Button
             disabled={bolts.turned === 0}
             aria-label="Back by one bolt"
-            onclick={() => void closing.turned(bolts.name, bolts.turned - 1)}>Back</Button
+            onclick={() => turn(bolts, -1)}>Back</Button
           >
         </div>
       {/if}

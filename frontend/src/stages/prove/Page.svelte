@@ -1,22 +1,18 @@
 <script lang="ts">
   /** Prove: turned by hand, measured again, held against what was expected, and explained. */
   import Button from "../../kit/Button.svelte";
-  import { preferences } from "../../kit/preferences.svelte";
-  import { route } from "../../kit/route.svelte";
-  import type { CardState } from "../card.svelte";
-  import type { Closing } from "../closing.svelte";
-  import Entry from "../Entry.svelte";
-  import InHand from "../InHand.svelte";
-  import NextStage from "../NextStage.svelte";
+  import { preferences } from "../../state/preferences.svelte";
+  import { route } from "../../state/route.svelte";
+  import type { CardState } from "../../card/card.svelte";
+  import Entry from "../../card/Entry.svelte";
+  import InHand from "../../card/InHand.svelte";
+  import NextStage from "../../card/NextStage.svelte";
 
-  let { job, closing }: { job: CardState; closing: Closing } = $props();
+  let { job }: { job: CardState } = $props();
 
   const card = $derived(job.card);
   const turns = $derived(card?.hand_turns ?? 0);
   const wanted = $derived(card?.hand_turns_wanted ?? 2);
-  const line = $derived(
-    card?.rounds.at(-1)?.lines.find((one) => one.valve === job.valve?.valve) ?? null,
-  );
   const note = $derived.by(() => {
     const valve = job.valve;
     if (!valve?.proof) return "Back at its mark, measure as before. What is expected stays hidden.";
@@ -31,14 +27,13 @@
     const how =
       valve.residual.nm === 0
         ? "as worked out"
-        : `off by ${off}, ${line?.within_doubt === false ? "more than the instruments’ doubt" : "within the instruments’ doubt"}`;
+        : `off by ${off}, ${valve.within_doubt === false ? "more than the instruments’ doubt" : "within the instruments’ doubt"}`;
     return `Expected ${preferences.read(valve.predicted)}, came out ${preferences.read(valve.proof.gap)}: ${how}.`;
   });
   const causes = $derived(card?.explained?.ranked ?? []);
   const off = $derived((card?.not_in_spec ?? []).filter((valve) => job.valves.get(valve)?.proof));
-  const complete = $derived(card?.todo.find((one) => one.stage === "prove")?.waiting.length === 0);
+  const complete = $derived(job.todo?.waiting.length === 0);
   const needsRound = $derived(complete && (off.length > 0 || card?.explained?.fine === false));
-  const percent = (chance: number): string => `${Math.min(99, Math.round(chance * 100))} %`;
 
   let reason = $state("");
   const proposed = $derived(
@@ -49,8 +44,8 @@
         : "",
   );
   async function again(): Promise<void> {
-    if (await closing.again(reason.trim() || proposed || "To be sure"))
-      route.go(`/cards/${job.id}/read`);
+    const why = reason.trim() || proposed || "To be sure";
+    if (await job.act(job.acts.round({ reason: why }))) route.go(`/cards/${job.id}/read`);
   }
 </script>
 
@@ -75,7 +70,7 @@
         <article class="border-line border-b py-1.5">
           <div class="flex items-baseline justify-between gap-2">
             <b class="leading-5">{cause.name}</b>
-            <span class="figures text-[17px]">{percent(cause.chance)}</span>
+            <span class="figures text-[17px]">{cause.sure}</span>
           </div>
           <svg
             viewBox="0 0 100 4"
@@ -116,7 +111,7 @@
         kind="now"
         id="one-turn"
         class="min-h-12"
-        onclick={() => void closing.turns(turns + 1)}>One turn</Button
+        onclick={() => void job.act(job.acts.turns({ turns: turns + 1 }))}>One turn</Button
       >
     </div>
   {/if}
@@ -126,15 +121,17 @@
     verdict={job.valve.proof_verdict}
     {note}
   />
-  {#if complete && !job.draft}{@render explained()}{/if}
+  {#if complete && !job.entry.draft}{@render explained()}{/if}
   <Entry {job} what="Gap after fitting" hint="15, 13-15, x, as in Feel.">
     {#if turns >= wanted && !job.signed}
       <p class="text-soft flex items-center justify-between text-[14px]">
         Turned by hand {turns} times.
-        <Button kind="bare" onclick={() => void closing.turns(turns + 1)}>One more</Button>
+        <Button kind="bare" onclick={() => void job.act(job.acts.turns({ turns: turns + 1 }))}
+          >One more</Button
+        >
       </p>
     {/if}
   </Entry>
-  {#if !complete || job.draft}{@render explained()}{/if}
+  {#if !complete || job.entry.draft}{@render explained()}{/if}
   <NextStage {card} stage="prove" />
 {/if}

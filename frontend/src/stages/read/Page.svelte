@@ -3,29 +3,38 @@
   import Button from "../../kit/Button.svelte";
   import Pair from "../../kit/Pair.svelte";
   import Select from "../../kit/Select.svelte";
-  import { shopState } from "../../places/bench/shop.svelte";
-  import type { CardState } from "../card.svelte";
-  import Checklist from "../Checklist.svelte";
-  import Entry from "../Entry.svelte";
-  import InHand from "../InHand.svelte";
-  import NextStage from "../NextStage.svelte";
+  import { shopState } from "../../state/shop.svelte";
+  import type { CardState } from "../../card/card.svelte";
+  import Checklist from "../../card/Checklist.svelte";
+  import Entry from "../../card/Entry.svelte";
+  import InHand from "../../card/InHand.svelte";
+  import NextStage from "../../card/NextStage.svelte";
+  import { Draft } from "../../state/draft.svelte";
   import { Instrument } from "./instrument.svelte";
 
   let { job }: { job: CardState } = $props();
 
   const piece = $derived(job.valve?.piece ?? null);
-  const asks = $derived(piece !== null && piece.disagrees && !piece.answered && !job.draft);
-  const pull = $derived(job.card?.pull ?? []);
+  const asks = $derived(piece !== null && piece.disagrees && !piece.answered && !job.entry.draft);
+  const reach = $derived(job.card?.reach ?? []);
   /** Until the first shim is read, or all is opened, the way to them comes first. */
   const begun = $derived(
-    pull.every((step) => step.done) || (job.card?.valves.some((one) => one.piece) ?? false),
+    reach.every((step) => step.done) || (job.card?.valves.some((one) => one.piece) ?? false),
   );
   const instruments = $derived(shopState.shop?.instruments ?? []);
-  let zero = $derived(job.card?.zero?.mm ?? "");
+  const zero = new Draft(() => job.card?.zero?.mm ?? "");
+  async function checkZero(instrument_id: number | null): Promise<void> {
+    if (await job.act(job.acts.zero({ instrument_id, zero: zero.value }))) zero.saved();
+  }
+  /** Answer which thickness counts where marking and micrometer disagree; then the next valve. */
+  function trust(counts: "measured" | "marked"): void {
+    const valve = job.inHand;
+    if (valve) void job.actAndGoOn(valve, job.acts.trust({ valve, trust: counts }));
+  }
 
   const stream = new Instrument((reading) => {
     // a reading goes beside what is there: a marking, or the readings before
-    if (!job.signed && job.inHand) job.draft = `${job.draft.trim()} ${reading}`.trim();
+    if (!job.signed && job.inHand) job.entry.draft = `${job.entry.draft.trim()} ${reading}`.trim();
   });
   $effect(() => {
     stream.start();
@@ -34,12 +43,12 @@
 </script>
 
 {#snippet way()}
-  {#if pull.length}
+  {#if reach.length}
     <Checklist
       {job}
-      items={pull}
+      items={reach}
       title="Getting at the shims"
-      open={pull.some((n) => !n.done)}
+      open={reach.some((n) => !n.done)}
       brief={!begun}
     />
   {/if}
@@ -64,15 +73,10 @@
         doubt.
       </p>
       <div class="grid grid-cols-2 gap-2">
-        <Button
-          kind="now"
-          id="trust-measured"
-          onclick={() => job.valve && void job.trust(job.valve.valve, "measured")}
+        <Button kind="now" id="trust-measured" onclick={() => trust("measured")}
           >Micrometer {piece.measured.mm}</Button
         >
-        <Button
-          id="trust-marked"
-          onclick={() => job.valve && void job.trust(job.valve.valve, "marked")}
+        <Button id="trust-marked" onclick={() => trust("marked")}
           >Marking {piece.marked_as.mm}</Button
         >
       </div>
@@ -93,8 +97,8 @@
         {#each job.refusal.offers as offer (offer)}
           <Button
             onclick={() => {
-              job.draft = offer;
-              void job.write();
+              job.entry.draft = offer;
+              void job.entry.write();
             }}>{offer.split("=")[1]}</Button
           >
         {/each}
@@ -103,13 +107,13 @@
     <div class="flex flex-wrap items-center gap-2">
       <Pair
         label="The piece is"
-        value={job.condition}
+        value={job.entry.condition}
         items={[
           { value: "sound", label: "sound" },
           { value: "worn", label: "worn" },
           { value: "scrap", label: "scrap" },
         ]}
-        onchange={(condition) => (job.condition = condition)}
+        onchange={(condition) => (job.entry.condition = condition)}
       />
       {#if stream.connected}
         <Button
@@ -124,7 +128,7 @@
       class="border-line grid grid-cols-[minmax(0,1fr)_5.5rem_auto] items-end gap-2 border-t pt-2"
       onsubmit={(event) => {
         event.preventDefault();
-        void job.zero(job.card?.instrument_id ?? instruments[0]?.id ?? null, zero);
+        void checkZero(job.card?.instrument_id ?? instruments[0]?.id ?? null);
       }}
     >
       <Select
@@ -138,11 +142,11 @@
             note: `good to ±${one.doubt.mm} mm`,
           })),
         ]}
-        onchange={(id) => void job.zero(id ? Number(id) : null, zero)}
+        onchange={(id) => void checkZero(id ? Number(id) : null)}
       />
       <label>
         <span class="text-soft mb-0.5 block text-sm">Shows empty</span>
-        <input class="field figures" bind:value={zero} placeholder="0.000" />
+        <input class="field figures" bind:value={zero.value} placeholder="0.000" />
       </label>
       <Button
         type="submit"

@@ -1,27 +1,28 @@
 <script lang="ts">
   /** Ready: cold, safe, and a tray with a pocket for every bolt. */
   import Button from "../../kit/Button.svelte";
-  import type { CardState } from "../card.svelte";
-  import Checklist from "../Checklist.svelte";
+  import type { CardState } from "../../card/card.svelte";
+  import Checklist from "../../card/Checklist.svelte";
+  import { Draft } from "../../state/draft.svelte";
   import StripTray from "./StripTray.svelte";
 
   let { job }: { job: CardState } = $props();
 
   const card = $derived(job.card);
-  let rested = $state("");
-  let temperature = $state("");
-  let reason = $state("");
-  $effect(() => {
-    rested = card?.conditions.rested_hours ?? "";
-    temperature = card?.conditions.temperature_c ?? "";
-    reason = card?.conditions.reason ?? "";
-  });
+  const rested = new Draft(() => card?.conditions.rested_hours ?? "");
+  const temperature = new Draft(() => card?.conditions.temperature_c ?? "");
+  const reason = new Draft(() => card?.conditions.reason ?? "");
   const warm = $derived(job.refusal?.field === "reason" || card?.conditions.warm === true);
   const left = $derived(card?.safety.filter((item) => !item.done).length ?? 0);
 
-  function note(event: SubmitEvent): void {
+  async function note(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    void job.cold(rested.trim() || null, temperature.trim() || null, reason);
+    const cold = job.acts.cold({
+      rested_hours: rested.value.trim() || null,
+      temperature_c: temperature.value.trim() || null,
+      reason: reason.value,
+    });
+    if (await job.act(cold)) for (const one of [rested, temperature, reason]) one.saved();
   }
 </script>
 
@@ -45,7 +46,7 @@
             <input
               class="field figures text-2xl"
               inputmode="decimal"
-              bind:value={rested}
+              bind:value={rested.value}
               disabled={job.signed}
               aria-invalid={job.refusal?.field === "rested"}
             />
@@ -55,7 +56,7 @@
             <input
               class="field figures text-2xl"
               inputmode="decimal"
-              bind:value={temperature}
+              bind:value={temperature.value}
               disabled={job.signed}
               aria-invalid={job.refusal?.field === "temperature"}
             />
@@ -65,7 +66,7 @@
               <span class="text-tight font-[560]">Why it is measured warm all the same</span>
               <input
                 class="field"
-                bind:value={reason}
+                bind:value={reason.value}
                 disabled={job.signed}
                 aria-invalid={job.refusal?.field === "reason"}
               />

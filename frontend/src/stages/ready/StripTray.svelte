@@ -6,7 +6,7 @@
   import type { Part } from "../../api/client";
   import Button from "../../kit/Button.svelte";
   import Pair from "../../kit/Pair.svelte";
-  import type { CardState } from "../card.svelte";
+  import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();
 
@@ -29,11 +29,12 @@
   const usual = ["Tank", "Air box", "Coils", "Spark plugs", "Cover"];
 
   function change(next: Part[]): void {
-    void job.layOut(next);
+    void job.act(job.acts.tray({ parts: next }));
   }
   async function add(what: string): Promise<void> {
     if (!what.trim()) return;
-    if (await job.layOut([...parts, { name: what, note: "", pockets: [] }])) {
+    const next = [...parts, { name: what, note: "", pockets: [] }];
+    if (await job.act(job.acts.tray({ parts: next }))) {
       opened = null;
       name = "";
     }

@@ -1,12 +1,19 @@
 <script lang="ts">
   /** Sign: the sheet as it will be printed, and the name under it. */
+  import { untrack } from "svelte";
   import Button from "../../kit/Button.svelte";
-  import { preferences } from "../../kit/preferences.svelte";
-  import type { CardState } from "../card.svelte";
-  import type { Closing } from "../closing.svelte";
+  import { preferences } from "../../state/preferences.svelte";
+  import type { CardState } from "../../card/card.svelte";
   import Sheet from "./Sheet.svelte";
+  import { SheetState } from "./state.svelte";
 
-  let { job: card, closing, shop }: { job: CardState; closing: Closing; shop: string } = $props();
+  let { job: card }: { job: CardState } = $props();
+
+  const paper = new SheetState(untrack(() => card));
+  /** The sheet is read anew whenever the card has changed. */
+  $effect(() => {
+    if (card.card) void paper.load();
+  });
 
   let name = $state(preferences.name);
   let remarks = $state("");
@@ -16,14 +23,14 @@
   let checked = $state("");
   async function amend(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const refusal = await closing.amend(name, amended);
+    const refusal = await paper.amend(name, amended);
     amendSays = refusal?.sentence ?? "Written.";
     if (!refusal) amended = "";
   }
   async function checkFile(event: Event): Promise<void> {
     const field = event.currentTarget as HTMLInputElement;
     const file = field.files?.[0];
-    if (file) checked = await closing.check(file);
+    if (file) checked = await paper.check(file);
     field.value = "";
   }
   const left = $derived(card.card?.not_in_spec ?? []);
@@ -34,7 +41,7 @@
     event.preventDefault();
     if (nextWrong) return;
     preferences.setName(name.trim());
-    await card.sign(name, remarks, km);
+    await card.act(card.acts.sign({ signed_by: name, remarks, next_check_km: km }));
   }
 </script>
 
@@ -58,7 +65,18 @@
     <div
       class="min-h-0 flex-1 overflow-auto p-4 max-lg:overflow-visible max-sm:p-0 print:overflow-visible print:p-0"
     >
-      <Sheet card={card.card} {shop} />
+      {#if paper.sheet}
+        <Sheet
+          sheet={paper.sheet}
+          drawing={card.drawing ?? card.card.drawing}
+          valves={card.valves}
+        />
+      {:else if paper.refusal}
+        <p class="m-4">{paper.refusal.sentence}</p>
+        <Button kind="now" onclick={() => void paper.load()}>Try again</Button>
+      {:else}
+        <p class="text-soft m-4">Writing the sheet…</p>
+      {/if}
     </div>
     <aside
       class="no-print border-ink flex w-[384px] shrink-0 flex-col gap-3 overflow-auto border-l p-4 max-lg:w-full max-lg:border-t max-lg:border-l-0"

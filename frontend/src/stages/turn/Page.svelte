@@ -2,8 +2,8 @@
   /** Turn: the fewest stops, and at each the two proofs to look for. */
   import Button from "../../kit/Button.svelte";
   import Pair from "../../kit/Pair.svelte";
-  import { route } from "../../kit/route.svelte";
-  import type { CardState } from "../card.svelte";
+  import { route } from "../../state/route.svelte";
+  import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();
 
@@ -46,7 +46,8 @@
       { value: "marks", label: "by the marks" },
       { value: "lobe", label: "by the lobe" },
     ]}
-    onchange={(method) => void job.useMethod(method, card.blade_set?.id ?? null)}
+    onchange={(method) =>
+      void job.act(job.acts.method({ method, blade_set_id: card.blade_set?.id ?? null }))}
   />
   <ol class="flex flex-col">
     {#each card.turning.stops as stop, n (n)}

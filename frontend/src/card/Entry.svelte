@@ -1,11 +1,12 @@
 <script lang="ts">
   /** The valve in hand and the one field for what the blade or the micrometer says. */
-  import { type Snippet, untrack } from "svelte";
+  import { type Snippet, flushSync, untrack } from "svelte";
   import GapMark from "../kit/GapMark.svelte";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
-  import { preferences } from "../kit/preferences.svelte";
+  import { preferences } from "../state/preferences.svelte";
   import type { CardState } from "./card.svelte";
   import Keypad from "./Keypad.svelte";
+  import { kindOf } from "./registry";
 
   let {
     job,
@@ -22,9 +23,9 @@
   } = $props();
 
   let field = $state<HTMLInputElement>();
-  const reading = $derived(job.stage === "feel" || job.stage === "prove");
+  const reading = $derived(!kindOf(job.stage).shims);
   const unit = $derived(reading ? preferences.unitName : "mm");
-  const written = $derived(job.written(job.valve));
+  const written = $derived(job.entry.written);
   const gapKeys = [
     { face: "–", types: "-", says: "goes, then refuses" },
     { face: "loose", types: "l", says: "loose: it goes loosely" },
@@ -46,9 +47,9 @@
   });
   $effect(() => {
     void preferences.unit;
-    void job.draft;
+    void job.entry.draft;
     void job.inHand;
-    untrack(() => job.understand());
+    untrack(() => job.entry.understand());
   });
 
   /** When each of the last characters came, to tell a measuring instrument from fingers. */
@@ -59,18 +60,21 @@
   function setOffBurst(): void {
     let start = came.length - 1;
     while (start > 0 && (came[start] ?? 0) - (came[start - 1] ?? 0) < BURST_MS) start--;
-    const burst = job.draft.slice(job.draft.length - (came.length - start));
-    const before = job.draft.slice(0, job.draft.length - burst.length);
-    if (job.stage === "read" && /^\d+[.,]\d{2,}$/.test(burst) && /\d$/.test(before))
-      job.draft = `${before} ${burst}`;
+    const burst = job.entry.draft.slice(job.entry.draft.length - (came.length - start));
+    const before = job.entry.draft.slice(0, job.entry.draft.length - burst.length);
+    if (!reading && /^\d+[.,]\d{2,}$/.test(burst) && /\d$/.test(before))
+      job.entry.draft = `${before} ${burst}`;
     came = [];
   }
 
   function press(event: KeyboardEvent): void {
     // a worn-off figure is typed as ?, which elsewhere shows the keys
-    if (event.key === "?" && job.stage === "read") event.stopPropagation();
+    if (event.key === "?" && !reading) event.stopPropagation();
     const types = event.key.length === 1 && !event.ctrlKey && !event.metaKey;
-    if ((types || event.key === "Enter" || event.key === "Backspace") && job.hold(event.key)) {
+    if (
+      (types || event.key === "Enter" || event.key === "Backspace") &&
+      job.entry.hold(event.key)
+    ) {
       event.preventDefault();
       event.stopPropagation();
       return;
@@ -80,26 +84,32 @@
     if (event.key === "Enter") {
       event.preventDefault();
       setOffBurst();
-      void job.write();
-    } else if (event.key === "y" && !job.draft && job.questions.some((one) => one.suggestion)) {
+      void job.entry.write();
+    } else if (
+      event.key === "y" &&
+      !job.entry.draft &&
+      job.questions.some((one) => one.suggestion)
+    ) {
       event.preventDefault();
-      void job.accept();
-    } else if (event.key === "Backspace" && !job.draft && job.correct()) {
+      void job.entry.accept();
+    } else if (event.key === "Backspace" && !job.entry.draft && job.entry.correct()) {
       event.preventDefault();
-      requestAnimationFrame(() => field?.select());
+      // at once: a key that is typed next must find it selected
+      flushSync();
+      field?.select();
     } else if (event.key === "Escape") {
-      job.draft = "";
-      job.striking = false;
+      job.entry.draft = "";
+      job.entry.striking = false;
     }
   }
 
   function type(text: string): void {
-    if (job.hold(text)) return;
-    job.draft = job.draft + text;
+    if (job.entry.hold(text)) return;
+    job.entry.draft = job.entry.draft + text;
   }
   function erase(): void {
-    if (!job.draft) job.correct();
-    else job.draft = job.draft.slice(0, -1);
+    if (!job.entry.draft) job.entry.correct();
+    else job.entry.draft = job.entry.draft.slice(0, -1);
   }
 </script>
 
@@ -108,12 +118,12 @@
   class="flex flex-col gap-1.5"
   onsubmit={(event) => {
     event.preventDefault();
-    job.submit();
+    job.entry.submit();
   }}
 >
   <div class="flex items-baseline justify-between gap-3">
     <label for="entry" class="text-soft">{what}</label>
-    {#if written && !job.draft}
+    {#if written && !job.entry.draft}
       <span class="text-soft truncate text-sm"
         >written: <b class="figures text-ink">{written}</b></span
       >
@@ -127,7 +137,7 @@
     <input
       id="entry"
       bind:this={field}
-      bind:value={job.draft}
+      bind:value={job.entry.draft}
       onkeydown={press}
       inputmode="none"
       autocomplete="off"
@@ -145,19 +155,19 @@
   <div id="understood" class="min-h-11 leading-5" role="status" aria-live="polite">
     {#if job.refusal}
       <span class="text-tight font-[560]">{job.refusal.sentence}</span>
-    {:else if job.understood}
-      <span>{job.understood.words}</span>
-      {#if job.understood.verdict}
+    {:else if job.entry.understood}
+      <span>{job.entry.understood.words}</span>
+      {#if job.entry.understood.verdict}
         <span
           class="ml-1 inline-flex items-center gap-1.5 align-middle font-[620] {VERDICT_COLOURS[
-            job.understood.verdict
+            job.entry.understood.verdict
           ]}"
         >
-          <GapMark verdict={job.understood.verdict} size={17} />
-          {VERDICT_WORDS[job.understood.verdict]}
+          <GapMark verdict={job.entry.understood.verdict} size={17} />
+          {VERDICT_WORDS[job.entry.understood.verdict]}
         </span>
       {/if}
-    {:else if job.striking && !job.draft}
+    {:else if job.entry.striking && !job.entry.draft}
       <span>Enter strikes the written line out; it stays on record.</span>
     {:else}
       <span class="text-soft">{hint}</span>
@@ -169,7 +179,7 @@
       extra={reading ? gapKeys : pieceKeys}
       onkey={type}
       onerase={erase}
-      onenter={() => job.submit()}
+      onenter={() => job.entry.submit()}
       enter="Write"
     />
   {/if}

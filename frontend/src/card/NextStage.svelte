@@ -3,15 +3,15 @@
   import type { Card, Stage } from "../api/client";
   import type { Snippet } from "svelte";
   import Button from "../kit/Button.svelte";
-  import { STAGES } from "./stages";
+  import { STAGES, kindOf } from "./registry";
 
   let { card, stage, children }: { card: Card; stage: Stage; children?: Snippet } = $props();
 
   const next = $derived(STAGES.find((one) => one.stage === card.at));
   const waiting = $derived(card.todo.find((item) => item.stage === stage)?.waiting ?? []);
-  const opened = $derived(card.valves.filter((valve) => valve.need === "open").length);
+  const opened = $derived(card.valves.filter((valve) => valve.opens).length);
   const says = $derived(
-    stage === "feel"
+    kindOf(stage).questions
       ? opened === 0
         ? "Every valve is in spec: nothing to open."
         : `${opened} of ${card.valves.length} ${opened === 1 ? "is" : "are"} to be opened.`

@@ -1,10 +1,11 @@
 <script lang="ts">
   /** A valve's plate: each stage adds its line, as pencil lines add up on a sheet. */
   import type { Lane, PlanMove, Stage, Valve } from "../api/client";
-  import { sourceWords } from "./choose/plan.svelte";
-  import LobeDial from "./turn/LobeDial.svelte";
+  import { sourceWords } from "./plan.svelte";
+  import { kindOf } from "./registry";
+  import LobeDial from "../stages/turn/LobeDial.svelte";
   import GapMark from "../kit/GapMark.svelte";
-  import { preferences } from "../kit/preferences.svelte";
+  import { preferences } from "../state/preferences.svelte";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
 
   let {
@@ -27,6 +28,7 @@
     planned?: PlanMove | null;
   } = $props();
 
+  const kind = $derived(kindOf(stage));
   /** How far the lobe has turned past its follower, in cam degrees. */
   const lobe = $derived.by(() => {
     const lane = turn?.lanes.find((one) => one.valves.includes(valve.valve));
@@ -36,8 +38,8 @@
   interface Line {
     name: string;
     value: string;
-    /** Which stage wrote it. */
-    by: Stage;
+    /** Which stages write it. */
+    by: Stage[];
     /** This stage's own figure. */
     large?: boolean;
     /** Proposed, not decided yet. */
@@ -47,42 +49,38 @@
   const lines = $derived.by((): Line[] => {
     const all: Line[] = [];
     const read = (gap: { mm: string; thou: string }) => preferences.read(gap);
-    if (valve.found) all.push({ name: "found", value: read(valve.found.gap), by: "feel" });
-    if (valve.piece) all.push({ name: "out", value: valve.piece.thickness.mm, by: "read" });
+    if (valve.found) all.push({ name: "found", value: read(valve.found.gap), by: ["feel"] });
+    if (valve.piece) all.push({ name: "out", value: valve.piece.thickness.mm, by: ["read"] });
     if (planned?.thickness && valve.piece) {
       const taken =
-        valve.chosen?.nm === planned.thickness.nm && valve.chosen_from === planned.source;
+        valve.chosen?.thickness.nm === planned.thickness.nm &&
+        valve.chosen.source === planned.source;
       all.push({
         name: sourceWords(planned),
         value: planned.thickness.mm,
-        by: "choose",
+        by: ["choose"],
         open: planned.changes && !taken,
       });
       if (planned.gap && planned.changes && !planned.provisional)
-        all.push({ name: "expect", value: read(planned.gap), by: "prove" });
+        all.push({ name: "expect", value: read(planned.gap), by: ["prove"] });
     } else if (valve.chosen && valve.piece)
       all.push({
         name: valve.touched ? "in" : "keep",
-        value: valve.chosen.mm,
-        by: stage === "fit" ? "fit" : "choose",
+        value: valve.chosen.thickness.mm,
+        by: ["choose", "fit"],
       });
     // what to expect stays hidden while proving, so that nobody reads what they expect
-    if (
-      !planned &&
-      valve.predicted &&
-      valve.touched &&
-      ((stage !== "prove" && stage !== "fit") || valve.proof)
-    )
-      all.push({ name: "expect", value: read(valve.predicted), by: "choose" });
-    if (valve.proof) all.push({ name: "proved", value: read(valve.proof.gap), by: "prove" });
-    if (valve.proof && valve.residual && (stage === "prove" || stage === "sign"))
-      all.push({ name: "off by", value: read(valve.residual), by: "sign" });
-    const own = all.find((line) => line.by === stage);
+    if (!planned && valve.predicted && valve.touched && (!kind.hides || valve.proof))
+      all.push({ name: "expect", value: read(valve.predicted), by: ["choose"] });
+    if (valve.proof) all.push({ name: "proved", value: read(valve.proof.gap), by: ["prove"] });
+    if (valve.proof && valve.residual && kind.showsOff)
+      all.push({ name: "off by", value: read(valve.residual), by: ["sign"] });
+    const own = all.find((line) => line.by.includes(stage));
     if (own) own.large = true;
     return all;
   });
   const verdict = $derived(
-    stage === "prove" || stage === "sign" ? (valve.proof_verdict ?? valve.verdict) : valve.verdict,
+    kind.judgesProof ? (valve.proof_verdict ?? valve.verdict) : valve.verdict,
   );
   /** A tall plate shows this stage's own figure large. */
   const tall = $derived(size.height >= 70 && size.width >= 104);
@@ -93,7 +91,7 @@
   /** What fits, the line of this stage first of all. */
   const shown = $derived.by(() => {
     if (lines.length <= room) return lines;
-    const own = lines.filter((line) => line.by === stage);
+    const own = lines.filter((line) => line.by.includes(stage));
     const last = own.length ? own : lines.slice(-1);
     const rest = lines.filter((line) => !last.includes(line)).slice(-(room - last.length) || 99);
     return lines.filter((line) => last.includes(line) || rest.includes(line)).slice(-room);
@@ -102,7 +100,7 @@
 
 {#snippet mark()}
   <span class="flex items-center gap-1 {verdict ? VERDICT_COLOURS[verdict] : 'text-rule'}">
-    {#if (stage === "feel" && valve.questions.length) || (stage === "read" && valve.piece?.disagrees && !valve.piece.answered)}
+    {#if kind.asks?.(valve)}
       <b class="text-now text-[15px] leading-4" title="Something is asked about this reading">?</b>
     {/if}
     <GapMark {verdict} size={16} />
@@ -157,13 +155,11 @@
         >
       </span>
     {/each}
-    {#if stage === "feel" && wide && room > lines.length && valve.verdict === "in" && (valve.near_edge || valve.need === "open")}
+    {#if kind.questions && wide && room > lines.length && valve.verdict === "in" && (valve.near_edge || valve.opens)}
       <span
         class="text-[12.5px] leading-[17px] {valve.need === 'open' ? 'font-[680]' : 'text-soft'}"
       >
-        {valve.need === "open" ? "to set: " : ""}{valve.near_edge
-          ? "near the edge"
-          : "its cam is out"}
+        {valve.opens ? "to set: " : ""}{valve.near_edge ? "near the edge" : "its cam is out"}
       </span>
     {/if}
     {#if lines.length === 0 && wide}
@@ -174,7 +170,7 @@
         >
       </span>
     {/if}
-    {#if stage === "read" && valve.need === "open" && !valve.piece && room > lines.length}
+    {#if kind.shims && valve.opens && !valve.piece && room > lines.length}
       <span class="text-soft text-[12.5px] leading-[17px]">{wide ? "read the shim" : "shim?"}</span>
     {/if}
   {/if}

@@ -1,7 +1,9 @@
 <script lang="ts">
   /** The card's way as a rule: a long tick a stage, a short one a valve, inked when done. */
   import type { Card, Stage } from "../api/client";
-  import { STAGES, progress } from "./stages";
+  import { STAGES, progress } from "./registry";
+
+  const LAST = STAGES.at(-1)?.stage;
 
   let { card, stage }: { card: Card; stage: Stage } = $props();
 </script>
@@ -29,9 +31,7 @@
           >
         {:else}
           <span class="hidden truncate text-sm lg:inline {here ? '' : 'text-soft'}"
-            >{card.at === "sign" && one.stage !== "sign" && one.stage !== "turn"
-              ? "not needed"
-              : ""}</span
+            >{card.at === LAST && one.stage !== LAST && !one.turns ? "not needed" : ""}</span
           >
         {/if}
       </span>

@@ -4,12 +4,12 @@ import {
   type PlanMove,
   type Quote,
   Refusal,
-  type Rung,
+  type Option,
   answer,
   api,
   newKey,
-} from "../../api/client";
-import type { CardState } from "../card.svelte";
+} from "../api/client";
+import type { CardState } from "./card.svelte";
 
 export class PlanState {
   plan = $state.raw<Plan | null>(null);
@@ -19,7 +19,11 @@ export class PlanState {
   /** What the parts counter refused, or why it does not answer. */
   counterSays = $state<string | null>(null);
 
-  constructor(readonly job: CardState) {}
+  private readonly params: { params: { path: { card_id: number } } };
+
+  constructor(readonly job: CardState) {
+    this.params = { params: { path: { card_id: job.id } } };
+  }
 
   moves: ReadonlyMap<string, PlanMove> = $derived(
     // eslint-disable-next-line svelte/prefer-svelte-reactivity
@@ -32,61 +36,35 @@ export class PlanState {
 
   async load(): Promise<void> {
     try {
-      this.plan = await answer(api.GET("/api/cards/{card_id}/plan", this.job.path));
+      this.plan = await answer(api.GET("/api/cards/{card_id}/plan", this.params));
       this.refusal = null;
     } catch (error) {
       this.refusal = error as Refusal;
     }
   }
 
-  /** Decide by hand on a rung for a valve, then take the next valve. */
-  take(valve: string, rung: Rung): Promise<void> {
-    return this.job.actAndGoOn(valve, (version, key) =>
-      api.POST("/api/cards/{card_id}/choices", {
-        ...this.job.path,
-        body: {
-          version,
-          key,
-          valve,
-          thickness_nm: rung.thickness.nm,
-          source: rung.source,
-          from_valve: rung.from_valve,
-        },
-      }),
-    );
+  /** Decide by hand on a piece for a valve, then take the next valve. */
+  take(valve: string, option: Option): Promise<void> {
+    const { source, from_valve } = option;
+    const choice = { valve, thickness_nm: option.thickness.nm, source, from_valve };
+    return this.job.actAndGoOn(valve, this.job.acts.choose(choice));
   }
 
   takeBack(valve: string): Promise<boolean> {
-    return this.job.act(valve, (version, key) =>
-      api.POST("/api/cards/{card_id}/choices", {
-        ...this.job.path,
-        body: { version, key, valve, thickness_nm: null, source: null, from_valve: null },
-      }),
-    );
+    const nothing = { valve, thickness_nm: null, source: null, from_valve: null };
+    return this.job.act(this.job.acts.choose(nothing), valve);
   }
 
   takeAll(): Promise<boolean> {
-    return this.job.act("", (version, key) =>
-      api.POST("/api/cards/{card_id}/plan", { ...this.job.path, body: { version, key } }),
-    );
+    return this.job.act(this.job.acts.takePlan());
   }
 
   forbid(valve: string, thickness_nm: number, forbidden: boolean): Promise<boolean> {
-    return this.job.act(valve, (version, key) =>
-      api.PUT("/api/cards/{card_id}/forbidden", {
-        ...this.job.path,
-        body: { version, key, valve, thickness_nm, forbidden },
-      }),
-    );
+    return this.job.act(this.job.acts.forbid({ valve, thickness_nm, forbidden }), valve);
   }
 
   go(variant: string): Promise<boolean> {
-    return this.job.act("", (version, key) =>
-      api.PUT("/api/cards/{card_id}/variant", {
-        ...this.job.path,
-        body: { version, key, variant },
-      }),
-    );
+    return this.job.act(this.job.acts.variant({ variant }));
   }
 
   private async atCounter(work: () => Promise<void>): Promise<void> {
@@ -104,7 +82,7 @@ export class PlanState {
   /** Ask the counter what it has; nothing is ordered. */
   ask(): Promise<void> {
     return this.atCounter(async () => {
-      const said = await answer(api.POST("/api/cards/{card_id}/quotes", this.job.path));
+      const said = await answer(api.POST("/api/cards/{card_id}/quotes", this.params));
       this.quotes = said.lines;
     });
   }
@@ -116,7 +94,7 @@ export class PlanState {
     return this.atCounter(async () => {
       this.plan = await answer(
         api.POST("/api/cards/{card_id}/orders", {
-          ...this.job.path,
+          ...this.params,
           body: { key: this.orderKey },
         }),
       );

@@ -35,7 +35,8 @@
             class="peer sr-only"
             checked={item.done}
             disabled={job.signed}
-            onchange={(event) => void job.seeTo(item.id, event.currentTarget.checked)}
+            onchange={(event) =>
+              void job.act(job.acts.seeTo({ item: item.id, done: event.currentTarget.checked }))}
           />
           <svg
             viewBox="0 0 28 28"

@@ -1,5 +1,5 @@
 /** The shop as the bench shows it. */
-import { Refusal, type Shop, answer, api } from "../../api/client";
+import { Refusal, type Shop, answer, api } from "../api/client";
 
 class ShopState {
   shop = $state.raw<Shop | null>(null);

@@ -1,31 +1,35 @@
-/** Rungs are told apart by where a piece comes from, and stepped through without falling off. */
+/** Options are told apart by where a piece comes from, and stepped through without falling off. */
 import { describe, expect, it } from "vitest";
-import type { Rung } from "../../api/client";
-import { sourceWords } from "./plan.svelte";
-import { rungKey, stepped } from "./rungs";
+import type { Option } from "../../api/client";
+import { sourceWords } from "../../card/plan.svelte";
+import { optionKey, stepped } from "./options";
 
-const length = (nm: number): Rung["thickness"] => ({ nm, mm: String(nm / 1e6), thou: "" });
-const rung = (
+const length = (nm: number): Option["thickness"] => ({ nm, mm: String(nm / 1e6), thou: "" });
+const option = (
   nm: number,
-  source: Rung["source"] = "counter",
+  source: Option["source"] = "counter",
   from_valve: string | null = null,
-): Rung => ({
+): Option => ({
   thickness: length(nm),
   source,
   from_valve,
   count: 1,
   gap: length(150_000),
   in_spec: true,
-  chance: 1,
+  stands: "in spec",
   goes_to: null,
   forbidden: false,
 });
 
-describe("rungs", () => {
-  const ladder = [rung(2_400_000), rung(2_450_000, "drawer"), rung(2_450_000, "engine", "1 IN L")];
+describe("options", () => {
+  const ladder = [
+    option(2_400_000),
+    option(2_450_000, "drawer"),
+    option(2_450_000, "engine", "1 IN L"),
+  ];
 
   it("tells pieces of one thickness apart by their source", () => {
-    expect(new Set(ladder.map(rungKey)).size).toBe(3);
+    expect(new Set(ladder.map(optionKey)).size).toBe(3);
   });
   it("steps up and down and stays on the ladder", () => {
     expect(stepped(ladder, ladder[0]!, 1)).toBe(ladder[1]);
@@ -38,6 +42,6 @@ describe("rungs", () => {
   });
   it("says in a word or two where a piece comes from", () => {
     expect(ladder.map(sourceWords)).toEqual(["buy", "drawer", "from 1 IN L"]);
-    expect(sourceWords(rung(1, "same"))).toBe("keep");
+    expect(sourceWords(option(1, "same"))).toBe("keep");
   });
 });

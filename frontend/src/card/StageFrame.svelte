@@ -1,0 +1,172 @@
+<script lang="ts">
+  /** One card: the rule of stages, the head drawing that stays put, and what the hands need now. */
+  import { untrack } from "svelte";
+  import type { Stage } from "../api/client";
+  import HeadDrawing from "../head/HeadDrawing.svelte";
+  import Button from "../kit/Button.svelte";
+  import { keys } from "../state/keys.svelte";
+  import { route } from "../state/route.svelte";
+  import { CardState } from "./card.svelte";
+  import { PAGES } from "./pages";
+  import PlateLines from "./PlateLines.svelte";
+  import { STAGES, kindOf } from "./registry";
+  import StageRail from "./StageRail.svelte";
+
+  let { id, stage }: { id: number; stage: Stage | null } = $props();
+
+  const job = new CardState(untrack(() => id));
+  const kind = $derived(kindOf(job.stage));
+  const Page = $derived(PAGES[job.stage].page);
+  const Below = $derived(PAGES[job.stage].below);
+  let drawing = $state<HeadDrawing>();
+
+  void job.load().then(() => {
+    if (!job.card) return;
+    if (stage) job.enter(stage);
+    else route.go(`/cards/${id}/${job.signed ? "sign" : job.card.at}`);
+  });
+  $effect(() => {
+    const to = stage;
+    untrack(() => {
+      if (to && job.card && (job.stage !== to || !job.inHand)) job.enter(to);
+    });
+  });
+
+  function turnStage(by: number): void {
+    const place = STAGES.findIndex((one) => one.stage === job.stage) + by;
+    const to = STAGES[place];
+    if (to) route.go(`/cards/${id}/${to.stage}`);
+  }
+
+  const residuals = $derived(
+    new Map(
+      [...job.valves.values()].flatMap((one) =>
+        one.residual
+          ? [[one.valve, { nm: one.residual.nm, fine: one.within_doubt !== false }] as const]
+          : [],
+      ),
+    ),
+  );
+  $effect(() => () => job.stop());
+  $effect(() =>
+    keys.register([
+      { key: "ArrowUp", says: "The valve above", act: () => job.move("up"), inEntry: true },
+      {
+        key: "ArrowRight",
+        says: "The valve to the right",
+        act: () => job.move("right"),
+        inEntry: true,
+      },
+      { key: "ArrowDown", says: "The valve below", act: () => job.move("down"), inEntry: true },
+      {
+        key: "ArrowLeft",
+        says: "The valve to the left",
+        act: () => job.move("left"),
+        inEntry: true,
+      },
+      { key: "PageDown", says: "The next stage", act: () => turnStage(1), inEntry: true },
+      { key: "PageUp", says: "The stage before", act: () => turnStage(-1), inEntry: true },
+      {
+        key: "r",
+        says: "Turn the drawing by a quarter",
+        act: () => drawing?.turnOn(),
+        inEntry: true,
+      },
+    ]),
+  );
+</script>
+
+{#if job.missing}
+  <div class="m-auto max-w-md p-6">
+    <h1 class="text-2xl">This card cannot be shown</h1>
+    <p class="my-3">{job.missing.sentence}</p>
+    <div class="flex gap-2">
+      <Button kind="now" onclick={() => void job.load().then(() => job.enter(stage ?? "feel"))}
+        >Try again</Button
+      >
+      <Button href="/">Back to the bench</Button>
+    </div>
+  </div>
+{:else if !job.card}
+  <p class="text-soft m-auto p-6">Fetching the card…</p>
+{:else}
+  <StageRail card={job.card} stage={job.stage} />
+  <div class="sr-only" role="status" aria-live="polite">{job.queue.said}</div>
+  {#if job.queue.clash}
+    <div
+      class="no-print border-tight bg-sheet flex flex-wrap items-center gap-3 border-b-4 px-4 py-2"
+      role="alert"
+    >
+      <p class="min-w-64 flex-1">
+        <b class="text-tight">Not saved yet.</b>
+        {job.queue.clash.sentence}
+        {#if job.queue.clash.text}
+          Yours, <b class="figures">{job.queue.clash.text}</b> for <b>{job.queue.clash.valve}</b>,
+          is still here.
+        {/if}
+        The drawing now shows what the other window wrote.
+      </p>
+      <Button kind="now" onclick={() => void job.queue.clash?.again()}>Save mine</Button>
+      <Button onclick={() => (job.queue.clash = null)}>Keep what is there</Button>
+    </div>
+  {/if}
+  {#if job.outbox.waiting.length}
+    <p class="no-print border-now bg-wash border-b-2 px-4 py-2" role="status">
+      <b
+        >{job.outbox.waiting.length === 1
+          ? "1 entry waits"
+          : `${job.outbox.waiting.length} entries wait`}</b
+      >
+      for the server. Kept in this browser, sent as soon as it answers.
+    </p>
+  {/if}
+  {#if kind.whole}
+    <Page {job} />
+  {:else}
+    <div class="flex min-h-0 flex-1 max-md:flex-col">
+      <div class="relative flex min-h-0 min-w-0 flex-1 flex-col">
+        <div class="min-h-0 flex-1">
+          <HeadDrawing
+            bind:this={drawing}
+            bind:arranged={job.arranged}
+            drawing={job.drawing ?? job.card.drawing}
+            valves={job.valves}
+            inHand={kind.turns ? null : job.inHand}
+            lit={kind.turns ? job.lit : null}
+            onpick={(valve) => job.pick(valve)}
+            residuals={kind.residuals ? residuals : null}
+            travels={kind.travels?.(job.card, job.plan.plan) ?? []}
+          >
+            {#snippet plate(valve, size)}
+              <PlateLines
+                {valve}
+                {size}
+                stage={job.stage}
+                planned={kind.plans ? (job.plan.moves.get(valve.valve) ?? null) : null}
+                draft={job.entry.draftOf(valve.valve)}
+                waits={job.outbox.of(job.stage, valve.valve)?.text ?? null}
+                turn={kind.turns
+                  ? {
+                      crank: job.crank,
+                      lanes: job.card?.turning.lanes ?? [],
+                      rests: job.lit.has(valve.valve),
+                    }
+                  : null}
+              />
+            {/snippet}
+          </HeadDrawing>
+        </div>
+        {#if Below}<Below {job} />{/if}
+      </div>
+      <aside
+        class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[66%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:gap-1.5 max-md:p-2"
+        aria-label="The valve in hand"
+      >
+        {#if job.signed}
+          <p class="border-ink border-l-4 pl-3">This card is signed; nothing on it changes.</p>
+        {/if}
+        <Page {job} />
+      </aside>
+    </div>
+  {/if}
+{/if}

@@ -1,0 +1,138 @@
+/** One open card on the screen: what it says, which valve is in hand, and the way through it. */
+import { type Send, actsOn } from "../api/acts";
+import { type Card, type Drawing, type Refusal, type Stage, type Valve } from "../api/client";
+import type { Arranged, Heading } from "../head/arrange";
+import { neighbour } from "../head/arrange";
+import { atRest } from "../head/crank";
+import { Entry } from "./entry.svelte";
+import { Outbox } from "./outbox.svelte";
+import { PlanState } from "./plan.svelte";
+import { Queue } from "./queue.svelte";
+import { kindOf } from "./registry";
+
+export class CardState {
+  /** The head, which never changes on a card: kept, so that nothing is laid out anew. */
+  drawing = $state.raw<Drawing | null>(null);
+  missing = $state<Refusal | null>(null);
+  stage = $state<Stage>("feel");
+  inHand = $state<string | null>(null);
+  arranged = $state.raw<Arranged | null>(null);
+  /** The crank as the turning picture shows it, in degrees of the cycle. */
+  crank = $state(0);
+  /** Counts every pick, so that picking the valve in hand brings the field back too. */
+  picks = $state(0);
+  readonly outbox: Outbox;
+  readonly queue: Queue;
+  readonly entry: Entry;
+  readonly plan: PlanState;
+  readonly acts;
+
+  constructor(readonly id: number) {
+    this.outbox = new Outbox(id);
+    this.queue = new Queue(id, () => (this.entry.understood = null));
+    this.entry = new Entry(this);
+    this.plan = new PlanState(this);
+    this.acts = actsOn(id);
+  }
+
+  get card(): Card | null {
+    return this.queue.card;
+  }
+
+  get refusal(): Refusal | null {
+    return this.queue.refusal;
+  }
+
+  /** What is asked about the reading in hand, while nothing new is being typed. */
+  get questions(): Valve["questions"] {
+    const shown = kindOf(this.stage).questions && !this.entry.draft && !this.signed;
+    return shown ? (this.valve?.questions ?? []) : [];
+  }
+
+  // made anew with each card and never changed in between
+  valves: ReadonlyMap<string, Valve> = $derived(
+    // eslint-disable-next-line svelte/prefer-svelte-reactivity
+    new Map(this.card?.valves.map((valve) => [valve.valve, valve])),
+  );
+  valve = $derived(this.inHand ? (this.valves.get(this.inHand) ?? null) : null);
+  todo = $derived(this.card?.todo.find((item) => item.stage === this.stage) ?? null);
+  signed = $derived(this.card?.signed_at != null);
+  /** At this angle these valves can be measured. */
+  lit = $derived(atRest(this.card?.turning.lanes ?? [], this.crank));
+
+  async load(): Promise<void> {
+    try {
+      this.drawing ??= (await this.queue.load()).drawing;
+      this.missing = null;
+      void this.entry.flush();
+    } catch (error) {
+      if (!this.card) this.missing = error as Refusal;
+      if (this.outbox.waiting.length) this.entry.retry();
+    }
+  }
+
+  stop(): void {
+    this.entry.stop();
+  }
+
+  /** Go to a stage and take its first waiting valve in hand. */
+  enter(stage: Stage): void {
+    this.stage = stage;
+    this.queue.refusal = null;
+    this.entry.leave();
+    const kind = kindOf(stage);
+    const waits = this.waitingHere();
+    const eager = waits.find((valve) => kind.first?.(this.valves.get(valve)) ?? true);
+    const first = this.todo?.asks.find((valve) => this.valves.has(valve));
+    this.inHand = eager ?? waits[0] ?? first ?? this.card?.valves[0]?.valve ?? null;
+    const stop = this.card?.turning.stops[0];
+    if (kind.turns && stop) this.crank = stop.degrees;
+  }
+
+  /** Valves that this stage waits for and that are not on their way already. */
+  private waitingHere(): string[] {
+    if (!this.card) return [];
+    const own = kindOf(this.stage).waiting?.(this.card);
+    if (own) return own;
+    return (this.todo?.waiting ?? []).filter((valve) => !this.outbox.of(this.stage, valve));
+  }
+
+  pick(valve: string): void {
+    this.inHand = valve;
+    this.picks += 1;
+    this.queue.refusal = null;
+    this.entry.leave();
+  }
+
+  move(heading: Heading): void {
+    if (!this.arranged || !this.inHand) return;
+    const next = neighbour(this.arranged, this.inHand, heading);
+    if (next) this.pick(next);
+  }
+
+  /** Take the next waiting valve after this one in hand, round the order; else stay. */
+  goOn(from: string): void {
+    const waiting = this.waitingHere();
+    const order = this.todo?.asks ?? [];
+    const at = order.indexOf(from);
+    const next = [...order.slice(at + 1), ...order.slice(0, Math.max(at, 0))].find((valve) =>
+      waiting.includes(valve),
+    );
+    if (next) this.pick(next);
+  }
+
+  /** Carry out one act on the card; whether it was done. */
+  act(send: Send, valve = ""): Promise<boolean> {
+    return this.queue.act(send, valve);
+  }
+
+  /**
+   * Carry out one act on a valve and take the next one that waits; whoever has picked a valve
+   * meanwhile, this one or another, stays where they are.
+   */
+  async actAndGoOn(valve: string, send: Send): Promise<void> {
+    const [stage, picks] = [this.stage, this.picks];
+    const done = await this.act(send, valve);
+    if (done && this.stage === stage && this.picks === picks) this.goOn(valve);
+  }
+}

@@ -1,0 +1,235 @@
+/** What is being typed for the valve in hand: kept, read back, written down, corrected. */
+import { type Condition, type Stage, type Words, answer, api, newKey } from "../api/client";
+import { preferences } from "../state/preferences.svelte";
+import type { CardState } from "./card.svelte";
+import type { Waiting } from "./outbox.svelte";
+import { kindOf } from "./registry";
+
+const RETRY_MS = 2000;
+const PAUSE_MS = 70;
+
+export class Entry {
+  understood = $state.raw<Words | null>(null);
+  /** Whether an emptied field strikes the written line out: after Backspace brought it back. */
+  striking = $state(false);
+  /** What the piece being typed is fit for. */
+  condition = $state<Condition>("sound");
+  /** Whether what is typed is one more reading of the same gap. */
+  repeating = $state(false);
+  /** A reading is on its way; what is typed meanwhile is meant for the next valve. */
+  sending = $state(false);
+  private held: string[] = [];
+
+  constructor(private readonly job: CardState) {}
+
+  draftOf(valve: string): string {
+    return this.job.outbox.drafts[`${this.job.stage} ${valve}`] ?? "";
+  }
+
+  get draft(): string {
+    return this.job.inHand ? this.draftOf(this.job.inHand) : "";
+  }
+
+  set draft(text: string) {
+    if (!this.job.inHand) return;
+    this.job.outbox.draft(this.job.stage, this.job.inHand, text);
+    this.job.queue.refusal = null;
+  }
+
+  /** What was typed for the line that stands in this stage. */
+  get written(): string {
+    const valve = this.job.valve;
+    return valve ? (kindOf(this.job.stage).written?.(valve) ?? "") : "";
+  }
+
+  /** Another valve or stage is in hand now. */
+  leave(): void {
+    this.understood = null;
+    this.striking = false;
+    this.repeating = false;
+  }
+
+  /** Write down what is typed for the valve in hand; then the next, unless something is asked. */
+  async write(): Promise<boolean> {
+    const { job } = this;
+    const valve = job.inHand;
+    if (!valve || job.signed) return false;
+    const text = this.draft.trim();
+    if (!text && !this.striking) {
+      if (job.questions.length) await this.keep();
+      return false;
+    }
+    const [stage, picks] = [job.stage, job.picks];
+    const entry: Waiting = {
+      key: newKey(),
+      stage,
+      valve,
+      text,
+      unit: preferences.unit,
+      repeats: this.repeating,
+      condition: kindOf(stage).shims ? this.condition : undefined,
+    };
+    this.hush();
+    job.outbox.add(entry);
+    this.sending = true;
+    const outcome = await this.post(entry);
+    this.sending = false;
+    const moved = job.picks !== picks || job.stage !== stage;
+    // what was typed after another valve was picked is meant for that one
+    if (outcome === "refused") {
+      if (!moved) this.held = [];
+      void this.release();
+      return false;
+    }
+    job.outbox.draft(stage, valve, "");
+    this.striking = false;
+    this.repeating = false;
+    this.condition = "sound";
+    const now = job.valves.get(valve);
+    const asks = outcome === "saved" && now !== undefined && kindOf(stage).asks?.(now);
+    // whoever has picked a valve meanwhile, this one or another, stays where they are
+    if (!moved && asks) this.held = [];
+    else if (!moved) job.goOn(valve);
+    void this.release();
+    return true;
+  }
+
+  /** Hold what is typed while a reading is on its way; whether it is held. */
+  hold(key: string): boolean {
+    if (this.sending) this.held.push(key);
+    return this.sending;
+  }
+
+  /** Write what is typed, or hold that until the reading before is through. */
+  submit(): void {
+    if (!this.hold("Enter")) void this.write();
+  }
+
+  /** Type what was held into the valve now in hand, until a reading is on its way again. */
+  private async release(): Promise<void> {
+    for (let key = this.held.shift(); key !== undefined; key = this.held.shift()) {
+      if (key === "Backspace") this.draft = this.draft.slice(0, -1);
+      else if (key !== "Enter") this.draft += key;
+      else {
+        // what is left is held on: writing this one releases it
+        await this.write();
+        return;
+      }
+    }
+  }
+
+  /** Send one kept entry; it stays kept while the server is away. */
+  private async post(entry: Waiting): Promise<"saved" | "waits" | "refused"> {
+    const { job } = this;
+    const { valve, text, unit, repeats, condition = "sound" } = entry;
+    const kind = kindOf(entry.stage);
+    const send = kind.shims
+      ? job.acts.shim({ valve, text, condition })
+      : job.acts.gap({ valve, purpose: kind.purpose ?? "found", text, unit, repeats });
+    const code = await job.queue.send(send, entry.key, {
+      valve,
+      text,
+      again: () => {
+        job.pick(valve);
+        job.outbox.draft(entry.stage, valve, text);
+        return this.write();
+      },
+    });
+    if (code === "away") {
+      this.retry();
+      return "waits";
+    }
+    job.outbox.remove(entry.key);
+    return code === null ? "saved" : "refused";
+  }
+
+  private timer: ReturnType<typeof setTimeout> | null = null;
+
+  /** Ask again after a while, for as long as something waits. */
+  retry(): void {
+    this.timer ??= setTimeout(() => {
+      this.timer = null;
+      void this.job.load();
+    }, RETRY_MS);
+  }
+
+  stop(): void {
+    if (this.timer) clearTimeout(this.timer);
+    this.hush();
+  }
+
+  private flushing = false;
+
+  /** Send what still waits, in the order it was written. */
+  async flush(): Promise<void> {
+    if (this.flushing) return;
+    this.flushing = true;
+    for (const entry of this.job.outbox.waiting) {
+      const outcome = await this.post(entry);
+      if (outcome === "waits") break;
+      if (outcome === "refused") this.job.outbox.draft(entry.stage, entry.valve, entry.text);
+    }
+    this.flushing = false;
+  }
+
+  /** Bring what was written back into the field, to correct it. */
+  correct(): boolean {
+    if (!this.written || this.draft) return false;
+    this.draft = this.written;
+    this.striking = true;
+    return true;
+  }
+
+  /** Answer what is asked: it is so. */
+  async keep(): Promise<void> {
+    const valve = this.job.inHand;
+    if (!valve) return;
+    const slips = this.job.questions.map((question) => question.slip);
+    await this.job.actAndGoOn(valve, this.job.acts.keep({ valve, purpose: "found", slips }));
+  }
+
+  /** Take the likely right value in place of what was typed. */
+  async accept(): Promise<void> {
+    const suggestion = this.job.questions.find((one) => one.suggestion)?.suggestion;
+    if (!suggestion) return;
+    this.draft = suggestion;
+    await this.write();
+  }
+
+  private asking: AbortController | null = null;
+  private pause: ReturnType<typeof setTimeout> | undefined;
+
+  /** Have the server read back what is being typed, at the next short pause. */
+  understand(): void {
+    this.hush();
+    this.pause = setTimeout(() => void this.readBack(), PAUSE_MS);
+  }
+
+  private hush(): void {
+    clearTimeout(this.pause);
+    this.asking?.abort();
+  }
+
+  private async readBack(): Promise<void> {
+    const { job } = this;
+    const [valve, text, stage] = [job.inHand, this.draft.trim(), job.stage as Stage];
+    const kind = kindOf(stage);
+    if (!valve || !text || !kind.written) {
+      this.understood = null;
+      return;
+    }
+    const asking = (this.asking = new AbortController());
+    try {
+      const words = await answer(
+        api.POST("/api/cards/{card_id}/understand", {
+          params: { path: { card_id: job.id } },
+          body: { kind: kind.shims ? "piece" : "gap", valve, text, unit: preferences.unit },
+          signal: asking.signal,
+        }),
+      );
+      if (asking === this.asking && job.inHand === valve) this.understood = words;
+    } catch {
+      if (asking === this.asking) this.understood = null;
+    }
+  }
+}

@@ -1,0 +1,88 @@
+/**
+ * Acts on one card, one after another, so that each sees the newest version; what the server
+ * refused, and what clashed with somebody else's change, is kept to be shown.
+ */
+import type { Send } from "../api/acts";
+import { type Card, Refusal, answer, api, newKey } from "../api/client";
+
+/** Something that could not be saved because the card had moved on. */
+export interface Clash {
+  valve: string;
+  text: string;
+  sentence: string;
+  again: () => Promise<boolean>;
+}
+
+/** What an act is about: for whom it is said, and how to try it again after a clash. */
+export interface About {
+  valve?: string;
+  text?: string;
+  again: () => Promise<boolean>;
+}
+
+export class Queue {
+  card = $state.raw<Card | null>(null);
+  refusal = $state.raw<Refusal | null>(null);
+  clash = $state.raw<Clash | null>(null);
+  /** What was done last, for a screen reader. */
+  said = $state("");
+  private last: Promise<unknown> = Promise.resolve();
+
+  constructor(
+    private readonly id: number,
+    /** Called when an act is through and the card is new. */
+    private readonly done: () => void = () => undefined,
+  ) {}
+
+  /** Fetch the card. */
+  async load(): Promise<Card> {
+    const params = { path: { card_id: this.id } };
+    this.card = await answer(api.GET("/api/cards/{card_id}", { params }));
+    return this.card;
+  }
+
+  /** Carry out one act; whether it was done. */
+  async act(send: Send, valve = ""): Promise<boolean> {
+    const again = (): Promise<boolean> => this.act(send, valve);
+    return (await this.send(send, newKey(), { valve, again })) === null;
+  }
+
+  /** Send one act when those before it are through; null, or the code it was refused with. */
+  send(send: Send, key: string, about: About): Promise<string | null> {
+    const result = this.last.then(() => this.run(send, key, about));
+    this.last = result.catch(() => undefined);
+    return result;
+  }
+
+  private async run(send: Send, key: string, about: About): Promise<string | null> {
+    if (!this.card) return "away";
+    try {
+      this.card = await answer(send(this.card.version, key));
+      this.refusal = null;
+      this.clash = null;
+      const now = this.card.valves.find((one) => one.valve === about.valve);
+      this.said = now ? `${now.valve}: ${now.reason}` : "Saved.";
+      this.done();
+      return null;
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      if (error.code === "conflict") {
+        await this.reload();
+        const { valve = "", text = "", again } = about;
+        this.clash = { valve, text, sentence: error.sentence, again };
+      } else {
+        this.refusal = error;
+        if (error.code === "card_signed") await this.reload();
+      }
+      return error.code;
+    }
+  }
+
+  private async reload(): Promise<void> {
+    try {
+      await this.load();
+    } catch {
+      // the card stays as it was last seen
+    }
+  }
+}

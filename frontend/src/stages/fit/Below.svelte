@@ -1,0 +1,9 @@
+<script lang="ts">
+  /** The tightening picture below the head; on a phone it stands among the rest of the page. */
+  import type { CardState } from "../../card/card.svelte";
+  import Tighten from "./Tighten.svelte";
+
+  let { job }: { job: CardState } = $props();
+</script>
+
+<div class="max-md:hidden"><Tighten {job} /></div>
