@@ -50,7 +50,7 @@
           </svg>
           <span class="leading-5">
             <span class="block font-[620]">{item.does}</span>
-            <span class="text-soft text-[15px]">{item.caution}</span>
+            <span class="text-soft text-note">{item.caution}</span>
           </span>
         </label>
       </li>
@@ -67,7 +67,7 @@
   <details {open} class="border-line border-t pt-1.5">
     <summary class="flex min-h-9 items-baseline justify-between font-[560]">
       {title}
-      <span class="text-soft figures text-[15px]">{left ? `${left} to do` : "all done"}</span>
+      <span class="text-soft figures text-note">{left ? `${left} to do` : "all done"}</span>
     </summary>
     {@render list()}
   </details>

@@ -148,7 +148,7 @@
       aria-describedby="understood"
       aria-label="{what} of {job.inHand}"
       placeholder={written || "–"}
-      class="figures placeholder:text-line min-w-0 flex-1 bg-transparent py-0.5 text-[44px] leading-[56px] outline-none max-sm:text-[34px] max-sm:leading-[42px]"
+      class="figures placeholder:text-line min-w-0 flex-1 bg-transparent py-0.5 text-figure leading-[56px] outline-none max-sm:text-title max-sm:leading-[42px]"
     />
     <span class="text-soft">{unit}</span>
   </div>

@@ -23,7 +23,7 @@
 <div>
   <div class="flex items-end justify-between gap-3">
     <h2
-      class="text-[34px] leading-9 font-[640] [word-spacing:0.12em] max-sm:text-2xl max-sm:leading-7"
+      class="text-title leading-9 font-[640] [word-spacing:0.12em] max-sm:text-2xl max-sm:leading-7"
       style:font-stretch="84%"
     >
       {valve.valve}
@@ -33,7 +33,7 @@
       <span class="font-[620]">{verdict ? VERDICT_WORDS[verdict] : "not measured"}</span>
     </div>
   </div>
-  {#if note}<p class="text-soft text-[15px] leading-5">{note}</p>{/if}
+  {#if note}<p class="text-soft text-note leading-5">{note}</p>{/if}
   {#if scale}
     <div class="mt-1 max-sm:hidden">
       <SpecScale low={valve.spec.low} high={valve.spec.high} {gap} />

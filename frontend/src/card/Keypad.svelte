@@ -43,7 +43,7 @@
       {#if key}
         <button
           type="button"
-          class="{cap} figures {key.face.length > 1 ? 'text-[15px]' : ''}"
+          class="{cap} figures {key.face.length > 1 ? 'text-note' : ''}"
           aria-label={key.says ?? key.face}
           onpointerdown={(event) => event.preventDefault()}
           onclick={() => onkey(key.types)}>{key.face}</button

@@ -101,7 +101,7 @@
 {#snippet mark()}
   <span class="flex items-center gap-1 {verdict ? VERDICT_COLOURS[verdict] : 'text-rule'}">
     {#if kind.asks?.(valve)}
-      <b class="text-now text-[15px] leading-4" title="Something is asked about this reading">?</b>
+      <b class="text-now text-note leading-4" title="Something is asked about this reading">?</b>
     {/if}
     <GapMark {verdict} size={16} />
     <span class="sr-only">{verdict ? VERDICT_WORDS[verdict] : "not measured"}</span>
@@ -112,8 +112,8 @@
   <span class="flex items-center justify-between gap-1">
     <span
       class="truncate {narrow
-        ? 'text-[12px]'
-        : 'text-[13.5px]'} leading-5 font-[680] tracking-normal whitespace-nowrap [word-spacing:0.12em]"
+        ? 'text-tiny'
+        : 'text-small'} leading-5 font-[680] tracking-normal whitespace-nowrap [word-spacing:0.12em]"
       style:font-stretch={narrow ? "66%" : "80%"}>{valve.valve}</span
     >
     {#if !narrow}{@render mark()}{/if}
@@ -121,57 +121,55 @@
   {#if turn}
     <span class="flex flex-1 items-center gap-1.5">
       {#if size.height >= 64}<LobeDial degrees={lobe} rests={turn.rests} />{/if}
-      <span class="text-[13px] leading-4 {turn.rests ? 'font-[620]' : 'text-soft'}"
+      <span class="text-mark leading-4 {turn.rests ? 'font-[620]' : 'text-soft'}"
         >{turn.rests ? "measure" : "lifted"}</span
       >
     </span>
   {:else if waits !== null && !draft}
-    <span class="figures flex items-baseline justify-between text-[15px] leading-[17px]">
-      {#if wide}<span class="text-soft text-[12px]">waiting</span>{/if}
+    <span class="figures flex items-baseline justify-between text-note leading-[17px]">
+      {#if wide}<span class="text-soft text-tiny">waiting</span>{/if}
       <span class="ml-auto italic">{waits || "struck out"} ⋯</span>
     </span>
   {:else if draft}
-    <span class="text-now figures flex items-baseline justify-between text-[15px] leading-[17px]">
-      {#if wide}<span class="text-[12px]">typed</span>{/if}<span class="ml-auto">{draft}…</span>
+    <span class="text-now figures flex items-baseline justify-between text-note leading-[17px]">
+      {#if wide}<span class="text-tiny">typed</span>{/if}<span class="ml-auto">{draft}…</span>
     </span>
   {:else}
     {#if narrow && shown.length === 0}{@render mark()}{/if}
     {#each shown as line (line.name)}
       <span class="flex items-baseline justify-between gap-1 leading-[17px]">
         {#if narrow}{@render mark()}{/if}
-        {#if wide}<span class="text-soft min-w-0 truncate text-[12.5px]">{line.name}</span>{/if}
+        {#if wide}<span class="text-soft min-w-0 truncate text-name">{line.name}</span>{/if}
         <span
           class="figures whitespace-nowrap {line.open ? 'text-now' : ''} {!line.large
-            ? 'text-[15px]'
+            ? 'text-note'
             : tall
               ? line.value.length > 6
                 ? 'text-[20px] leading-[29px]'
                 : 'text-[25px] leading-[29px]'
               : narrow
-                ? 'text-[15px]'
-                : 'text-[17px]'} {wide ? '' : 'ml-auto'} {line.name === 'found' && valve.chosen
+                ? 'text-note'
+                : 'text-row'} {wide ? '' : 'ml-auto'} {line.name === 'found' && valve.chosen
             ? 'text-soft'
             : ''}">{line.value}</span
         >
       </span>
     {/each}
     {#if kind.questions && wide && room > lines.length && valve.verdict === "in" && (valve.near_edge || valve.opens)}
-      <span
-        class="text-[12.5px] leading-[17px] {valve.need === 'open' ? 'font-[680]' : 'text-soft'}"
-      >
+      <span class="text-name leading-[17px] {valve.need === 'open' ? 'font-[680]' : 'text-soft'}">
         {valve.opens ? "to set: " : ""}{valve.near_edge ? "near the edge" : "its cam is out"}
       </span>
     {/if}
     {#if lines.length === 0 && wide}
       <span class="text-soft flex items-baseline justify-between gap-1 leading-[17px]">
-        <span class="text-[12.5px]">spec</span>
-        <span class="figures text-[14px]"
+        <span class="text-name">spec</span>
+        <span class="figures text-fine"
           >{preferences.read(valve.spec.low)}–{preferences.read(valve.spec.high)}</span
         >
       </span>
     {/if}
     {#if kind.shims && valve.opens && !valve.piece && room > lines.length}
-      <span class="text-soft text-[12.5px] leading-[17px]">{wide ? "read the shim" : "shim?"}</span>
+      <span class="text-soft text-name leading-[17px]">{wide ? "read the shim" : "shim?"}</span>
     {/if}
   {/if}
 </span>

@@ -22,7 +22,7 @@
     >
       <span class="flex items-baseline justify-between gap-2">
         <span
-          class="truncate text-[17px] font-[620] max-sm:text-[12px] max-sm:tracking-tight"
+          class="truncate text-row font-[620] max-sm:text-tiny max-sm:tracking-tight"
           style:font-stretch="80%">{one.name}</span
         >
         {#if asked}

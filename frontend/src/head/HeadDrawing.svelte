@@ -95,7 +95,7 @@
           {#if travels.length}<Travels arranged={laid} {travels} {inHand} />{/if}
         </svg>
         <div
-          class="text-soft pointer-events-none absolute flex items-center gap-1.5 text-[13px] {fronts[
+          class="text-soft pointer-events-none absolute flex items-center gap-1.5 text-mark {fronts[
             laid.front
           ]}"
           aria-hidden="true"

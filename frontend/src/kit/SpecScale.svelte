@@ -46,7 +46,7 @@
       x={at(limit.nm)}
       y="55"
       text-anchor={i ? "start" : "end"}
-      class="figures fill-ink text-[14px]">{preferences.read(limit)}</text
+      class="figures fill-ink text-fine">{preferences.read(limit)}</text
     >
   {/each}
   {#if gap}

@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Take an engine file into the shop. */
   import { type Refusal, answer, api } from "../../api/client";
+  import Field from "../../kit/Field.svelte";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
   import { shopState } from "../../state/shop.svelte";
@@ -28,19 +30,18 @@
 
 <Dialog bind:open title="Add an engine" says="From an engine file, described in docs/formats.">
   <form class="flex flex-col gap-3" onsubmit={submit}>
-    <label class="block">
-      <span class="text-soft">What the shop calls it</span>
-      <input class="field" bind:value={label} aria-invalid={refusal?.field === "label"} />
-    </label>
-    <label class="block">
-      <span class="text-soft">Note</span>
-      <input class="field" bind:value={note} />
-    </label>
+    <Field
+      label="What the shop calls it"
+      class="block"
+      bind:value={label}
+      invalid={refusal?.field === "label"}
+    />
+    <Field label="Note" class="block" bind:value={note} />
     <label class="block">
       <span class="text-soft">Engine file (.json)</span>
       <input class="field" type="file" accept=".json,application/json" bind:files />
     </label>
-    {#if refusal}<p class="text-tight font-[560]" role="alert">{refusal.sentence}</p>{/if}
+    {#if refusal}<Notice>{refusal.sentence}</Notice>{/if}
     <Button kind="now" type="submit" class="min-h-12 text-lg">Add the engine</Button>
   </form>
 </Dialog>

@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Open a card: which engine, who, why, and how far it has run. */
   import { Refusal, answer, api, type EngineLine } from "../../api/client";
+  import Field from "../../kit/Field.svelte";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
   import Select from "../../kit/Select.svelte";
@@ -59,35 +61,32 @@
       items={engines.map((one) => ({ value: String(one.id), label: one.label, note: one.name }))}
       onchange={(value) => (engine = value)}
     />
-    <label class="block">
-      <span class="text-soft">Who does the work</span>
-      <input class="field" bind:value={who} aria-invalid={refusal?.field === "opened_by"} />
-    </label>
-    <label class="block">
-      <span class="text-soft">Why now</span>
-      <input class="field" bind:value={why} aria-invalid={refusal?.field === "reason"} />
-    </label>
+    <Field
+      label="Who does the work"
+      class="block"
+      bind:value={who}
+      invalid={refusal?.field === "opened_by"}
+    />
+    <Field label="Why now" class="block" bind:value={why} invalid={refusal?.field === "reason"} />
     <div class="grid grid-cols-2 gap-3">
-      <label class="block">
-        <span class="text-soft">Distance, km</span>
-        <input
-          class="field figures"
-          inputmode="numeric"
-          bind:value={distance}
-          aria-invalid={refusal?.field === "distance_km"}
-        />
-      </label>
-      <label class="block">
-        <span class="text-soft">or hours run</span>
-        <input
-          class="field figures"
-          inputmode="numeric"
-          bind:value={hours}
-          aria-invalid={refusal?.field === "hours"}
-        />
-      </label>
+      <Field
+        label="Distance, km"
+        class="block"
+        input="figures"
+        inputmode="numeric"
+        bind:value={distance}
+        invalid={refusal?.field === "distance_km"}
+      />
+      <Field
+        label="or hours run"
+        class="block"
+        input="figures"
+        inputmode="numeric"
+        bind:value={hours}
+        invalid={refusal?.field === "hours"}
+      />
     </div>
-    {#if refusal}<p class="text-tight font-[560]" role="alert">{refusal.sentence}</p>{/if}
+    {#if refusal}<Notice>{refusal.sentence}</Notice>{/if}
     <Button kind="now" type="submit" class="min-h-12 text-lg">Open the card</Button>
   </form>
 </Dialog>

@@ -47,7 +47,7 @@
     <Button kind="now" onclick={() => void shopState.load()}>Try again</Button>
   {:else if shop}
     <div class="flex flex-wrap items-end justify-between gap-3">
-      <h1 class="text-[34px] leading-9 font-[640]" style:font-stretch="84%">{shop.name}</h1>
+      <h1 class="text-title leading-9 font-[640]" style:font-stretch="84%">{shop.name}</h1>
       <div class="flex gap-2">
         <Button onclick={() => (adding = true)}>Add an engine</Button>
         {#if shop.engines.length}
@@ -79,11 +79,9 @@
             <span class="min-w-0">
               <span class="block truncate text-xl font-[620]">{card.label}</span>
               <span class="block">{card.reason}</span>
-              <span class="text-soft block text-[15px]"
-                >{card.opened_by}, {day(card.opened_at)}</span
-              >
+              <span class="text-soft block text-note">{card.opened_by}, {day(card.opened_at)}</span>
             </span>
-            <span class="text-[15px] max-md:col-start-2">{stands(card)}</span>
+            <span class="text-note max-md:col-start-2">{stands(card)}</span>
             <span
               class="bg-now text-on-now flex min-h-11 items-center justify-between gap-2 px-3.5 font-[620] max-md:col-span-2 max-md:justify-center"
             >
@@ -117,11 +115,11 @@
               </span>
               <span class="min-w-0">
                 <span class="block truncate font-[620]">{card.label}</span>
-                <span class="text-soft block text-[15px]"
+                <span class="text-soft block text-note"
                   >{card.signed_by}, {day(card.signed_at ?? card.opened_at)}</span
                 >
               </span>
-              <span class="text-[15px] max-md:col-start-2"
+              <span class="text-note max-md:col-start-2"
                 >{card.next_check_km === null
                   ? "next check not set"
                   : `next check at ${card.next_check_km} km`}</span

@@ -2,6 +2,8 @@
   /** A family as the shop keeps it: diameter, runs, marking code, prices, low stock. */
   import { untrack } from "svelte";
   import type { Family, Schemas } from "../../api/client";
+  import Field from "../../kit/Field.svelte";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
   import type { DrawerState } from "./drawer.svelte";
@@ -54,37 +56,19 @@
 </script>
 
 <form onsubmit={save} class="grid grid-cols-2 gap-3">
-  <label class="col-span-2"
-    ><span class="text-soft">Name</span><input class="field" bind:value={name} /></label
-  >
-  <label
-    ><span class="text-soft">Diameter, mm</span><input
-      class="field figures"
-      bind:value={diameter}
-      aria-invalid={drawer.refusal?.field === "diameter"}
-    /></label
-  >
+  <Field label="Name" class="col-span-2" bind:value={name} />
+  <Field
+    label="Diameter, mm"
+    input="figures"
+    bind:value={diameter}
+    invalid={drawer.refusal?.field === "diameter"}
+  />
   <Select label="Marked" value={code} items={CODES} onchange={(to) => (code = to)} />
   {#each runs as run, n (n)}
     <div class="col-span-2 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
-      <label
-        ><span class="text-soft text-sm">From</span><input
-          class="field figures"
-          bind:value={run.low}
-        /></label
-      >
-      <label
-        ><span class="text-soft text-sm">To</span><input
-          class="field figures"
-          bind:value={run.high}
-        /></label
-      >
-      <label
-        ><span class="text-soft text-sm">Step</span><input
-          class="field figures"
-          bind:value={run.step}
-        /></label
-      >
+      <Field label="From" look="text-soft text-sm" input="figures" bind:value={run.low} />
+      <Field label="To" look="text-soft text-sm" input="figures" bind:value={run.high} />
+      <Field label="Step" look="text-soft text-sm" input="figures" bind:value={run.step} />
       <Button kind="bare" aria-label="Take this run out" onclick={() => runs.splice(n, 1)}>
         <svg viewBox="0 0 20 20" class="h-4 w-4" aria-hidden="true">
           <path d="M4 4l12 12M16 4L4 16" stroke="currentColor" stroke-width="1.8" />
@@ -95,37 +79,13 @@
   <Button class="col-span-2" onclick={() => runs.push({ low: "", high: "", step: "" })}
     >One more run</Button
   >
-  <label
-    ><span class="text-soft">Price of one</span><input
-      class="field figures"
-      bind:value={price}
-    /></label
-  >
-  <label
-    ><span class="text-soft">Fewer than this is low</span><input
-      class="field figures"
-      inputmode="numeric"
-      bind:value={lowStock}
-    /></label
-  >
-  <label
-    ><span class="text-soft">Price of a kit</span><input
-      class="field figures"
-      bind:value={kitPrice}
-    /></label
-  >
-  <label
-    ><span class="text-soft">Of each size in it</span><input
-      class="field figures"
-      inputmode="numeric"
-      bind:value={kitEach}
-    /></label
-  >
-  <label class="col-span-2"
-    ><span class="text-soft">Bought at</span><input class="field" bind:value={supplier} /></label
-  >
+  <Field label="Price of one" input="figures" bind:value={price} />
+  <Field label="Fewer than this is low" input="figures" inputmode="numeric" bind:value={lowStock} />
+  <Field label="Price of a kit" input="figures" bind:value={kitPrice} />
+  <Field label="Of each size in it" input="figures" inputmode="numeric" bind:value={kitEach} />
+  <Field label="Bought at" class="col-span-2" bind:value={supplier} />
   {#if drawer.refusal}
-    <p class="text-tight col-span-2 font-[560]" role="alert">{drawer.refusal.sentence}</p>
+    <Notice class="col-span-2">{drawer.refusal.sentence}</Notice>
   {/if}
   <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Save the family</Button>
 </form>

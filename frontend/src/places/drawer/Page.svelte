@@ -1,9 +1,11 @@
 <script lang="ts">
   /** Drawer: every piece in its pocket, so that a gap in the assortment is seen. */
   import type { Condition, Family } from "../../api/client";
+  import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
   import Pair from "../../kit/Pair.svelte";
+  import Tabs from "../../kit/Tabs.svelte";
   import { DrawerState } from "./drawer.svelte";
   import FamilyForm from "./FamilyForm.svelte";
   import PocketFace from "./PocketFace.svelte";
@@ -52,7 +54,7 @@
 
 <main class="mx-auto w-full max-w-[1240px] px-5 py-5 max-sm:px-3">
   <div class="flex flex-wrap items-end justify-between gap-3">
-    <h1 class="text-[34px] leading-9 font-[640]" style:font-stretch="84%">Drawer</h1>
+    <h1 class="text-title leading-9 font-[640]" style:font-stretch="84%">Drawer</h1>
     <div class="flex gap-1">
       <Button href="/api/drawer.csv" kind="bare">Save as CSV</Button>
       <label
@@ -80,125 +82,122 @@
       No family yet. Add an engine, or a family by hand: its diameter and the sizes it is made in.
     </p>
   {:else}
-    <div class="flex flex-wrap border-t-2 border-b" role="tablist" aria-label="Families">
-      {#each families as one (one.id)}
-        <button
-          type="button"
-          role="tab"
-          aria-selected={one.id === family.id}
-          onclick={() => {
-            chosen = one.id;
-            picked = null;
-          }}
-          class="border-line min-h-12 border-r px-4 text-left leading-5 {one.id === family.id
-            ? 'bg-ink text-paper'
-            : 'hover:bg-sheet'}"
-        >
-          <b class="block">{one.name}</b>
-          <span class="figures text-[14px] {one.id === family.id ? '' : 'text-soft'}"
-            >{one.pieces} in the drawer</span
-          >
-        </button>
-      {/each}
-    </div>
-    <div class="mt-3 grid grid-cols-[minmax(0,1fr)_19rem] gap-6 max-lg:grid-cols-1">
-      <section aria-label="Pockets of {family.name}">
-        <form onsubmit={add} class="flex flex-wrap items-end gap-2">
-          <label class="min-w-56 flex-1">
-            <span class="text-soft">Put in: markings, thicknesses, how many</span>
-            <input
+    <Tabs
+      label="Families"
+      items={families}
+      name={(one) => String(one.id)}
+      value={String(family.id)}
+      onchange={(one) => {
+        chosen = one.id;
+        picked = null;
+      }}
+    >
+      {#snippet tab(one, here)}
+        <b class="block">{one.name}</b>
+        <span class="figures text-fine {here ? '' : 'text-soft'}">{one.pieces} in the drawer</span>
+      {/snippet}
+      <div class="mt-3 grid grid-cols-[minmax(0,1fr)_19rem] gap-6 max-lg:grid-cols-1">
+        <section aria-label="Pockets of {family.name}">
+          <form onsubmit={add} class="flex flex-wrap items-end gap-2">
+            <Field
+              label="Put in: markings, thicknesses, how many"
+              class="min-w-56 flex-1"
+              input="figures text-xl"
               id="put-in"
-              class="field figures text-xl"
               bind:value={text}
               placeholder="275x3, 2.801, 290 2.897"
               autocomplete="off"
-              aria-invalid={state_.refusal?.field === "shim" || state_.refusal?.field === "text"}
+              invalid={state_.refusal?.field === "shim" || state_.refusal?.field === "text"}
             />
-          </label>
-          <Pair
-            label="They are"
-            value={condition}
-            items={[
-              { value: "sound", label: "sound" },
-              { value: "worn", label: "worn" },
-            ]}
-            onchange={(to) => (condition = to)}
-          />
-          <Button kind="now" type="submit" class="min-h-[46px]">Put in</Button>
-        </form>
-        <p class="min-h-6 pt-1 text-[15px] leading-5" role="status">
-          {#if state_.refusal}<span class="text-tight font-[560]">{state_.refusal.sentence}</span>
-          {:else if state_.said}{state_.said}
-          {:else}<span class="text-soft"
-              >{family.in_engines} in engines, {family.on_trays} on the trays of open jobs, {family.on_order}
-              on order{low ? `; ${low} sizes are low` : ""}.</span
-            >{/if}
-        </p>
-        <div
-          class="border-ink mt-1 grid border-t-2 border-l"
-          style:grid-template-columns="repeat(auto-fill, minmax(54px, 1fr))"
-        >
-          {#each shown as one (one.nominal.nm)}
-            <PocketFace
-              pocket={one}
-              chosen={one.nominal.nm === picked}
-              onpick={() => (picked = one.nominal.nm)}
+            <Pair
+              label="They are"
+              value={condition}
+              items={[
+                { value: "sound", label: "sound" },
+                { value: "worn", label: "worn" },
+              ]}
+              onchange={(to) => (condition = to)}
             />
-          {/each}
-        </div>
-        {#if usual.length > 0 && usual.length < family.pockets.length}
-          <Button kind="bare" class="mt-1" onclick={() => (all = !all)}
-            >{all ? "Only sizes about what is here" : `All ${family.pockets.length} sizes`}</Button
-          >
-        {/if}
-      </section>
-      <aside class="flex flex-col gap-5">
-        {#if pocket}
-          <section aria-label="The pocket">
-            <PocketPanel state={state_} family_id={family.id} {pocket} />
-          </section>
-        {:else}
-          <p class="text-soft">Tap a pocket to see its pieces, count them or take one out.</p>
-        {/if}
-        <section class="border-line border-t pt-2 text-[15px] leading-6">
-          <h2 class="text-lg">{family.name}</h2>
-          <p>
-            Made {family.runs
-              .map((run) => `${run.low.mm} to ${run.high.mm} by ${run.step.mm}`)
-              .join(", ")}.
+            <Button kind="now" type="submit" class="min-h-[46px]">Put in</Button>
+          </form>
+          <p class="min-h-6 pt-1 text-note leading-5" role="status">
+            {#if state_.refusal}<span class="text-tight font-[560]">{state_.refusal.sentence}</span>
+            {:else if state_.said}{state_.said}
+            {:else}<span class="text-soft"
+                >{family.in_engines} in engines, {family.on_trays} on the trays of open jobs, {family.on_order}
+                on order{low ? `; ${low} sizes are low` : ""}.</span
+              >{/if}
           </p>
-          <p>
-            {family.price ? `${family.price} each` : "No price known"}{family.kit_price
-              ? `, a kit of ${family.kit_each} each ${family.kit_price}`
-              : ""}{family.supplier ? `, at ${family.supplier}` : ""}.
-          </p>
-          {#if family.used_by.length}<p class="text-soft">Fits {family.used_by.join("; ")}.</p>{/if}
-          <Button
-            class="mt-1"
-            onclick={() => {
-              isNew = false;
-              editing = true;
-            }}>Change the family</Button
+          <div
+            class="border-ink mt-1 grid border-t-2 border-l"
+            style:grid-template-columns="repeat(auto-fill, minmax(54px, 1fr))"
           >
-        </section>
-        {#if orders.length}
-          <section class="border-line border-t pt-2" aria-label="On order">
-            <h2 class="text-lg">On order</h2>
-            {#each orders as order (order.id)}
-              {#each order.lines.filter( (line) => ["ready", "back-ordered"].includes(line.state) ) as line (line.id)}
-                <div class="flex min-h-11 items-center gap-2">
-                  <b class="figures">{line.count} × {line.thickness.mm}</b>
-                  <span class="flex-1 text-[14px]"
-                    >{order.number}{line.days ? `, ${line.days} days` : ""}</span
-                  >
-                  <Button onclick={() => void state_.receive(line.id)}>It is here</Button>
-                </div>
-              {/each}
+            {#each shown as one (one.nominal.nm)}
+              <PocketFace
+                pocket={one}
+                chosen={one.nominal.nm === picked}
+                onpick={() => (picked = one.nominal.nm)}
+              />
             {/each}
+          </div>
+          {#if usual.length > 0 && usual.length < family.pockets.length}
+            <Button kind="bare" class="mt-1" onclick={() => (all = !all)}
+              >{all
+                ? "Only sizes about what is here"
+                : `All ${family.pockets.length} sizes`}</Button
+            >
+          {/if}
+        </section>
+        <aside class="flex flex-col gap-5">
+          {#if pocket}
+            <section aria-label="The pocket">
+              <PocketPanel state={state_} family_id={family.id} {pocket} />
+            </section>
+          {:else}
+            <p class="text-soft">Tap a pocket to see its pieces, count them or take one out.</p>
+          {/if}
+          <section class="border-line border-t pt-2 text-note leading-6">
+            <h2 class="text-lg">{family.name}</h2>
+            <p>
+              Made {family.runs
+                .map((run) => `${run.low.mm} to ${run.high.mm} by ${run.step.mm}`)
+                .join(", ")}.
+            </p>
+            <p>
+              {family.price ? `${family.price} each` : "No price known"}{family.kit_price
+                ? `, a kit of ${family.kit_each} each ${family.kit_price}`
+                : ""}{family.supplier ? `, at ${family.supplier}` : ""}.
+            </p>
+            {#if family.used_by.length}<p class="text-soft">
+                Fits {family.used_by.join("; ")}.
+              </p>{/if}
+            <Button
+              class="mt-1"
+              onclick={() => {
+                isNew = false;
+                editing = true;
+              }}>Change the family</Button
+            >
           </section>
-        {/if}
-      </aside>
-    </div>
+          {#if orders.length}
+            <section class="border-line border-t pt-2" aria-label="On order">
+              <h2 class="text-lg">On order</h2>
+              {#each orders as order (order.id)}
+                {#each order.lines.filter( (line) => ["ready", "back-ordered"].includes(line.state) ) as line (line.id)}
+                  <div class="flex min-h-11 items-center gap-2">
+                    <b class="figures">{line.count} × {line.thickness.mm}</b>
+                    <span class="flex-1 text-fine"
+                      >{order.number}{line.days ? `, ${line.days} days` : ""}</span
+                    >
+                    <Button onclick={() => void state_.receive(line.id)}>It is here</Button>
+                  </div>
+                {/each}
+              {/each}
+            </section>
+          {/if}
+        </aside>
+      </div>
+    </Tabs>
   {/if}
 </main>
 

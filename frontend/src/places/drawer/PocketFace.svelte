@@ -56,9 +56,9 @@
     {/if}
   </svg>
   <span class="flex items-baseline justify-between gap-1 leading-4">
-    <span class="figures text-[13.5px] {empty ? 'text-soft' : ''}">{pocket.nominal.mm}</span>
+    <span class="figures text-small {empty ? 'text-soft' : ''}">{pocket.nominal.mm}</span>
     {#if pocket.pieces.length > 1}
-      <b class="figures text-[13.5px]">{pocket.pieces.length}</b>
+      <b class="figures text-small">{pocket.pieces.length}</b>
     {/if}
   </span>
 </button>

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** What lies in one pocket, piece by piece: count it, look where a piece has been, take it out. */
   import type { Pocket, Shim } from "../../api/client";
+  import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import type { DrawerState } from "./drawer.svelte";
 
@@ -41,7 +42,7 @@
           onclick={() => void look(piece)}
         >
           <b class="figures text-[18px]">{piece.thickness.mm}</b>
-          <span class="text-soft text-[14px]"
+          <span class="text-soft text-fine"
             >{piece.marked ? `marked ${piece.marked}, ` : ""}{piece.measured
               ? "measured"
               : "not measured"}{piece.condition === "sound" ? "" : `, ${piece.condition}`}</span
@@ -52,7 +53,7 @@
         >
       </div>
       {#if of === piece.id}
-        <ol class="text-soft pb-1 text-[13.5px] leading-5">
+        <ol class="text-soft pb-1 text-small leading-5">
           {#each history as line, n (n)}<li>{line}</li>{/each}
         </ol>
       {/if}
@@ -66,9 +67,12 @@
     void drawer.count(family_id, pocket.nominal.nm, Number(counted), pocket.pieces.length);
   }}
 >
-  <label class="flex-1">
-    <span class="text-soft">Counted in the pocket</span>
-    <input class="field figures" inputmode="numeric" bind:value={counted} />
-  </label>
+  <Field
+    label="Counted in the pocket"
+    class="flex-1"
+    input="figures"
+    inputmode="numeric"
+    bind:value={counted}
+  />
   <Button type="submit">So many</Button>
 </form>

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The sizes that are made: outside diameter, and runs of thickness with their steps. */
+  import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import type { FamilyDocument } from "./document";
 
@@ -30,32 +31,32 @@
 </script>
 
 <div class="flex flex-wrap items-end gap-3 py-2">
-  <label class="w-28">
-    <span class="text-soft text-[15px]">{name} diameter</span>
-    <input
-      class="field figures"
-      inputmode="decimal"
-      value={family.diameter ?? ""}
-      oninput={(event) => {
-        family.diameter = number(event.currentTarget.value);
-        onchange();
-      }}
-    />
-  </label>
+  <Field
+    label="{name} diameter"
+    class="w-28"
+    look="text-soft text-note"
+    input="figures"
+    inputmode="decimal"
+    value={family.diameter ?? ""}
+    oninput={(event) => {
+      family.diameter = number(event.currentTarget.value);
+      onchange();
+    }}
+  />
   {#each family.runs as run, n (n)}
     <fieldset class="border-line flex items-end gap-1 border p-1">
       <legend class="sr-only">{name} sizes, run {n + 1}</legend>
       {#each ends as end (end.key)}
-        <label class="w-20">
-          <span class="text-soft text-[15px]">{end.says}</span>
-          <input
-            class="field figures"
-            inputmode="decimal"
-            aria-label="{name} sizes {end.says}"
-            value={run[end.key]}
-            oninput={(event) => set(run, end.key, event.currentTarget.value)}
-          />
-        </label>
+        <Field
+          label={end.says}
+          class="w-20"
+          look="text-soft text-note"
+          input="figures"
+          inputmode="decimal"
+          aria-label="{name} sizes {end.says}"
+          value={run[end.key]}
+          oninput={(event) => set(run, end.key, event.currentTarget.value)}
+        />
       {/each}
       {#if family.runs.length > 1}
         <Button

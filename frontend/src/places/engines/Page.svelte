@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Engines: what is in the shop's care, and the way to add one from a layout. */
+  import kinds from "../../api/kinds.json";
   import HeadMini from "../../head/HeadMini.svelte";
   import Button from "../../kit/Button.svelte";
   import AddEngine from "../bench/AddEngine.svelte";
@@ -7,17 +8,12 @@
 
   void shopState.load();
   let adding = $state(false);
-  const followers: Record<string, string> = {
-    "bucket-under": "bucket, shim under",
-    "bucket-over": "bucket, shim on top",
-    finger: "finger, shim on the stem",
-    "opener-closer": "opener and closer",
-  };
+  const followers = new Map(kinds.followers.map((one) => [one.value, one.label]));
 </script>
 
 <main class="mx-auto w-full max-w-[1120px] px-5 py-5 max-sm:px-3">
   <div class="flex flex-wrap items-end justify-between gap-3">
-    <h1 class="text-[34px] leading-9 font-[640]" style:font-stretch="84%">Engines</h1>
+    <h1 class="text-title leading-9 font-[640]" style:font-stretch="84%">Engines</h1>
     <div class="flex gap-2">
       <Button onclick={() => (adding = true)}>From a file</Button>
       <Button kind="now" href="/engines/new">From a layout</Button>
@@ -44,10 +40,10 @@
           <span class="min-w-0">
             <span class="block truncate text-xl font-[620]">{engine.label}</span>
             <span class="block truncate">{engine.name}</span>
-            <span class="text-soft block truncate text-[15px]">{engine.note}</span>
+            <span class="text-soft block truncate text-note">{engine.note}</span>
           </span>
-          <span class="text-[15px] max-md:col-start-2">
-            {followers[engine.follower]}, {engine.valves} clearances
+          <span class="text-note max-md:col-start-2">
+            {followers.get(engine.follower)}, {engine.valves} clearances
           </span>
         </a>
       </li>

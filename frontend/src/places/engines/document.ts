@@ -29,7 +29,15 @@ export interface EngineDocument {
     camshafts: { id: string }[];
     family: FamilyDocument;
     closer_family?: FamilyDocument;
-    valves: { id: string; side: "intake" | "exhaust"; camshaft: string; spec?: SpecDocument }[];
+    valves: {
+      id: string;
+      /** Stays when the valve is renamed; its first name where none is given. */
+      key?: string;
+      side: "intake" | "exhaust";
+      camshaft: string;
+      action?: "open" | "close";
+      spec?: SpecDocument;
+    }[];
     spec: {
       intake: SpecDocument;
       exhaust: SpecDocument;

@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Shop: the feeler sets, blade by blade. */
   import { Refusal, answer, api, type BladeSet } from "../../api/client";
+  import Field from "../../kit/Field.svelte";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
   import { shopState } from "../../state/shop.svelte";
@@ -100,7 +102,7 @@
 </script>
 
 <main class="mx-auto w-full max-w-[1120px] px-5 py-5 max-sm:px-3">
-  <h1 class="text-[34px] leading-9 font-[640]" style:font-stretch="84%">Shop</h1>
+  <h1 class="text-title leading-9 font-[640]" style:font-stretch="84%">Shop</h1>
   <div class="ticks mt-3 h-3" aria-hidden="true"></div>
   {#if shopState.refusal}
     <p class="my-3">{shopState.refusal.sentence}</p>
@@ -131,10 +133,12 @@
       </div>
       <form onsubmit={save} class="flex flex-col gap-3">
         <div class="flex flex-wrap items-end gap-4">
-          <label class="min-w-52 flex-1">
-            <span class="text-soft">Name</span>
-            <input class="field" bind:value={name} aria-invalid={refusal?.field === "name"} />
-          </label>
+          <Field
+            label="Name"
+            class="min-w-52 flex-1"
+            bind:value={name}
+            invalid={refusal?.field === "name"}
+          />
           <label class="flex min-h-11 items-center gap-2">
             <input type="checkbox" class="h-6 w-6 accent-[var(--ink)]" bind:checked={stacking} />
             two blades may be laid together
@@ -181,22 +185,21 @@
           {/each}
         </ul>
         <div class="flex gap-2">
-          <label class="flex-1">
-            <span class="text-soft">Add blades, mm</span>
-            <input
-              class="field figures"
-              bind:value={added}
-              placeholder="0.05 0.10 0.15"
-              onkeydown={(event) => {
-                if (event.key !== "Enter" || !added.trim()) return;
-                event.preventDefault();
-                add();
-              }}
-            />
-          </label>
+          <Field
+            label="Add blades, mm"
+            class="flex-1"
+            input="figures"
+            bind:value={added}
+            placeholder="0.05 0.10 0.15"
+            onkeydown={(event) => {
+              if (event.key !== "Enter" || !added.trim()) return;
+              event.preventDefault();
+              add();
+            }}
+          />
           <Button class="self-end" onclick={add}>Add</Button>
         </div>
-        {#if refusal}<p class="text-tight font-[560]" role="alert">{refusal.sentence}</p>{/if}
+        {#if refusal}<Notice>{refusal.sentence}</Notice>{/if}
         <div class="flex items-center gap-4">
           <Button kind="now" type="submit" class="min-h-12 text-lg">Save the set</Button>
           {#if saved}<span role="status">Saved.</span>{/if}
@@ -221,18 +224,8 @@
             instrument = "";
           }}
         >
-          <label class="flex-1"
-            ><span class="text-soft">One more</span><input
-              class="field"
-              bind:value={instrument}
-            /></label
-          >
-          <label class="w-28"
-            ><span class="text-soft">Good to ±</span><input
-              class="field figures"
-              bind:value={doubt}
-            /></label
-          >
+          <Field label="One more" class="flex-1" bind:value={instrument} />
+          <Field label="Good to ±" class="w-28" input="figures" bind:value={doubt} />
           <Button type="submit">Add it</Button>
         </form>
       </section>
@@ -252,13 +245,13 @@
             );
           }}
         >
-          <label class="w-44"
-            ><span class="text-soft">Full turns by hand</span><input
-              class="field figures"
-              inputmode="numeric"
-              bind:value={turns}
-            /></label
-          >
+          <Field
+            label="Full turns by hand"
+            class="w-44"
+            input="figures"
+            inputmode="numeric"
+            bind:value={turns}
+          />
           <div class="flex-1">
             <Select
               label="The wrench reads"

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** What is to buy: sizes, money, kit or singles; the parts counter; what is on its way. */
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import type { PlanState } from "../../card/plan.svelte";
 
@@ -24,23 +25,23 @@
     </h3>
     <ul class="figures">
       {#each plan.buy as line (line.thickness.nm)}
-        <li class="border-line flex items-baseline gap-3 border-b py-1 text-[17px]">
+        <li class="border-line flex items-baseline gap-3 border-b py-1 text-row">
           <span>{line.count} × <b>{line.thickness.mm}</b></span>
           {#if line.diameter}<span class="text-soft text-sm">ø {line.diameter.mm}</span>{/if}
-          <span class="ml-auto text-[15px]"
+          <span class="ml-auto text-note"
             >{line.ordered >= line.count ? "ordered" : (line.price ?? "no price")}</span
           >
         </li>
       {/each}
     </ul>
-    {#each plan.purchases as words (words)}<p class="py-1 text-[15px] leading-5">{words}</p>{/each}
+    {#each plan.purchases as words (words)}<p class="py-1 text-note leading-5">{words}</p>{/each}
     {#each plan.helps as help (help.sentence)}
-      <p class="border-now my-1 border-l-4 pl-3 text-[15px] leading-5">{help.sentence}</p>
+      <p class="border-now my-1 border-l-4 pl-3 text-note leading-5">{help.sentence}</p>
     {/each}
     {#if state.quotes}
       <ul class="mt-1">
         {#each state.quotes as quote (quote.thickness.nm)}
-          <li class="py-0.5 text-[15px] leading-5">
+          <li class="py-0.5 text-note leading-5">
             <b class="figures">{quote.count} × {quote.thickness.mm}</b>
             <span class={quote.state === "refused" ? "text-tight font-[560]" : ""}
               >{STATES[quote.state]}{quote.price ? `, ${quote.price}` : ""}.</span
@@ -51,7 +52,7 @@
       </ul>
     {/if}
     {#if state.counterSays}
-      <p class="text-tight py-1 font-[560]" role="alert">{state.counterSays}</p>
+      <Notice class="py-1">{state.counterSays}</Notice>
     {/if}
     {#if left > 0 && !state.job.signed}
       <div class="flex flex-wrap gap-2 pt-1">
@@ -73,7 +74,7 @@
         {#each order.lines as line (line.id)}
           <div class="flex min-h-11 items-center gap-2">
             <b class="figures">{line.count} × {line.thickness.mm}</b>
-            <span class="min-w-0 flex-1 text-[14px] leading-4"
+            <span class="min-w-0 flex-1 text-fine leading-4"
               >{STATES[line.state]}{line.days && line.state === "back-ordered"
                 ? `, ${line.days} days`
                 : ""}{line.state === "refused" ? `: ${line.says}` : ""}</span

@@ -4,6 +4,7 @@
    * piece that can be had is a option, led from where it stands on the scale, with the gap it gives.
    */
   import type { PlanMove, Option, Valve } from "../../api/client";
+  import RadioGroup from "../../kit/RadioGroup.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import { optionKey } from "./options";
 
@@ -59,7 +60,7 @@
   }
 </script>
 
-<div class="flex" role="radiogroup" aria-label="Pieces that can be had for {valve.valve}">
+<div class="flex">
   <svg width={WIDE} {height} class="shrink-0 overflow-visible" aria-hidden="true">
     {#if worked?.thin && worked.thick}
       <rect
@@ -98,38 +99,40 @@
       />
     {/if}
   </svg>
-  <div class="min-w-0 flex-1">
-    {#each options as option (optionKey(option))}
-      {@const here = looked !== null && optionKey(looked) === optionKey(option)}
-      <button
-        type="button"
-        role="radio"
-        aria-checked={here}
-        disabled={fixed}
-        onclick={() => onlook(option)}
-        style:height="{ROW}px"
-        class="flex w-full items-center gap-2 border px-2 text-left {here
-          ? 'border-now bg-wash border-2'
+  <RadioGroup
+    class="min-w-0 flex-1"
+    label="Pieces that can be had for {valve.valve}"
+    items={options}
+    name={optionKey}
+    value={looked && optionKey(looked)}
+    onchange={onlook}
+    disabled={fixed}
+    height={ROW}
+    look={(option, here) =>
+      `flex w-full items-center gap-2 border px-2 text-left ${
+        here
+          ? "border-now bg-wash border-2"
           : option.in_spec && !option.forbidden
-            ? 'border-line bg-sheet hover:border-ink'
-            : 'border-line text-soft hover:border-ink border-dashed'}"
+            ? "border-line bg-sheet hover:border-ink"
+            : "border-line text-soft hover:border-ink border-dashed"
+      }`}
+  >
+    {#snippet item(option)}
+      <span class="figures w-[3.4rem] text-[19px] {option.forbidden ? 'line-through' : ''}"
+        >{option.thickness.mm}</span
       >
-        <span class="figures w-[3.4rem] text-[19px] {option.forbidden ? 'line-through' : ''}"
-          >{option.thickness.mm}</span
-        >
-        <span class="min-w-0 flex-1 text-[13px] leading-4">
-          <span class="block truncate">{says(option)}</span>
-          {#if option.goes_to}
-            <b class="block truncate {option.goes_to === valve.valve ? 'text-now' : ''}"
-              >{option.goes_to === valve.valve ? "the plan" : `for ${option.goes_to}`}</b
-            >
-          {/if}
-        </span>
-        <span class="text-right leading-4">
-          <b class="figures text-[17px]">{preferences.read(option.gap)}</b>
-          <span class="block text-[13px]">{option.stands}</span>
-        </span>
-      </button>
-    {/each}
-  </div>
+      <span class="min-w-0 flex-1 text-mark leading-4">
+        <span class="block truncate">{says(option)}</span>
+        {#if option.goes_to}
+          <b class="block truncate {option.goes_to === valve.valve ? 'text-now' : ''}"
+            >{option.goes_to === valve.valve ? "the plan" : `for ${option.goes_to}`}</b
+          >
+        {/if}
+      </span>
+      <span class="text-right leading-4">
+        <b class="figures text-row">{preferences.read(option.gap)}</b>
+        <span class="block text-mark">{option.stands}</span>
+      </span>
+    {/snippet}
+  </RadioGroup>
 </div>

@@ -2,6 +2,7 @@
   /** Choose: the piece for the valve in hand, out of the plan for the whole engine. */
   import { untrack } from "svelte";
   import type { Option, School } from "../../api/client";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
   import { keys } from "../../state/keys.svelte";
@@ -95,13 +96,13 @@
     scale={false}
   />
   {#if planned.refusal && !planned.plan}
-    <p class="text-tight font-[560]">{planned.refusal.sentence}</p>
+    <Notice>{planned.refusal.sentence}</Notice>
     <Button onclick={() => void planned.load()}>Try again</Button>
   {:else if !planned.plan}
     <p class="text-soft">Working out the whole engine…</p>
   {:else if move?.options.length}
     <Ladder {valve} {move} looked={option} onlook={look} fixed={card.signed} />
-    {#if card.refusal}<p class="text-tight font-[560]" role="alert">{card.refusal.sentence}</p>{/if}
+    {#if card.refusal}<Notice>{card.refusal.sentence}</Notice>{/if}
     {#if !card.signed && option}
       <div class="flex gap-2">
         {#if taken}
@@ -110,7 +111,7 @@
           </p>
           <Button onclick={() => void planned.takeBack(valve.valve)}>Leave it to the plan</Button>
         {:else}
-          <Button class="border-ink min-h-12 flex-1 text-[17px]" onclick={take}
+          <Button class="border-ink min-h-12 flex-1 text-row" onclick={take}
             >Take {option.thickness.mm} for {valve.valve}</Button
           >
           {#if option.source !== "same"}
@@ -124,7 +125,7 @@
       </div>
     {/if}
     {#each helps as help (help.sentence)}
-      <p class="border-now border-l-4 pl-3 text-[15px] leading-5">{help.sentence}</p>
+      <p class="border-now border-l-4 pl-3 text-note leading-5">{help.sentence}</p>
     {/each}
     {#if valve.worked}
       <details open class="border-line border-t pt-1.5">

@@ -2,6 +2,7 @@
   /** The plan in one strip: what can be had instead, what it costs, how sure, and taking it. */
   import type { Variant } from "../../api/client";
   import Button from "../../kit/Button.svelte";
+  import RadioGroup from "../../kit/RadioGroup.svelte";
   import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();
@@ -28,37 +29,34 @@
     class="border-ink bg-sheet flex min-h-0 shrink-0 items-stretch border-t max-md:flex-col"
     aria-label="The plan"
   >
-    <div
+    <RadioGroup
       class="flex min-w-0 flex-1 max-md:hidden"
-      role="radiogroup"
-      aria-label="What can be had instead"
+      label="What can be had instead"
+      items={plan.variants}
+      name={(one) => one.name}
+      value={plan.variant}
+      onchange={(one) => void state.go(one.name)}
+      orientation="horizontal"
+      disabled={job.signed}
+      look={(_one, here) =>
+        `border-line flex min-w-0 flex-1 flex-col border-r px-3 py-1.5 text-left ${
+          here ? "bg-ink text-paper" : "hover:bg-paper"
+        }`}
     >
-      {#each plan.variants as one (one.name)}
-        {@const here = one.name === plan.variant}
-        <button
-          type="button"
-          role="radio"
-          aria-checked={here}
-          disabled={job.signed}
-          onclick={() => void state.go(one.name)}
-          class="border-line flex min-w-0 flex-1 flex-col border-r px-3 py-1.5 text-left {here
-            ? 'bg-ink text-paper'
-            : 'hover:bg-paper'}"
+      {#snippet item(one, here)}
+        <span class="truncate text-note font-[640]">{NAMES[one.name] ?? one.name}</span>
+        <span class="figures truncate text-note">{brief(one)}</span>
+        <span class="line-clamp-2 text-mark leading-[15px] {here ? '' : 'text-soft'}"
+          >{one.name === "best"
+            ? plan.optimal
+              ? "nothing does better"
+              : ""
+            : one.gives_up.join(", ")}</span
         >
-          <span class="truncate text-[15px] font-[640]">{NAMES[one.name] ?? one.name}</span>
-          <span class="figures truncate text-[15px]">{brief(one)}</span>
-          <span class="line-clamp-2 text-[13px] leading-[15px] {here ? '' : 'text-soft'}"
-            >{one.name === "best"
-              ? plan.optimal
-                ? "nothing does better"
-                : ""
-              : one.gives_up.join(", ")}</span
-          >
-        </button>
-      {/each}
-    </div>
+      {/snippet}
+    </RadioGroup>
     <div class="flex shrink-0 items-center gap-3 px-3 py-2 max-md:justify-between">
-      <p class="text-[14px] leading-[18px]">
+      <p class="text-fine leading-[18px]">
         <span class="block"
           >{plan.camshafts_out.length
             ? `Out: ${plan.camshafts_out.join(", ")}`
@@ -77,7 +75,7 @@
         {:else}
           <Button
             kind="now"
-            class="min-h-12 text-[17px] whitespace-nowrap"
+            class="min-h-12 text-row whitespace-nowrap"
             id="take-plan"
             disabled={!state.fresh || !plan.moves.some((move) => move.thickness)}
             onclick={() => void state.takeAll()}>Take the plan</Button

@@ -2,6 +2,7 @@
   /** Go or no go: one blade at a time, the one that settles the verdict soonest. */
   import { untrack } from "svelte";
   import { type Asked, type Length, answer, api } from "../../api/client";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import { VERDICT_WORDS } from "../../kit/verdicts";
@@ -72,10 +73,10 @@
 
 <div class="flex flex-col gap-2">
   {#if failed}
-    <p class="text-tight font-[560]" role="alert">{failed}</p>
+    <Notice>{failed}</Notice>
   {:else if blade}
     <p class="text-soft">{fine ? "Finely now. Try" : "Try"}</p>
-    <p class="figures text-[44px] leading-none">
+    <p class="figures text-figure leading-none">
       {blade.blades.map((one) => preferences.read(one)).join(" + ")}
     </p>
     <div class="grid grid-cols-2 gap-2">

@@ -76,7 +76,7 @@
     </div>
   {/if}
   {#if valve.repeats.length > 1 && valve.spread}
-    <p class="text-soft text-[15px]">
+    <p class="text-soft text-note">
       Read {valve.repeats.length} times: {valve.repeats
         .map((gap) => preferences.read(gap))
         .join(", ")}; spread {preferences.read(valve.spread)}.

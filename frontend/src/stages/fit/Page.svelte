@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Fit: the piece to put in now, what to see to, then what closes the engine. */
   import { untrack } from "svelte";
+  import Field from "../../kit/Field.svelte";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import { keys } from "../../state/keys.svelte";
   import type { CardState } from "../../card/card.svelte";
@@ -46,17 +48,17 @@
 {#if job.card}
   {#if step}
     <div class="flex items-end justify-between gap-3">
-      <h2 class="text-[34px] leading-9 font-[640] [word-spacing:0.12em]" style:font-stretch="84%">
+      <h2 class="text-title leading-9 font-[640] [word-spacing:0.12em]" style:font-stretch="84%">
         {step.valve}
       </h2>
       <span class="text-soft figures">{place} of {steps.length}</span>
     </div>
     <div class="border-ink flex items-baseline justify-between gap-3 border-y-2 py-1">
-      <span class="text-[15px]">{comesFrom}</span>
+      <span class="text-note">{comesFrom}</span>
       <b class="figures text-[52px] leading-[56px]">{step.thickness.mm}</b>
       <span class="text-soft">mm</span>
     </div>
-    <p class="text-[15px] leading-5">
+    <p class="text-note leading-5">
       Out comes {step.old.mm}: {step.old_goes_to
         ? `keep it at hand, it goes to ${step.old_goes_to} next.`
         : "onto the tray, nobody needs it now."}
@@ -85,16 +87,16 @@
           void isIn();
         }}
       >
-        <label class="w-32">
-          <span class="text-soft block text-sm">Measured, if you do</span>
-          <input
-            class="field figures text-xl"
-            inputmode="decimal"
-            bind:value={measured}
-            placeholder={step.measured?.mm ?? step.thickness.mm}
-            aria-invalid={job.refusal?.field === "measured"}
-          />
-        </label>
+        <Field
+          label="Measured, if you do"
+          class="w-32"
+          look="text-soft block text-sm"
+          input="figures text-xl"
+          inputmode="decimal"
+          bind:value={measured}
+          placeholder={step.measured?.mm ?? step.thickness.mm}
+          invalid={job.refusal?.field === "measured"}
+        />
         <Button kind="now" type="submit" id="is-in" class="min-h-12 flex-1 text-lg">It is in</Button
         >
       </form>
@@ -105,7 +107,7 @@
       {/if}
     {/if}
     {#if job.refusal}
-      <p class="text-tight font-[560]" role="alert">{job.refusal.sentence}</p>
+      <Notice>{job.refusal.sentence}</Notice>
     {/if}
   {:else if steps.length}
     <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>
@@ -139,7 +141,7 @@
                   .join(", ")}</span
               >
             {/if}
-            {#if part.note}<span class="block text-[15px]">{part.note}</span>{/if}
+            {#if part.note}<span class="block text-note">{part.note}</span>{/if}
           </li>
         {/each}
       </ol>

@@ -2,6 +2,8 @@
   /** The tightening picture: bolts as they lie, the one to turn now, how hard, and what follows. */
   import type { Schemas } from "../../api/client";
   import { answer, api, Refusal } from "../../api/client";
+  import Field from "../../kit/Field.svelte";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
   import Select from "../../kit/Select.svelte";
@@ -140,7 +142,7 @@
           <text
             text-anchor="middle"
             dy="0.36em"
-            class="figures text-[14px] {here ? 'fill-on-now' : turned ? 'fill-paper' : 'fill-ink'}"
+            class="figures text-fine {here ? 'fill-on-now' : turned ? 'fill-paper' : 'fill-ink'}"
             >{(turnOf.get(n) ?? 0) + 1}</text
           >
         </g>
@@ -173,13 +175,13 @@
         {/if}
         <b class="figures text-[26px]">{done ? "" : (bolts.stages[stage]?.torque ?? "")}</b>
       </p>
-      <p class="text-soft text-[14px] leading-[18px]">
+      <p class="text-soft text-fine leading-[18px]">
         {bolts.by_maker ? "The maker’s order." : "From the middle outwards, crosswise."}
         {bolts.torque ? Object.values(bolts.torque.words).join(" = ") : "No torque noted."}
         {bolts.thread}
       </p>
       {#if bolts.torque?.doubt}
-        <p class="border-tight border-l-4 pl-2 text-[14px] leading-[18px]">{bolts.torque.doubt}</p>
+        <p class="border-tight border-l-4 pl-2 text-fine leading-[18px]">{bolts.torque.doubt}</p>
       {/if}
       {#if !job.signed}
         <div class="mt-auto grid grid-cols-[1fr_auto] gap-1.5">
@@ -224,34 +226,14 @@
       />
     </div>
     {#if from === "grid"}
-      <label class="col-span-2"
-        ><span class="text-soft">They hold</span><input class="field" bind:value={name} /></label
-      >
-      <label
-        ><span class="text-soft">Rows</span><input
-          class="field figures"
-          inputmode="numeric"
-          bind:value={rows}
-        /></label
-      >
-      <label
-        ><span class="text-soft">Bolts in a row</span><input
-          class="field figures"
-          inputmode="numeric"
-          bind:value={columns}
-        /></label
-      >
+      <Field label="They hold" class="col-span-2" bind:value={name} />
+      <Field label="Rows" input="figures" inputmode="numeric" bind:value={rows} />
+      <Field label="Bolts in a row" input="figures" inputmode="numeric" bind:value={columns} />
     {/if}
-    <label
-      ><span class="text-soft">The maker’s torque</span><input
-        class="field figures"
-        inputmode="decimal"
-        bind:value={torque}
-      /></label
-    >
+    <Field label="The maker’s torque" input="figures" inputmode="decimal" bind:value={torque} />
     <Select label="In" value={unit} items={UNITS} onchange={(to) => (unit = to)} />
     <Select label="Thread" value={thread} items={THREADS} onchange={(to) => (thread = to)} />
-    <p class="figures self-end text-[15px] leading-5" role="status">
+    <p class="figures self-end text-note leading-5" role="status">
       {#if said}{Object.values(said.words).join(" = ")}{/if}
     </p>
     {#if said?.doubt}
@@ -263,13 +245,16 @@
         {/if}
       </div>
     {/if}
-    {#if wrong}<p class="text-tight col-span-2 font-[560]" role="alert">{wrong}</p>{/if}
-    <label class="col-span-2">
-      <span class="text-soft">The maker’s order, if given</span>
-      <input class="field figures" bind:value={order} placeholder="5 3 1 2 4 6" />
-    </label>
+    {#if wrong}<Notice class="col-span-2">{wrong}</Notice>{/if}
+    <Field
+      label="The maker’s order, if given"
+      class="col-span-2"
+      input="figures"
+      bind:value={order}
+      placeholder="5 3 1 2 4 6"
+    />
     {#if job.refusal}
-      <p class="text-tight col-span-2 font-[560]" role="alert">{job.refusal.sentence}</p>
+      <Notice class="col-span-2">{job.refusal.sentence}</Notice>
     {/if}
     <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Lay them out</Button>
   </form>

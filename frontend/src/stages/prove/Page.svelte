@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Prove: turned by hand, measured again, held against what was expected, and explained. */
+  import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import { route } from "../../state/route.svelte";
@@ -60,7 +61,7 @@
           : "What explains it"}
       </h3>
       {#if card.explained.fine && card.explained.beyond.length}
-        <p class="text-[15px] leading-5">
+        <p class="text-note leading-5">
           {card.explained.beyond.join(", ")}
           {card.explained.beyond.length === 1 ? "is" : "are"} off by more than usual, but not enough to
           name a cause. Measure again before anything is opened.
@@ -70,7 +71,7 @@
         <article class="border-line border-b py-1.5">
           <div class="flex items-baseline justify-between gap-2">
             <b class="leading-5">{cause.name}</b>
-            <span class="figures text-[17px]">{cause.sure}</span>
+            <span class="figures text-row">{cause.sure}</span>
           </div>
           <svg
             viewBox="0 0 100 4"
@@ -81,18 +82,20 @@
             <path d="M0 3.500H100" stroke="var(--line)" stroke-width="1" />
             <path d="M0 2H{cause.chance * 100}" stroke="var(--ink)" stroke-width="3" />
           </svg>
-          <p class="pt-1 text-[15px] leading-5">{cause.evidence}</p>
-          <p class="text-[15px] leading-5"><b>Check first:</b> {cause.check}</p>
+          <p class="pt-1 text-note leading-5">{cause.evidence}</p>
+          <p class="text-note leading-5"><b>Check first:</b> {cause.check}</p>
         </article>
       {/each}
     </section>
   {/if}
   {#if card && needsRound && !job.signed}
     <div class="border-now bg-wash flex flex-col gap-2 border-l-4 py-2 pr-2 pl-3">
-      <label>
-        <span class="text-soft block text-sm">Why it goes round again</span>
-        <input class="field" bind:value={reason} placeholder={proposed} />
-      </label>
+      <Field
+        label="Why it goes round again"
+        look="text-soft block text-sm"
+        bind:value={reason}
+        placeholder={proposed}
+      />
       <Button kind="now" id="next-round" class="min-h-12 text-lg" onclick={again}
         >Go round again: round {card.round + 1}</Button
       >
@@ -124,7 +127,7 @@
   {#if complete && !job.entry.draft}{@render explained()}{/if}
   <Entry {job} what="Gap after fitting" hint="15, 13-15, x, as in Feel.">
     {#if turns >= wanted && !job.signed}
-      <p class="text-soft flex items-center justify-between text-[14px]">
+      <p class="text-soft flex items-center justify-between text-fine">
         Turned by hand {turns} times.
         <Button kind="bare" onclick={() => void job.act(job.acts.turns({ turns: turns + 1 }))}
           >One more</Button

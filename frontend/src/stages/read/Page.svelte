@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Read: how to get at the shims, and what came out of each valve. */
+  import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import Pair from "../../kit/Pair.svelte";
   import Select from "../../kit/Select.svelte";
@@ -82,7 +83,7 @@
       </div>
     </div>
   {:else if piece?.disagrees}
-    <p class="text-soft text-[15px]">
+    <p class="text-soft text-note">
       {piece.trust === "marked" ? "The marking" : "The micrometer"} counts, as you said.
     </p>
   {/if}
@@ -144,10 +145,13 @@
         ]}
         onchange={(id) => void checkZero(id ? Number(id) : null)}
       />
-      <label>
-        <span class="text-soft mb-0.5 block text-sm">Shows empty</span>
-        <input class="field figures" bind:value={zero.value} placeholder="0.000" />
-      </label>
+      <Field
+        label="Shows empty"
+        look="text-soft mb-0.5 block text-sm"
+        input="figures"
+        bind:value={zero.value}
+        placeholder="0.000"
+      />
       <Button
         type="submit"
         kind={job.card.zero === null && !job.card.valves.some((one) => one.piece) ? "now" : "plain"}

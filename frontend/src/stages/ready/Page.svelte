@@ -1,5 +1,7 @@
 <script lang="ts">
   /** Ready: cold, safe, and a tray with a pocket for every bolt. */
+  import Field from "../../kit/Field.svelte";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Checklist from "../../card/Checklist.svelte";
@@ -41,39 +43,36 @@
             : `, at ${card.distance_km} km`}{card.hours === null ? "" : `, ${card.hours} h`}.
         </p>
         <form class="grid grid-cols-2 gap-3" onsubmit={note}>
-          <label class="block">
-            <span class="text-soft">Hours since it ran</span>
-            <input
-              class="field figures text-2xl"
-              inputmode="decimal"
-              bind:value={rested.value}
-              disabled={job.signed}
-              aria-invalid={job.refusal?.field === "rested"}
-            />
-          </label>
-          <label class="block">
-            <span class="text-soft">Coolant or head, °C</span>
-            <input
-              class="field figures text-2xl"
-              inputmode="decimal"
-              bind:value={temperature.value}
-              disabled={job.signed}
-              aria-invalid={job.refusal?.field === "temperature"}
-            />
-          </label>
+          <Field
+            label="Hours since it ran"
+            class="block"
+            input="figures text-2xl"
+            inputmode="decimal"
+            bind:value={rested.value}
+            disabled={job.signed}
+            invalid={job.refusal?.field === "rested"}
+          />
+          <Field
+            label="Coolant or head, °C"
+            class="block"
+            input="figures text-2xl"
+            inputmode="decimal"
+            bind:value={temperature.value}
+            disabled={job.signed}
+            invalid={job.refusal?.field === "temperature"}
+          />
           {#if warm}
-            <label class="col-span-2 block">
-              <span class="text-tight font-[560]">Why it is measured warm all the same</span>
-              <input
-                class="field"
-                bind:value={reason.value}
-                disabled={job.signed}
-                aria-invalid={job.refusal?.field === "reason"}
-              />
-            </label>
+            <Field
+              label="Why it is measured warm all the same"
+              class="col-span-2 block"
+              look="text-tight font-[560]"
+              bind:value={reason.value}
+              disabled={job.signed}
+              invalid={job.refusal?.field === "reason"}
+            />
           {/if}
           {#if job.refusal}
-            <p class="text-tight col-span-2 font-[560]" role="alert">{job.refusal.sentence}</p>
+            <Notice class="col-span-2">{job.refusal.sentence}</Notice>
           {/if}
           {#each card.conditions.warnings as warning (warning)}
             <p class="border-tight col-span-2 border-l-4 pl-3">
@@ -93,7 +92,7 @@
           >
         </h2>
         <Checklist {job} items={card.safety} />
-        <p class="text-soft py-3 text-[15px]">
+        <p class="text-soft py-3 text-note">
           The maker’s manual, local codes and licensed practice come before this list.
         </p>
       </section>

@@ -4,6 +4,7 @@
    * where it lives. Read backwards it is the list for putting together again.
    */
   import type { Part } from "../../api/client";
+  import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import Pair from "../../kit/Pair.svelte";
   import type { CardState } from "../../card/card.svelte";
@@ -136,7 +137,7 @@
           {#each part.pockets as one, nth (nth)}
             <button
               type="button"
-              class="border-ink bg-paper figures absolute flex h-11 min-w-11 -translate-x-1/2 -translate-y-1/2 items-center justify-center border-2 px-1 text-[15px]"
+              class="border-ink bg-paper figures absolute flex h-11 min-w-11 -translate-x-1/2 -translate-y-1/2 items-center justify-center border-2 px-1 text-note"
               style:left="{one.x * 100}%"
               style:top="{one.y * 100}%"
               aria-label="Pocket {nth + 1}, {face(one, nth)}: take it away"
@@ -146,35 +147,35 @@
           {/each}
         </div>
         {#each part.pockets as one, nth (nth)}
-          {#if one.note}<p class="text-[15px]">* {one.length || nth + 1}: {one.note}</p>{/if}
+          {#if one.note}<p class="text-note">* {one.length || nth + 1}: {one.note}</p>{/if}
         {/each}
-        {#if part.note}<p class="text-soft text-[15px]">{part.note}</p>{/if}
+        {#if part.note}<p class="text-soft text-note">{part.note}</p>{/if}
         {#if !job.signed}
           <div class="mt-2 grid grid-cols-[5rem_4rem_minmax(0,1fr)] gap-2">
-            <label>
-              <span class="text-soft text-[15px]">Length</span>
-              <input
-                class="field figures"
-                bind:value={length}
-                placeholder="30"
-                aria-label="Length of the next bolt"
-              />
-            </label>
-            <label>
-              <span class="text-soft text-[15px]">Count</span>
-              <input
-                class="field figures"
-                inputmode="numeric"
-                bind:value={count}
-                aria-label="How many in the next pocket"
-              />
-            </label>
-            <label>
-              <span class="text-soft text-[15px]">Note</span>
-              <input class="field" bind:value={note} aria-label="Note on the next bolt" />
-            </label>
+            <Field
+              label="Length"
+              look="text-soft text-note"
+              input="figures"
+              bind:value={length}
+              placeholder="30"
+              aria-label="Length of the next bolt"
+            />
+            <Field
+              label="Count"
+              look="text-soft text-note"
+              input="figures"
+              inputmode="numeric"
+              bind:value={count}
+              aria-label="How many in the next pocket"
+            />
+            <Field
+              label="Note"
+              look="text-soft text-note"
+              bind:value={note}
+              aria-label="Note on the next bolt"
+            />
           </div>
-          <p class="text-soft text-[15px]">Tap the outline where the bolt sits.</p>
+          <p class="text-soft text-note">Tap the outline where the bolt sits.</p>
         {/if}
       </div>
     {/if}

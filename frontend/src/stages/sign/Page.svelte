@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Sign: the sheet as it will be printed, and the name under it. */
   import { untrack } from "svelte";
+  import Field from "../../kit/Field.svelte";
+  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
@@ -92,10 +94,7 @@
             <span class="text-soft">Something to add? A dated line of its own</span>
             <textarea class="field min-h-20" bind:value={amended}></textarea>
           </label>
-          <label class="block">
-            <span class="text-soft">Name</span>
-            <input class="field" bind:value={name} autocomplete="name" />
-          </label>
+          <Field label="Name" class="block" bind:value={name} autocomplete="name" />
           <Button type="submit" disabled={!amended.trim()}>Write it</Button>
           {#if amendSays}<p role="status">{amendSays}</p>{/if}
         </form>
@@ -125,15 +124,13 @@
           <p>Every valve is in spec as left.</p>
         {/if}
         <form class="flex flex-col gap-3" onsubmit={sign}>
-          <label class="block">
-            <span class="text-soft">Name</span>
-            <input
-              class="field"
-              bind:value={name}
-              autocomplete="name"
-              aria-invalid={card.refusal?.field === "signed_by"}
-            />
-          </label>
+          <Field
+            label="Name"
+            class="block"
+            bind:value={name}
+            autocomplete="name"
+            invalid={card.refusal?.field === "signed_by"}
+          />
           <label class="block">
             <span class="text-soft">Remarks</span>
             <textarea
@@ -141,22 +138,21 @@
               bind:value={remarks}
               aria-invalid={card.refusal?.field === "remarks"}></textarea>
           </label>
-          <label class="block">
-            <span class="text-soft">Next check at, km</span>
-            <input
-              class="field figures"
-              inputmode="numeric"
-              bind:value={next}
-              aria-invalid={nextWrong}
-            />
-          </label>
+          <Field
+            label="Next check at, km"
+            class="block"
+            input="figures"
+            inputmode="numeric"
+            bind:value={next}
+            invalid={nextWrong}
+          />
           {#if nextWrong}<p class="text-tight">
               Write the next check as a whole number of km.
             </p>{/if}
           {#if card.refusal}
-            <p class="text-tight font-[560]" role="alert">{card.refusal.sentence}</p>
+            <Notice>{card.refusal.sentence}</Notice>
           {/if}
-          <p class="text-soft text-[15px] leading-5">
+          <p class="text-soft text-note leading-5">
             Before the engine is started: cover torqued to the maker’s figure, tensioner released,
             nothing left inside, two full turns by hand without a stop.
           </p>

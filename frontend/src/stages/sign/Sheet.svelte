@@ -39,7 +39,7 @@
     </p>
   </header>
   <dl
-    class="border-line grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 border-b py-2 text-[15px] max-sm:grid-cols-[auto_1fr]"
+    class="border-line grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 border-b py-2 text-note max-sm:grid-cols-[auto_1fr]"
   >
     {#each sheet.facts as fact (fact.name)}
       <dt class="text-soft">{fact.name}</dt>
@@ -68,24 +68,24 @@
         x={one.plate.x + one.plate.width / 2}
         y={one.plate.y + one.plate.height / 2 - 6}
         text-anchor="middle"
-        class="fill-ink text-[13px] font-bold"
+        class="fill-ink text-mark font-bold"
         style:font-stretch="78%">{one.valve}</text
       >
       <text
         x={one.plate.x + one.plate.width / 2}
         y={one.plate.y + one.plate.height / 2 + 13}
         text-anchor="middle"
-        class="figures fill-ink text-[17px]">{gap(left.get(one.valve) ?? null)}</text
+        class="figures fill-ink text-row">{gap(left.get(one.valve) ?? null)}</text
       >
     {/each}
-    <text x={laid.width / 2} y="12" text-anchor="middle" class="fill-soft text-[12px]"
+    <text x={laid.width / 2} y="12" text-anchor="middle" class="fill-soft text-tiny"
       >{laid.front === "up" ? "front" : ""}</text
     >
   </svg>
   <!-- a table wider than a phone scrolls, by keyboard too -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Every valve">
-    <table class="figures w-full text-[15px]" style:font-stretch="84%">
+    <table class="figures w-full text-note" style:font-stretch="84%">
       <caption class="text-soft pb-1 text-left text-sm">
         Gaps in {preferences.unitName}, shims in mm, valves in measuring order
       </caption>
@@ -137,7 +137,7 @@
     </table>
   </div>
   {#each sheet.rounds as round (round.number)}
-    <section class="border-line border-b py-1.5 text-[15px]">
+    <section class="border-line border-b py-1.5 text-note">
       <h2 class="font-[620]">Round {round.number}: {round.reason}</h2>
       <ul class="figures">
         {#each round.rows as row (row.valve)}
@@ -152,17 +152,17 @@
   {/each}
   {#each [["Proof", sheet.explained.join(" ")], ["Torques", sheet.torques.join("; ")], ["Cautions acknowledged", sheet.acknowledged.join(", ")], ["Not acknowledged", sheet.not_acknowledged.join(", ")]] as [name, says] (name)}
     {#if says}
-      <p class="border-line border-b py-1.5 text-[15px] leading-5">
+      <p class="border-line border-b py-1.5 text-note leading-5">
         <span class="text-soft">{name}</span>
         {says}
       </p>
     {/if}
   {/each}
-  <p class="border-line border-b py-2 text-[15px] whitespace-pre-wrap">
+  <p class="border-line border-b py-2 text-note whitespace-pre-wrap">
     <span class="text-soft">Remarks</span>
     {sheet.remarks || (sheet.signed_at ? "none" : "")}
   </p>
-  <footer class="flex flex-wrap items-end justify-between gap-x-8 gap-y-3 pt-2 text-[15px]">
+  <footer class="flex flex-wrap items-end justify-between gap-x-8 gap-y-3 pt-2 text-note">
     <p>
       <span class="text-soft">Next check</span>
       <b class="figures">{sheet.next_check || "not set"}</b>
@@ -175,7 +175,7 @@
     </p>
   </footer>
   {#each sheet.amendments as one (one)}
-    <p class="border-ink mt-2 border-l-4 pl-3 text-[15px]">
+    <p class="border-ink mt-2 border-l-4 pl-3 text-note">
       <span class="text-soft">Amended</span>
       {one}
     </p>

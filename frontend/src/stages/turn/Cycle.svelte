@@ -123,7 +123,7 @@
           x={px}
           y={17.5 + (1 - up) * 24}
           text-anchor="middle"
-          class="figures fill-ink text-[12px]">{cylinder}</text
+          class="figures fill-ink text-tiny">{cylinder}</text
         >
       {/each}
     {/if}
@@ -152,7 +152,7 @@
         class="stroke-ink"
         stroke-dasharray="5 3"
       />
-      <text x={x(stop.degrees) + 4} y={HEAD - 2} class="fill-ink text-[13px] font-bold"
+      <text x={x(stop.degrees) + 4} y={HEAD - 2} class="fill-ink text-mark font-bold"
         >{stop.mark ?? `stop ${n + 1}`}</text
       >
     {/each}
@@ -168,14 +168,14 @@
           x={x(degrees)}
           y={height - 3}
           text-anchor={degrees === 720 ? "end" : "middle"}
-          class="figures fill-soft text-[12px]">{degrees}°</text
+          class="figures fill-soft text-tiny">{degrees}°</text
         >
       {/if}
     {/each}
     <path d="M{x(crank)} {HEAD - 8}V{height - 16}" class="stroke-now" stroke-width="2.5" />
     <path d="M{x(crank)} {HEAD - 4}l-6 -8h12z" class="fill-now" />
     <rect x={x(crank) - 22} y={HEAD - 31} width="44" height="19" class="fill-now" />
-    <text x={x(crank)} y={HEAD - 17} text-anchor="middle" class="figures fill-on-now text-[15px]"
+    <text x={x(crank)} y={HEAD - 17} text-anchor="middle" class="figures fill-on-now text-note"
       >{crank}°</text
     >
   </svg>

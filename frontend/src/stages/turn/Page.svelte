@@ -58,16 +58,16 @@
           aria-pressed={n === at}
           onclick={() => (job.crank = Math.round(stop.degrees))}
         >
-          <span class="figures text-[30px] leading-8">{stop.mark ?? n + 1}</span>
+          <span class="figures text-head leading-8">{stop.mark ?? n + 1}</span>
           <span class="leading-5">
-            <span class="text-soft block text-[15px]">
+            <span class="text-soft block text-note">
               {n === 0 ? "first" : `${further(n)}° further`}
             </span>
             <span class="block font-[560]">{stop.valves.join(", ")}</span>
           </span>
         </button>
         {#if n === at}
-          <ul class="px-2 pb-2 text-[15px] leading-5">
+          <ul class="px-2 pb-2 text-note leading-5">
             <li>
               {stop.mark
                 ? `Proof one: mark ${stop.mark} at its pointer.`
@@ -91,7 +91,7 @@
       </li>
     {/each}
   </ol>
-  <p class="text-soft text-[15px] leading-5">
+  <p class="text-soft text-note leading-5">
     Worked out from firing order and cam timing. Decompressor lobes are not in it: where there is
     one, go by the manual.
   </p>

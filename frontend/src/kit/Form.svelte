@@ -1,0 +1,35 @@
+<script lang="ts">
+  /** A form that is sent by its own button or Enter, and shows what was refused of it. */
+  import type { Snippet } from "svelte";
+  import type { Refusal } from "../api/client";
+  import Notice from "./Notice.svelte";
+
+  let {
+    onsend,
+    refusal = null,
+    class: more = "flex flex-col gap-3",
+    children,
+    foot,
+  }: {
+    onsend: () => unknown;
+    refusal?: Refusal | string | null;
+    class?: string;
+    children: Snippet;
+    /** What stands below what was refused: the button that sends it. */
+    foot?: Snippet;
+  } = $props();
+
+  const sentence = $derived(typeof refusal === "string" ? refusal : refusal?.sentence);
+</script>
+
+<form
+  class={more}
+  onsubmit={(event) => {
+    event.preventDefault();
+    void onsend();
+  }}
+>
+  {@render children()}
+  {#if sentence}<Notice class="col-span-full">{sentence}</Notice>{/if}
+  {@render foot?.()}
+</form>

@@ -1,0 +1,78 @@
+<script lang="ts">
+  /** What a new engine starts from: its layout, and what differs about it. */
+  import kinds from "../../api/kinds.json";
+  import type { Schemas } from "../../api/client";
+  import Select from "../../kit/Select.svelte";
+  import { ANGLES, type EngineState } from "./engine.svelte";
+
+  let { engine }: { engine: EngineState } = $props();
+
+  type Start = Schemas["StartIn"];
+  const start = $derived(engine.start);
+  const layouts: { value: Start["layout"]; label: string }[] = [
+    { value: "single", label: "single" },
+    { value: "parallel-twin", label: "parallel twin" },
+    { value: "v-twin", label: "V-twin" },
+    { value: "l-twin", label: "L-twin" },
+    { value: "triple", label: "triple" },
+    { value: "inline-four", label: "inline four" },
+    { value: "v-four", label: "V-four" },
+    { value: "flat-four", label: "flat four" },
+    { value: "straight-six", label: "straight six" },
+  ];
+  const followers = kinds.followers as { value: Start["follower"]; label: string }[];
+  const angles = $derived(ANGLES[start.layout]);
+  const numbers = (of: readonly number[]) =>
+    of.map((one) => ({ value: `${one}`, label: `${one}` }));
+</script>
+
+<div class="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
+  <Select
+    label="Layout"
+    value={start.layout}
+    items={layouts}
+    onchange={(layout) => void engine.begin({ layout })}
+  />
+  {#if angles}
+    <Select
+      label={start.layout === "v-twin" ? "Angle of the V" : "Crank offset"}
+      value={`${engine.angle}`}
+      items={angles.map((one) => ({ value: `${one}`, label: `${one}°` }))}
+      onchange={(to) => void engine.begin({ angle: Number(to) })}
+    />
+  {/if}
+  <Select
+    label="Valves a cylinder"
+    value={`${start.valves}`}
+    items={numbers([2, 3, 4, 5])}
+    onchange={(to) => void engine.begin({ valves: Number(to) })}
+  />
+  <Select
+    label="Camshafts a bank"
+    value={`${start.camshafts}`}
+    items={numbers([1, 2])}
+    onchange={(to) => void engine.begin({ camshafts: Number(to) })}
+  />
+  <Select
+    label="Followers"
+    value={start.follower}
+    items={followers}
+    onchange={(follower) => void engine.begin({ follower })}
+  />
+  <label class="flex min-h-11 items-center gap-2 self-end">
+    <input
+      type="checkbox"
+      class="h-6 w-6 accent-[var(--ink)]"
+      checked={start.reversed_head}
+      onchange={(event) => void engine.begin({ reversed_head: event.currentTarget.checked })}
+    /> head reversed
+  </label>
+  <label class="flex min-h-11 items-center gap-2 self-end">
+    <input
+      type="checkbox"
+      class="h-6 w-6 accent-[var(--ink)]"
+      checked={start.crank_along}
+      onchange={(event) => void engine.begin({ crank_along: event.currentTarget.checked })}
+    /> crank along the machine
+  </label>
+</div>
