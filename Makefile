@@ -31,8 +31,8 @@ test: .venv/.dev $(APP) chromium ## Set up what the tests need and run them all
 	@$(BIN)/python -m pytest
 
 .PHONY: test-long
-test-long: .venv/.dev ## The checks against the outside in full: 2,000 engines by brute force, 200 by a second solver
-	@PLIMB_LONG=1 $(BIN)/python -m pytest tests/outside
+test-long: .venv/.dev ## The same with every simulation whole: 2,000 engines by brute force, 500 proofs a cause
+	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --ignore tests/browser
 
 .PHONY: check
 check: .venv/.dev frontend/node_modules/.done ## Lint, types, layers, generated files
@@ -42,6 +42,9 @@ check: .venv/.dev frontend/node_modules/.done ## Lint, types, layers, generated 
 	@$(BIN)/lint-imports
 	@$(BIN)/python scripts/openapi.py --check
 	@$(BIN)/python scripts/schemas.py --check
+	@$(BIN)/python scripts/kinds.py --check
+	@$(BIN)/python scripts/house.py --check
+	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent types:check
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent check
 
 .PHONY: fmt
@@ -52,6 +55,8 @@ fmt: .venv/.dev frontend/node_modules/.done ## Write everything in the house's f
 .PHONY: types
 types: .venv/.dev frontend/node_modules/.done ## Write the OpenAPI document and the front end's types
 	@$(BIN)/python scripts/openapi.py
+	@$(BIN)/python scripts/kinds.py
+	@$(BIN)/python scripts/answers.py
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent types
 
 .PHONY: screenshots

@@ -19,6 +19,7 @@ from plimb.actions.drawer import add_pieces, read_drawer
 from plimb.actions.engines import register_engine
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import write_down_shim
+from plimb.actions.views import read_card
 from plimb.core.engine.turning import Method, plan_turning
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.blades import Blade, BladeSet, Tried, next_blade
@@ -123,6 +124,7 @@ def served() -> None:
                 "angle": None, "reversed_head": False, "crank_along": False,
             },
         )  # fmt: skip
+        assert start.json
         document = start.json["document"]
         number = register_engine(database, label="bench", note="", document=document, now=utc_now())
         card = open_card(
@@ -130,22 +132,27 @@ def served() -> None:
             now=utc_now(),
         )  # fmt: skip
         dice = random.Random(16)
-        for valve in card.survey.order:
-            for act, more in (
-                (write_down_gap, {"purpose": "found", "unit": Unit.MM,
-                                  "text": f"{(low := dice.randrange(5, 30))}-{low + 2}"}),
-                (write_down_shim, {"text": f"2.{dice.randrange(400, 800)}"}),
-            ):  # fmt: skip
-                change = Change(card_id=card.id, version=card.version,
-                                key=f"bench-{card.version:05}", now=utc_now())  # fmt: skip
-                card = act(database, change, valve=valve, **more)
+        with database.reading() as session:
+            order = read_card(session, card.id).status.order
+
+        def change() -> Change:
+            key = f"bench-{card.version:05}"
+            return Change(card_id=card.id, version=card.version, key=key, now=utc_now())
+
+        for valve in order:
+            low = dice.randrange(5, 30)
+            card = write_down_gap(database, change(), valve=valve, purpose="found", unit=Unit.MM,
+                                  text=f"{low}-{low + 2}")  # fmt: skip
+            card = write_down_shim(database, change(), valve=valve,
+                                   text=f"2.{dice.randrange(400, 800)}")  # fmt: skip
         with database.reading() as session:
             family = read_drawer(session).families[0].id
         pieces = ", ".join(f"2.{dice.randrange(200, 999)}" for _piece in range(200))
         add_pieces(database, family_id=family, text=pieces, now=utc_now())
         server = create_server(create_app(database), host="127.0.0.1", port=0, threads=4)
         Thread(target=server.run, daemon=True).start()
-        wire = HTTPConnection("127.0.0.1", server.effective_port)
+        port = server.effective_port  # type: ignore[union-attr]
+        wire = HTTPConnection("127.0.0.1", port)
 
         def get(path: str) -> None:
             wire.request("GET", path)

@@ -5,6 +5,7 @@ from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
+from hypothesis import HealthCheck, settings
 
 from plimb.actions.cards import Change
 from plimb.actions.views import read_card
@@ -13,6 +14,9 @@ from plimb.store.database import Database
 from plimb.web.application import create_app
 
 NOON = datetime(2026, 11, 24, 12, 0)
+
+settings.register_profile("plimb", deadline=None, suppress_health_check=[HealthCheck.too_slow])
+settings.load_profile("plimb")
 
 
 @pytest.fixture

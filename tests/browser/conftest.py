@@ -1,13 +1,13 @@
 """The real interface in Debian's Chromium against a served copy of the demo."""
 
+import json
 import socket
 import subprocess
 import sys
-import time
 from contextlib import suppress
 from pathlib import Path
 from threading import Thread
-from urllib.request import urlopen
+from urllib.request import Request, urlopen
 
 import pytest
 from playwright.sync_api import Page, sync_playwright
@@ -106,25 +106,35 @@ class OwnServer:
 
     def start(self) -> None:
         plimb = Path(sys.executable).parent / "plimb"
-        command = [plimb, "demo", "--database", self.record, "--port", str(self.port)]
-        self.process = subprocess.Popen(command, stdout=subprocess.DEVNULL)
-        for _wait in range(200):
-            try:
-                urlopen(f"{self.address}/api/health", timeout=1).close()
-                return
-            except OSError:
-                time.sleep(0.1)
-        raise AssertionError("the server did not come up")
+        command = [
+            str(plimb),
+            "demo",
+            "--json",
+            "--database",
+            str(self.record),
+            "--port",
+            str(self.port),
+        ]
+        self.process = subprocess.Popen(
+            command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True
+        )
+        assert json.loads(self.process.stdout.readline())["url"] == self.address
+        # it listens before it says where: what is asked meanwhile waits
+        with urlopen(Request(f"{self.address}/api/health"), timeout=60) as answer:
+            assert answer.status == 200
 
     def kill(self) -> None:
         """Stop it as a power cut would."""
         self.process.kill()
         self.process.wait()
+        self.process.stdout.close()
 
 
 @pytest.fixture
 def own_server(tmp_path):
     server = OwnServer(tmp_path / "own.sqlite3")
-    server.start()
-    yield server
-    server.kill()
+    try:
+        server.start()
+        yield server
+    finally:
+        server.kill()

@@ -51,7 +51,9 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     expect(entry(page)).to_have_value("")
     # a keyboard wedge types all at once behind a marking that fingers typed
     page.keyboard.type("250")
-    page.wait_for_timeout(120)
+    # fingers are slower than an instrument
+    begun = page.evaluate("performance.now()")
+    page.wait_for_function("begun => performance.now() > begun + 60", arg=begun)
     page.evaluate(
         """() => {
           const field = document.querySelector('#entry');

@@ -6,6 +6,14 @@ from playwright.sync_api import Page, expect
 V_FOUR = "No. 5 · Varrow Quartet"
 
 
+ASKED_ON = """([asked, valve]) => {
+  const shown = document.querySelector('aside p.figures');
+  const held = document.querySelector('[data-valve][aria-pressed=true]');
+  return shown?.innerText !== asked || held?.dataset.valve !== valve;
+}"""
+"""The next blade is asked for, or the next valve is in hand."""
+
+
 def entry(page: Page):
     return page.locator("#entry")
 
@@ -103,7 +111,7 @@ def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barrier
         thickness = sum(float(one) for one in asked.split("+"))
         name = "Goes" if thickness <= true_gap else "Refuses"
         page.get_by_role("button", name=name).click()
-        page.wait_for_timeout(150)
+        page.wait_for_function(ASKED_ON, arg=[asked, valve])
         if in_hand(page) != valve:
             break
     expect(plate(page, valve)).to_contain_text("in spec")
@@ -128,11 +136,8 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
     """Fingers are faster than a slow network: nothing lands on the wrong valve or is lost."""
     page = open_page(f"/cards/{fresh_card(client)}/feel")
 
-    def slowly(route):
-        page.wait_for_timeout(300)
-        route.continue_()
-
-    page.route("**/gaps", slowly)
+    held = []
+    page.route("**/gaps", lambda route: held.append(route))
     typed = {}
     order = [
         one["valve"] for one in client.get(f"/api/cards/{page.url.split('/')[-2]}").json["valves"]
@@ -141,6 +146,10 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
         typed[valve] = "15" if "IN" in valve else "28"
         page.keyboard.type(typed[valve])
         page.keyboard.press("Enter")
+    for _answered in typed:  # each is answered only once all has been typed
+        while not held:
+            page.evaluate("1")
+        held.pop().continue_()
     in_hand_after = page.locator(f"[data-valve='{order[4]}'][aria-pressed=true]")
     expect(in_hand_after).to_be_visible(timeout=8000)
     for valve, text in typed.items():
@@ -231,6 +240,7 @@ def test_a_feeler_set_is_changed_and_counts_at_the_next_reading(open_page, no_ba
 def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_page, client):
     number = fresh_card(client)
     page = open_page(f"/cards/{number}/feel")
+    page.clock.install()
     expect(entry(page)).to_be_focused()
     page.context.set_offline(True)
     written = []
@@ -242,7 +252,7 @@ def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_pa
         expect(plate(page, valve)).to_contain_text("waiting")
     expect(page.get_by_text("3 entries wait")).to_be_visible()
     page.keyboard.type("1")
-    page.wait_for_timeout(5000)  # longer than it waits before asking again
+    page.clock.fast_forward(5000)  # longer than it waits before asking again
     expect(page.get_by_text("3 entries wait")).to_be_visible()
     page.context.set_offline(False)
     expect(page.get_by_text("entries wait")).to_be_hidden(timeout=15_000)

@@ -101,7 +101,7 @@ def options(request: PlanRequest) -> list[list[tuple[object, tuple[int, ...], bo
     found = []
     for at, row in enumerate(request.rows):
         kept = _kept(row, request)
-        mine = [(("own", at), kept, False)]
+        mine: list[tuple[object, tuple[int, ...], bool]] = [(("own", at), kept, False)]
         if row.gap is not None and row.piece_nm is not None:
             for thickness, token, bought in _candidates(request, at):
                 levels = _changed(row, thickness, bought, request)
@@ -141,14 +141,14 @@ def _in(gap: Gap, by: int, limits: Limits) -> int:
 def _aimed(row: PlanRow, request: PlanRequest) -> int:
     target, aim = row.clearance.spec.target, request.policy.school.aim
     maker = row.clearance.spec.aim_nm
-    wanted = {
+    gaps: dict[Aim | int, int] = {
         Aim.LOOSE: target.high_nm,
         Aim.TIGHT: target.low_nm,
         Aim.MIDDLE: target.middle_nm,
         Aim.MAKER: target.middle_nm if maker is None else maker,
         Aim.LEAST: row.gap.best_nm,
-    }[aim]
-    return sorted((target.low_nm, wanted, target.high_nm))[1]
+    }
+    return sorted((target.low_nm, gaps[aim], target.high_nm))[1]
 
 
 def _needs(row: PlanRow, act: WhichToSet) -> tuple[int, int]:

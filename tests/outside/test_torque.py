@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 
 from plimb.core.job.torque import LBF_N, Torque, TorqueUnit
 
-UNITS = pint.UnitRegistry(non_int_type=Fraction)
+UNITS: pint.UnitRegistry = pint.UnitRegistry(non_int_type=Fraction)
 NAMES = {
     TorqueUnit.NM: "newton * metre",
     TorqueUnit.LBF_FT: "force_pound * foot",

@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 
 from plimb.core.lengths import NM_PER_INCH, NM_PER_THOU, Unit, parse_length, show_thou
 
-UNITS = pint.UnitRegistry(non_int_type=Fraction)
+UNITS: pint.UnitRegistry = pint.UnitRegistry(non_int_type=Fraction)
 
 
 @pytest.mark.parametrize(("name", "nm"), [("inch", NM_PER_INCH), ("thou", NM_PER_THOU)])

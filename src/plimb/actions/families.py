@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from decimal import Decimal, InvalidOperation
 
+from sqlalchemy.orm import Session
+
 from plimb.core.errors import BadValue, StaleVersion
 from plimb.core.lengths import Unit, mm, parse_length, show_mm
 from plimb.core.shim.family import Family, Run
@@ -38,47 +40,51 @@ def save_family(
     """
     if not name.strip():
         raise BadValue("Write what the shop calls this family.", field="name")
-    wide_nm = parse_length(diameter, Unit.MM, field="diameter") if diameter.strip() else None
-    if wide_nm is not None and not mm("3") <= wide_nm <= mm("60"):
-        raise BadValue("A shim is 3 to 60 mm across.", field="diameter")
-    made = Family(
-        diameter_nm=wide_nm,
-        runs=tuple(
-            Run(
-                from_nm=parse_length(low, Unit.MM, field="run"),
-                to_nm=parse_length(high, Unit.MM, field="run"),
-                step_nm=parse_length(step, Unit.MM, field="run"),
-            )
-            for low, high, step in runs
-        ),
-        price=_money(price, "price"),
-        code=code,
-    )
-    if not made.runs:
-        raise BadValue("Write at least one run, from, to and step.", field="run")
+    made = _family(diameter, runs, code, price)
     if not (1 <= kit_each <= 20 and 0 <= low_stock <= 99):
         raise BadValue("A kit holds 1 to 20 of a size; low stock is 0 to 99.", field="kit_each")
+    kit = _money(kit_price, "kit_price")
     with database.writing() as session:
         row = ShimFamilyRow() if family_id is None else get_family(session, family_id)
         if family_id is not None and row.version != seen:
             raise StaleVersion(seen=seen, current=row.version)
-        for other in families(session):
-            if other.id != family_id and other.name == name.strip():
-                raise BadValue(f"There is a family “{name.strip()}” already.", field="name")
-            if other.id != family_id and wide_nm is not None and other.diameter_nm == wide_nm:
-                raise BadValue(
-                    f"{other.name} is {show_mm(wide_nm)} mm across already; families are told "
-                    "apart by that.",
-                    field="diameter",
-                )
-        row.name, row.diameter_nm, row.code = name.strip(), wide_nm, code.value
+        _told_apart(session, family_id, name.strip(), made.diameter_nm)
+        row.name, row.diameter_nm, row.code = name.strip(), made.diameter_nm, code.value
         row.runs = [[run.from_nm, run.to_nm, run.step_nm] for run in made.runs]
         row.price = None if made.price is None else f"{made.price:f}"
-        kit = _money(kit_price, "kit_price")
         row.kit_price = None if kit is None else f"{kit:f}"
         row.kit_each, row.supplier, row.low_stock = kit_each, supplier.strip(), low_stock
         row.version = (row.version or 0) + 1
         session.add(row)
+
+
+def _family(diameter: str, runs: Sequence[tuple[str, str, str]], code: Code, price: str) -> Family:
+    wide_nm = parse_length(diameter, Unit.MM, field="diameter") if diameter.strip() else None
+    if wide_nm is not None and not mm("3") <= wide_nm <= mm("60"):
+        raise BadValue("A shim is 3 to 60 mm across.", field="diameter")
+    if not runs:
+        raise BadValue("Write at least one run, from, to and step.", field="run")
+    read = (tuple(parse_length(part, Unit.MM, field="run") for part in run) for run in runs)
+    return Family(
+        diameter_nm=wide_nm,
+        runs=tuple(Run(from_nm=low, to_nm=high, step_nm=step) for low, high, step in read),
+        price=_money(price, "price"),
+        code=code,
+    )
+
+
+def _told_apart(session: Session, family_id: int | None, name: str, wide_nm: int | None) -> None:
+    for other in families(session):
+        if other.id == family_id:
+            continue
+        if other.name == name:
+            raise BadValue(f"There is a family “{name}” already.", field="name")
+        if wide_nm is not None and other.diameter_nm == wide_nm:
+            raise BadValue(
+                f"{other.name} is {show_mm(wide_nm)} mm across already; families are told "
+                "apart by that.",
+                field="diameter",
+            )
 
 
 def _money(text: str, field: str) -> Decimal | None:

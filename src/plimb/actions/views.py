@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
 from decimal import Decimal
@@ -253,11 +254,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         remarks=card.remarks,
         next_check_km=card.next_check_km,
         rounds=rounds,
-        fit=fit_steps(
-            engine,
-            {v: s.record.choice for v, s in touched.items() if s.record.choice},
-            {v: s.record.piece.thickness_nm for v, s in touched.items() if s.record.piece},
-        ),
+        fit=_fit(engine, touched),
         closing=_lines(
             card,
             closing_list(engine, engine.shafts_over(touched), shop.hand_turns, len(card.rounds)),
@@ -272,6 +269,14 @@ def card_view(session: Session, card: CardRow) -> CardView:
         drawing=draw_head(engine),
         status=status,
         valves=_valves(session, card, rounds[-1], blades),
+    )
+
+
+def _fit(engine: Engine, touched: Mapping[str, ValveStatus]) -> tuple[FitStep, ...]:
+    return fit_steps(
+        engine,
+        {v: s.record.choice for v, s in touched.items() if s.record.choice},
+        {v: s.record.piece.thickness_nm for v, s in touched.items() if s.record.piece},
     )
 
 

@@ -26,10 +26,9 @@ from plimb.files.engine_file import (
     FilePart,
     Length,
     Name,
-    at_path,
     length_nm,
-    validated,
 )
+from plimb.files.open_json import at_path, validated
 from plimb.files.readings import GapPart, number_in
 
 

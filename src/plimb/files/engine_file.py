@@ -5,23 +5,20 @@ Lengths are decimal numbers in the file's unit and are read exactly.
 
 from __future__ import annotations
 
-import json
-from collections.abc import Iterator
-from contextlib import contextmanager
-from decimal import Decimal, DecimalException
+from decimal import Decimal
 from functools import lru_cache
-from typing import Annotated, Any, Literal, NoReturn, TypeVar
+from typing import Annotated, Literal
 
-from pydantic import BaseModel, ConfigDict, Field, ValidationError
+from pydantic import BaseModel, ConfigDict, Field
 
 from plimb.core.engine.engine import Bank, Camshaft, Clearance, CrankMark, Cylinder, Engine, Side
 from plimb.core.engine.followers import Follower, Role
 from plimb.core.engine.turning import USUAL_EVENTS, Events, Method, TurnPlan, plan_turning
-from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Limits, Spec
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.marking import Code
+from plimb.files.open_json import at_path, validated
 
 Length = Annotated[Decimal, Field(ge=0, le=1000, allow_inf_nan=False)]
 Money = Annotated[Decimal, Field(ge=0, le=10_000, allow_inf_nan=False)]
@@ -309,10 +306,6 @@ class EngineFile(FilePart):
         )
 
 
-LARGEST_FILE = 4_000_000
-"""A card or engine file of more bytes than this is refused unread."""
-
-
 def read_engine(text: str) -> EngineFile:
     """Return the engine file in the text, checked.
 
@@ -339,67 +332,6 @@ def turning_of(document: str, method: Method) -> TurnPlan:
     """Return where to turn a stored engine to."""
     file, engine = parsed_engine(document)
     return plan_turning(engine, file.timing(), method)
-
-
-Whole = TypeVar("Whole", bound=BaseModel)
-
-
-def validated(model: type[Whole], text: str) -> Whole:
-    """Return the JSON text as a model of the format.
-
-    Raises:
-        BadValue: It is not JSON, names a field twice, carries NaN or infinity, is too long or
-            breaks the format; the field is the JSON path of the first fault.
-    """
-    if len(text) > LARGEST_FILE:
-        raise BadValue(f"$: a file has at most {LARGEST_FILE} characters.", field="$")
-    try:
-        loaded: Any = json.loads(
-            text,
-            parse_float=Decimal,
-            parse_constant=_no_constant,
-            object_pairs_hook=_each_once,
-        )
-    except BadValue:
-        raise
-    except (ValueError, RecursionError, DecimalException) as error:
-        raise BadValue(f"$: the file is not JSON: {error}.", field="$") from None
-    try:
-        return model.model_validate(loaded)
-    except ValidationError as error:
-        first = error.errors()[0]
-        path = "$" + "".join(
-            f"[{step}]" if isinstance(step, int) else f".{step}" for step in first["loc"]
-        )
-        refusal = first.get("ctx", {}).get("error")
-        said = refusal.sentence if isinstance(refusal, BadValue) else f"{first['msg']}."
-        raise BadValue(f"{path}: {said}", field=path) from None
-    except RecursionError:
-        raise BadValue("$: the file is nested too deeply.", field="$") from None
-
-
-@contextmanager
-def at_path(path: str) -> Iterator[None]:
-    """Name the JSON path in a refusal that comes from inside."""
-    try:
-        yield
-    except BadValue as refusal:
-        if (refusal.field or "").startswith("$"):
-            raise
-        raise BadValue(f"{path}: {refusal.sentence}", field=path) from None
-
-
-def _no_constant(name: str) -> NoReturn:
-    raise BadValue(f"$: the file carries {name}, which is no number.", field="$")
-
-
-def _each_once(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
-    found = dict(pairs)
-    if len(found) < len(pairs):
-        names = [name for name, _value in pairs]
-        twice = next(name for name in names if names.count(name) > 1)
-        raise BadValue(f"$: the field “{twice[:40]}” stands twice in one object.", field="$")
-    return found
 
 
 def _spec(part: SpecPart, unit: Unit, path: str) -> Spec:

@@ -24,7 +24,8 @@ from plimb.core.job.tray import Part, check_tray
 from plimb.core.measure.blades import BladeSet
 from plimb.core.shim.shim import Condition, Instrument, Source, Trust
 from plimb.files.card_file import CardFile, RoundPart
-from plimb.files.engine_file import FilePart, Name, validated
+from plimb.files.engine_file import FilePart, Name
+from plimb.files.open_json import validated
 from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
 
 Text = Annotated[str, Field(max_length=4000)]

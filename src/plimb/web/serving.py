@@ -43,16 +43,14 @@ def run_server(
     Raises:
         BadValue: The port is taken.
     """
-    with socket.socket() as probe:
-        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
-        try:
-            probe.bind((host, port))
-        except OSError as error:
-            raise BadValue(
-                f"port {port} on {host} cannot be used ({error.strerror}); stop what uses it or "
-                "set PLIMB_PORT to another.",
-                field="port",
-            ) from None
+    try:
+        listener = socket.create_server((host, port))
+    except OSError as error:
+        raise BadValue(
+            f"port {port} on {host} cannot be used ({error.strerror}); stop what uses it or "
+            "set PLIMB_PORT to another.",
+            field="port",
+        ) from None
     import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
 
     logging.basicConfig(format="%(asctime)s %(message)s", level=logging.WARNING)
@@ -66,4 +64,4 @@ def run_server(
     ready = f"Plimb is ready at {place} (record: {path.name}). Stop with Ctrl-C."
     print(json.dumps({"url": place, "record": str(path)}) if as_json else ready, flush=True)
     gc.freeze()
-    waitress.serve(app, host=host, port=port, threads=8, _quiet=True)
+    waitress.serve(app, sockets=[listener], threads=8, _quiet=True)

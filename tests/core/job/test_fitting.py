@@ -81,7 +81,7 @@ def avoidable(bolts):
     )
 
 
-@settings(max_examples=150, deadline=None)
+@settings(max_examples=150)
 @given(
     st.one_of(
         st.builds(grid, st.integers(1, 4), st.integers(3, 8)),

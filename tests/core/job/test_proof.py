@@ -1,5 +1,6 @@
 """What explains a proof: simulated proofs with a known cause, and the words for each."""
 
+import os
 import random
 from collections import Counter
 from dataclasses import replace
@@ -15,7 +16,7 @@ from plimb.core.measure.gap import between, none_below, point
 
 BLADES = [n * mm("0.01") for n in (3, 5, 6, 7, 8, 9, 10, 13, 15, 18, 20, 23, 25, 28, 30, 33, 35,
                                    38, 40, 45, 50)]  # fmt: skip
-PROOFS = 500
+PROOFS = 500 if os.environ.get("PLIMB_LONG") else 50
 MICROMETER, MARKING = mm("0.004"), mm("0.02")
 SPEC = {Side.INTAKE: mm("0.15"), Side.EXHAUST: mm("0.26")}
 

@@ -98,7 +98,7 @@ sets = st.builds(
 )
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=60)
 @given(limits, sets)
 @example(Limits(low_nm=50_000, high_nm=110_000), blade_set(2, 4, 8, 13, stacking=True))
 def test_over_all_gaps_it_ends_and_needs_no_more_tries_than_halving(spec, blades):
