@@ -12,7 +12,7 @@ from sqlalchemy.orm import Session
 
 from plimb.core.errors import BadValue, NotReady
 from plimb.files.records import write_json
-from plimb.store.database import Database, newest_revision_name
+from plimb.store.database import Database, newest_revision
 from plimb.store.engines import list_engines
 from plimb.store.tables.base import Base
 
@@ -27,7 +27,7 @@ def export_shop(session: Session) -> str:
         rows = session.execute(select(table).order_by(*table.primary_key.columns)).mappings()
         tables[table.name] = [dict(row) for row in rows]
     return write_json(
-        {"format": SHOP_FORMAT, "version": 1, "revision": newest_revision_name(), "tables": tables}
+        {"format": SHOP_FORMAT, "version": 1, "revision": newest_revision(), "tables": tables}
     )
 
 
@@ -67,7 +67,7 @@ def _shop_tables(text: str) -> Mapping[str, list[Mapping[str, Any]]]:
         raise BadValue(f"$: the file is not JSON: {error}.", field="$") from None
     if not isinstance(loaded, dict) or loaded.get("format") != SHOP_FORMAT:
         raise BadValue(f"$.format: a whole shop's file says {SHOP_FORMAT}.", field="$.format")
-    if loaded.get("version") != 1 or loaded.get("revision") != newest_revision_name():
+    if loaded.get("version") != 1 or loaded.get("revision") != newest_revision():
         raise BadValue(
             "$.revision: the file was written by another version of Plimb; use that one.",
             field="$.revision",

@@ -9,10 +9,13 @@ from typing import Any
 
 from alembic import command
 from alembic.config import Config
+from alembic.runtime.migration import MigrationContext
 from alembic.script import ScriptDirectory
 from platformdirs import user_data_path
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.orm import Session, sessionmaker
+
+from plimb.core.errors import BadValue
 
 MIGRATIONS = Path(__file__).parent / "migrations"
 
@@ -67,7 +70,7 @@ def _engine(path: Path) -> Engine:
     return engine
 
 
-def newest_revision_name() -> str:
+def newest_revision() -> str:
     """Return the name of the newest schema."""
     head = ScriptDirectory(str(MIGRATIONS)).get_current_head()
     assert head is not None  # the migrations ship with the package
@@ -75,9 +78,33 @@ def newest_revision_name() -> str:
 
 
 def migrate(engine: Engine) -> None:
-    """Bring the record to the newest schema, from empty or from any earlier one."""
+    """Bring the record to the newest schema, from empty or from any earlier one.
+
+    Raises:
+        BadValue: Afterwards a line of the record points to one that is not there.
+    """
     config = Config()
     config.set_main_option("script_location", str(MIGRATIONS))
-    with engine.execution_options(writes=True).begin() as connection:
-        config.attributes["connection"] = connection
-        command.upgrade(config, "head")
+    with engine.execution_options(writes=True).connect() as connection:
+        with connection.begin():
+            if MigrationContext.configure(connection).get_current_revision() == newest_revision():
+                return
+        # tables are taken down and put up again: what points to them is looked at afterwards
+        _heed_foreign_keys(connection, False)
+        try:
+            with connection.begin():
+                config.attributes["connection"] = connection
+                command.upgrade(config, "head")
+                if lost := connection.exec_driver_sql("PRAGMA foreign_key_check").first():
+                    raise BadValue(
+                        f"record: a line of {lost[0]} points to one that is not there; it was "
+                        "left as it was. Put back a copy."
+                    )
+        finally:
+            _heed_foreign_keys(connection, True)
+
+
+def _heed_foreign_keys(connection: Connection, heed: bool) -> None:
+    driver = connection.connection.driver_connection
+    assert driver is not None  # just opened
+    driver.execute(f"PRAGMA foreign_keys={'ON' if heed else 'OFF'}")
