@@ -157,6 +157,25 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
     expect(entry(page)).to_have_value("")
 
 
+def test_a_guess_is_marked_with_a_key_or_a_thumb_and_stands_on_the_plate(open_page, client):
+    number = fresh_card(client)
+    page = open_page(f"/cards/{number}/feel")
+    first = in_hand(page)
+    page.keyboard.type("15?")
+    expect(page.locator("#understood")).to_contain_text("a guess")
+    page.keyboard.press("Enter")
+    expect(plate(page, first)).to_contain_text("0.15?")
+    second = in_hand(page)
+    page.keyboard.type("1")
+    page.get_by_role("button", name="Mark it as a guess").click()
+    expect(entry(page)).to_have_value("1?")
+    expect(entry(page)).to_be_focused()
+    page.keyboard.press("Escape")
+    page.keyboard.press("?")
+    expect(page.get_by_role("dialog")).to_be_visible()
+    assert second != first
+
+
 def test_a_warm_engine_is_gone_on_with_only_for_a_reason(open_page, client, no_barriers):
     page = open_page(f"/cards/{fresh_card(client)}/ready")
     page.get_by_label("Coolant or head").fill("48")

@@ -215,6 +215,18 @@ def test_readings_go_out_as_csv_superseded_ones_too(card, served):
     assert {r["thickness_mm"] for r in rows if r["kind"] == "piece"} >= {"2.602", "2.561"}
 
 
+def test_a_guess_stays_one_on_the_card_in_its_files_and_back_again(card, served):
+    now = card.send("post", "gaps", valve="1 IN R", purpose="proof", text="15?", unit="mm")
+    valve = next(v for v in now["valves"] if v["valve"] == "1 IN R")
+    assert (valve["proof"]["guess"], valve["found"]["guess"]) == (True, False)
+    rows = csv.DictReader(io.StringIO(served.get(f"{card.place}/readings.csv").text, newline=""))
+    assert [r["guess"] for r in rows if r["typed"] == "15?"] == ["yes"]
+    text = served.get(f"{card.place}/card.json").text
+    assert text.count('"guess": true') == 2  # as it stands, and in the history
+    taken = served.post("/api/cards/file", json={"text": text}).json
+    assert next(v for v in taken["valves"] if v["valve"] == "1 IN R")["proof"]["guess"]
+
+
 def test_a_card_file_is_taken_in_and_is_the_same_card(card, served):
     text = served.get(f"{card.place}/card.json").text
     taken = served.post("/api/cards/file", json={"text": text})

@@ -2174,6 +2174,8 @@ export interface components {
          */
         ReadingOut: {
             gap: components["schemas"]["GapOut"];
+            /** Guess */
+            guess: boolean;
             /** Mm */
             mm: string;
             /** Thou */

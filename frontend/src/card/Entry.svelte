@@ -68,8 +68,8 @@
   }
 
   function press(event: KeyboardEvent): void {
-    // a worn-off figure is typed as ?, which elsewhere shows the keys
-    if (event.key === "?" && !reading) event.stopPropagation();
+    // a worn-off figure or a guess is typed as ?, which elsewhere shows the keys
+    if (event.key === "?" && (!reading || job.entry.draft)) event.stopPropagation();
     const types = event.key.length === 1 && !event.ctrlKey && !event.metaKey;
     if (
       (types || event.key === "Enter" || event.key === "Backspace") &&
@@ -151,6 +151,15 @@
       class="figures placeholder:text-line min-w-0 flex-1 bg-transparent py-0.5 text-figure leading-[56px] outline-none max-sm:text-title max-sm:leading-[42px]"
     />
     <span class="text-soft">{unit}</span>
+    {#if reading && job.entry.draft && !job.entry.draft.endsWith("?")}
+      <button
+        type="button"
+        class="text-soft border-rule min-h-9 border-l pl-3"
+        aria-label="Mark it as a guess"
+        onpointerdown={(event) => event.preventDefault()}
+        onclick={() => type("?")}>guess?</button
+      >
+    {/if}
   </div>
   <div id="understood" class="min-h-11 leading-5" role="status" aria-live="polite">
     {#if job.refusal}

@@ -49,7 +49,8 @@
   const lines = $derived.by((): Line[] => {
     const all: Line[] = [];
     const read = (gap: { mm: string; thou: string }) => preferences.read(gap);
-    if (valve.found) all.push({ name: "found", value: read(valve.found.gap), by: ["feel"] });
+    const felt = (one: NonNullable<Valve["found"]>) => read(one.gap) + (one.guess ? "?" : "");
+    if (valve.found) all.push({ name: "found", value: felt(valve.found), by: ["feel"] });
     if (valve.piece) all.push({ name: "out", value: valve.piece.thickness.mm, by: ["read"] });
     if (planned?.thickness && valve.piece) {
       const taken =
@@ -72,7 +73,7 @@
     // what to expect stays hidden while proving, so that nobody reads what they expect
     if (!planned && valve.predicted && valve.touched && (!kind.hides || valve.proof))
       all.push({ name: "expect", value: read(valve.predicted), by: ["choose"] });
-    if (valve.proof) all.push({ name: "proved", value: read(valve.proof.gap), by: ["prove"] });
+    if (valve.proof) all.push({ name: "proved", value: felt(valve.proof), by: ["prove"] });
     if (valve.proof && valve.residual && kind.showsOff)
       all.push({ name: "off by", value: read(valve.residual), by: ["sign"] });
     const own = all.find((line) => line.by.includes(stage));

@@ -17,6 +17,8 @@ from plimb.core.measure.shorthand import Reading, joints_of
 from plimb.files.engine_file import FilePart, Length, Name, length_nm
 
 Nm = Annotated[int, Field(ge=-50_000_000, le=50_000_000)]
+Guess = Annotated[bool, Field(exclude_if=lambda guess: not guess)]
+"""Left out where it is not so: earlier records keep their text, and so their fingerprint."""
 
 
 def _naive(moment: datetime) -> datetime:
@@ -35,6 +37,7 @@ class GapPart(FilePart):
     refuses: Annotated[list[Length], Field(min_length=1, max_length=4)] | None = None
     feel: Feel | None = None
     called: Length | None = None
+    guess: Guess = False
 
     def to_core(self, unit: Unit) -> Gap:
         """Return the reading as the gaps it allows."""
@@ -67,7 +70,9 @@ class GapPart(FilePart):
             goes = (gap.high_nm,)
         called = "" if self.called is None else f"={show_mm(gap.best_nm)}"
         typed = _stack(goes) + (f"-{_stack(refuses)}" if refuses else "") + called
-        return Reading(goes=goes, refuses=refuses, feel=self.feel, gap=gap, typed=typed)
+        typed += "?" if self.guess else ""
+        return Reading(goes=goes, refuses=refuses, feel=self.feel, gap=gap, typed=typed,
+                       guess=self.guess)  # fmt: skip
 
 
 def _felt(goes_nm: int | None, refuses_nm: int | None, feel: Feel | None) -> Gap | None:
@@ -97,6 +102,8 @@ def gap_as_json(valve: str, reading: Reading, unit: Unit) -> dict[str, Any]:
         part["refuses"] = [number_in(nm, unit) for nm in reading.refuses]
     if reading.called_nm is not None:
         part["called"] = number_in(reading.called_nm, unit)
+    if reading.guess:
+        part["guess"] = True
     return part
 
 
@@ -132,6 +139,7 @@ class GapLine(LinePart):
     repeats: bool
     kept: Annotated[list[Annotated[str, Field(max_length=40)]], Field(max_length=20)]
     warm: bool
+    guess: Guess = False
     supersedes: Earlier = None
 
     @model_validator(mode="after")
@@ -167,25 +175,27 @@ def gap_line(part: GapPart, unit: Unit, now: datetime) -> GapLine:
         repeats=False,
         kept=[],
         warm=False,
+        guess=reading.guess,
     )
 
 
 COLUMNS = ("round", "valve", "kind", "typed", "low_mm", "high_mm", "thickness_mm", "stands",
-           "written_at")  # fmt: skip
+           "written_at", "guess")  # fmt: skip
 """The columns of the readings as CSV."""
 
 
 def gap_cells(number: int, valve: str, row: Any) -> tuple[object, ...]:
     """Return a gap line's cells."""
     ends = ("" if nm is None else show_mm(nm) for nm in (row.low_nm, row.high_nm))
-    return (number, valve, row.purpose, row.typed, *ends, "", *_written(row))
+    return (number, valve, row.purpose, row.typed, *ends, "", *_written(row),
+            "yes" if row.guess else "no")  # fmt: skip
 
 
 def shim_cells(number: int, valve: str, row: Any) -> tuple[object, ...]:
     """Return a shim line's cells."""
     nm = row.marked_nm if row.measured_nm is None else row.measured_nm
     thick = "" if nm is None else show_mm(nm)
-    return (number, valve, "piece", row.typed, "", "", thick, *_written(row))
+    return (number, valve, "piece", row.typed, "", "", thick, *_written(row), "")
 
 
 def _written(row: Any) -> tuple[str, str]:

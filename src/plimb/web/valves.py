@@ -34,6 +34,7 @@ class ReadingOut(Answer):
     gap: ShownGap
     mm: str
     thou: str
+    guess: bool
 
 
 class PieceOut(Answer):

@@ -26,6 +26,9 @@ from plimb.core.measure.shorthand import parse_reading
         (".127", Unit.MM, "0.127 mm goes with light drag"),
         ("0.127", Unit.MM, "0.127 mm goes with light drag"),
         ("13-15=14", Unit.MM, "0.13 mm goes, 0.15 mm refuses, called 0.14 mm"),
+        ("14?", Unit.MM, "0.14 mm goes with light drag, a guess"),
+        ("13-15?", Unit.MM, "0.13 mm goes, 0.15 mm refuses, a guess"),
+        ("-3?", Unit.MM, "nothing goes: 0.03 mm refuses, a guess"),
         ("6", Unit.INCH, "6 thou goes with light drag"),
         ("6-7", Unit.INCH, "6 thou goes, 7 thou refuses"),
         ("2.5", Unit.INCH, "2.5 thou goes with light drag"),
@@ -40,7 +43,8 @@ def test_each_form_is_said_back(typed, unit, words):
     "typed",
     [
         "abc", "", "15-13", "15-15", "13-", "-", "--3", "1.27.3", "15++2", "0", "0.00", "300",
-        "15x", "13-15-18", "13l15", "13-15=16", "=14", "1e2", "none<", "15 mm", "-0",
+        "15x", "?", "1?4", "14??",
+        "13-15-18", "13l15", "13-15=16", "=14", "1e2", "none<", "15 mm", "-0",
     ],
 )  # fmt: skip
 def test_what_cannot_be_a_gap_is_refused(typed):

@@ -7,6 +7,7 @@ thou (`6` is 0.006 in). Forms:
     13-15     0.13 goes, 0.15 refuses       13-15=14  … and is called 0.14
     15+2      two blades together           -3   nothing goes, 0.03 refuses
     x         nothing goes, not even the thinnest blade of the set
+    14?       a guess: any of these with ? at its end
     .127      literal, in millimetres (or inches)
     0.13..0.15 and none<0.03                the same as 13-15 and -3, spelled out
 """
@@ -44,7 +45,7 @@ class Reading:
     """A typed gap, understood. Blades are nominal thicknesses in nanometres.
 
     Several blades in `goes` or `refuses` are a stack. `goes` is None when nothing goes.
-    `typed` is how it was written down.
+    `typed` is how it was written down; `guess` says that who wrote it was not sure of it.
     """
 
     goes: tuple[int, ...] | None
@@ -52,6 +53,7 @@ class Reading:
     feel: Feel | None
     gap: Gap
     typed: str = ""
+    guess: bool = False
 
     @property
     def called_nm(self) -> int | None:
@@ -70,6 +72,9 @@ class Reading:
 
     def words(self, unit: Unit) -> str:
         """Return what was understood, in the unit: `0.13 mm goes, 0.15 mm refuses`."""
+        return f"{self._felt(unit)}, a guess" if self.guess else self._felt(unit)
+
+    def _felt(self, unit: Unit) -> str:
         if self.goes is None:
             return f"nothing goes: {_blades(self.refuses or (), unit)} refuses"
         if self.refuses is None:
@@ -105,9 +110,12 @@ def parse_reading(
         BadValue: It cannot be read, a blade is not plausible, or the blade that
             refuses is not the thicker one.
     """
-    reading = _understood(text, unit, thinnest_nm, zero_is_number, actual)
+    typed = text.strip()
+    sure = typed.removesuffix("?")
+    reading = _understood(sure, unit, thinnest_nm, zero_is_number, actual)
     joints = joints_of(reading.goes, reading.refuses)
-    return replace(reading, typed=text.strip(), gap=replace(reading.gap, joints=joints))
+    gap = replace(reading.gap, joints=joints)
+    return replace(reading, typed=typed, gap=gap, guess=sure != typed)
 
 
 def joints_of(goes: Sequence[object] | None, refuses: Sequence[object] | None) -> int:

@@ -60,6 +60,7 @@ class GapRow(_Line, Base):
     repeats: Mapped[bool] = mapped_column(server_default=text("0"))
     kept: Mapped[list[str]] = mapped_column(JSON, server_default="[]")
     warm: Mapped[bool] = mapped_column(server_default=text("0"))
+    guess: Mapped[bool] = mapped_column(server_default=text("0"))
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("gap_reading.id"))
 
 

@@ -1,0 +1,135 @@
+"""Records of every earlier schema open, with everything in them as it was."""
+
+import hashlib
+import json
+import sqlite3
+from pathlib import Path
+
+import pytest
+
+from plimb.actions.bench import read_shop
+from plimb.actions.cards import Change, open_card
+from plimb.actions.engines import read_engine_view, revise
+from plimb.actions.readings import write_down_gap
+from plimb.actions.transfer import export_card, fingerprint_of
+from plimb.actions.views import read_card
+from plimb.core.errors import BadValue
+from plimb.core.job.slips import Slip
+from plimb.core.lengths import Unit
+from plimb.store.cards import get_card
+from plimb.store.database import Database
+from plimb.store.shims import audit
+
+from ..conftest import NOON
+
+RECORDS = sorted((Path(__file__).parents[1] / "records").glob("*.sql"))
+FOURTH = {1: "71d4ab10e5e1", 2: "5d430f3ce6c4", 3: "16ffe814eb74", 4: "8d5ad3ac8602"}
+"""How the card files of the fourth schema's record began to be hashed when they were written."""
+
+
+@pytest.fixture
+def opened(tmp_path):
+    """Return a function that opens the record in a file of SQL, brought to the newest schema."""
+    databases = []
+
+    def open_it(sql: Path) -> Database:
+        path = tmp_path / f"{sql.stem}.sqlite3"
+        raw = sqlite3.connect(path)
+        raw.executescript(sql.read_text("utf-8"))
+        raw.close()
+        databases.append(Database(path))
+        return databases[-1]
+
+    yield open_it
+    for database in databases:
+        database.close()
+
+
+def cards_of(database):
+    raw = sqlite3.connect(database.path)
+    numbers = [number for (number,) in raw.execute("SELECT id FROM card ORDER BY id")]
+    raw.close()
+    return numbers
+
+
+@pytest.mark.parametrize("sql", RECORDS, ids=lambda sql: sql.stem)
+def test_every_earlier_record_opens_whole_and_is_written_on(opened, hand, sql):
+    """The gaps, shims and choices that stood are those that stand."""
+    before = sqlite3.connect(":memory:")
+    before.executescript(sql.read_text("utf-8"))
+    typed = "SELECT typed FROM gap_reading ORDER BY id"
+    written = before.execute(typed).fetchall()
+    before.close()
+    database = opened(sql)
+    raw = sqlite3.connect(database.path)
+    assert raw.execute(typed).fetchall() == written
+    assert raw.execute("PRAGMA foreign_key_check").fetchall() == []
+    raw.close()
+    with database.reading() as session:
+        assert audit(session) == []
+        cards = {number: read_card(session, number) for number in cards_of(database)}
+    assert sorted(line.id for line in read_shop(database).cards) == sorted(cards)
+    card = next(card for card in cards.values() if card.signed_at is None)
+    valve = card.status.order[0]
+    done = write_down_gap(
+        database, hand(card.id, card.version).change(), valve=valve, purpose="found",
+        text="17", unit=Unit.MM,
+    )  # fmt: skip
+    with database.reading() as session:
+        found = read_card(session, card.id).status.valves[valve].record.found
+    assert (done.version, found.typed) == (card.version + 1, "17")
+
+
+@pytest.mark.parametrize("stem", ["0004-closing", "0004-closing-before-as-signed"])
+def test_card_files_and_so_the_fingerprints_of_signed_cards_stay(opened, stem):
+    database = opened(next(sql for sql in RECORDS if sql.stem == stem))
+    with database.reading() as session:
+        files = {number: export_card(session, number) for number in cards_of(database)}
+        signed = fingerprint_of(session, get_card(session, 1))
+    hashes = {n: hashlib.sha256(text.encode()).hexdigest()[:12] for n, text in files.items()}
+    assert hashes == FOURTH
+    assert signed is not None
+
+
+def test_a_line_that_points_nowhere_is_not_upgraded_but_left_as_it_was(tmp_path):
+    path = tmp_path / "torn.sqlite3"
+    raw = sqlite3.connect(path)
+    raw.executescript(RECORDS[0].read_text("utf-8"))
+    raw.execute("DELETE FROM card WHERE id = 1")
+    raw.commit()
+    before = list(raw.iterdump())
+    with pytest.raises(BadValue, match="points to one that is not there"):
+        Database(path)
+    assert list(raw.iterdump()) == before
+    raw.close()
+
+
+def test_a_renamed_valve_is_still_compared_with_what_was_left_in_it(school, seen):
+    """A key stays where the name goes: the card that was signed under the old name is known."""
+    signed, still_open = seen(school, 1), seen(school, 3)
+    valve = signed.status.order[0]
+    with school.reading() as session:
+        engine = read_engine_view(session, get_card(session, 1).revision.engine_id)
+
+    def asked(name: str) -> set[Slip]:
+        opened = open_card(
+            school, engine_id=engine.id, opened_by="Edda", reason="Interval", distance_km=None,
+            now=NOON,
+        )  # fmt: skip
+        change = Change(card_id=opened.id, version=1, key=f"asked-{name}", now=NOON)
+        write_down_gap(school, change, valve=name, purpose="found", text="16", unit=Unit.MM)
+        view = next(v for v in seen(school, opened.id).valves if v.status.valve == name)
+        return {question.slip for question in view.questions}
+
+    document = json.loads(engine.document)
+    of = next(part for part in document["engine"]["valves"] if part["id"] == valve)
+    of |= {"id": "NEW", "key": of.get("key", valve)}
+    before = asked(valve)
+    revise(
+        school, engine_id=engine.id, seen=engine.revision, label=engine.label, note=engine.note,
+        document=json.dumps(document), now=NOON,
+    )  # fmt: skip
+    assert Slip.LOOSENED in before
+    assert asked("NEW") == before
+    assert seen(school, 1) == signed
+    assert seen(school, 3) == still_open
