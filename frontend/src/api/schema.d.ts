@@ -1635,10 +1635,10 @@ export interface components {
         };
         /**
          * Follower
-         * @description Where the shim sits.
+         * @description Where the shim sits, or that the bucket itself is the graded piece.
          * @enum {string}
          */
-        Follower: "bucket-under" | "bucket-over" | "finger" | "opener-closer";
+        Follower: "bucket-under" | "bucket-over" | "bucket-graded" | "finger" | "opener-closer";
         /**
          * ForbidIn
          * @description A thickness ruled out for a valve, or allowed again.

@@ -13,10 +13,11 @@ from plimb.core.engine.checklist import Line
 
 
 class Follower(StrEnum):
-    """Where the shim sits."""
+    """Where the shim sits, or that the bucket itself is the graded piece."""
 
     BUCKET_UNDER = "bucket-under"
     BUCKET_OVER = "bucket-over"
+    BUCKET_GRADED = "bucket-graded"
     FINGER = "finger"
     OPENER_CLOSER = "opener-closer"
 
@@ -93,6 +94,25 @@ BUCKET_OVER = FollowerKind(
     ),
 )  # fmt: skip
 
+BUCKET_GRADED = FollowerKind(
+    label="bucket without shim, itself the graded piece",
+    ready=(
+        ("grade", "There is no shim: the gap is set by the bucket's own crown",
+         "Never grind a bucket or lay anything under it; a whole bucket is changed."),
+    ),
+    reach=(
+        ("bucket", "One bucket at a time, straight up with a magnet", "It may be held by oil: "
+         "turn it as it comes. A bucket on its side in the bore is in the way of everything."),
+        ("read", "Wipe it, read the grade inside, measure the crown in three places",
+         "A scuffed skirt, a pit in the crown: scrap. A grade is seldom exactly what it says."),
+    ),
+    fit=(
+        "Clean and oiled: crown, skirt and bore",
+        "The stem's end stands square under the middle of the crown",
+        "The bucket goes in by its own weight and turns freely in its bore",
+    ),
+)  # fmt: skip
+
 FINGER = FollowerKind(
     label="finger or rocker, shim on the stem",
     camshaft_out=False,
@@ -150,6 +170,8 @@ def kind_of(follower: Follower) -> FollowerKind:
             return BUCKET_UNDER
         case Follower.BUCKET_OVER:
             return BUCKET_OVER
+        case Follower.BUCKET_GRADED:
+            return BUCKET_GRADED
         case Follower.FINGER:
             return FINGER
         case Follower.OPENER_CLOSER:
