@@ -157,6 +157,41 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
     expect(entry(page)).to_have_value("")
 
 
+def test_a_key_typed_right_after_backspace_replaces_what_it_brought_back(open_page, client):
+    """Both keys in one go, before the browser has drawn anything: `13`, never `3`."""
+    page = open_page(f"/cards/{fresh_card(client)}/feel")
+    valve = in_hand(page)
+    page.keyboard.type("15")
+    page.keyboard.press("Enter")
+    expect(plate(page, valve)).to_contain_text("found")
+    plate(page, valve).click()
+    expect(entry(page)).to_be_focused()
+    selected = entry(page).evaluate(
+        """(field) => {
+          field.dispatchEvent(
+            new KeyboardEvent("keydown", { key: "Backspace", bubbles: true, cancelable: true }));
+          return [field.value, field.selectionStart, field.selectionEnd];
+        }"""
+    )
+    assert selected == ["15", 0, 2]
+    page.keyboard.type("13")
+    expect(entry(page)).to_have_value("13")
+
+
+def test_hours_typed_in_ready_are_there_after_a_line_is_ticked(open_page, client):
+    page = open_page(f"/cards/{fresh_card(client)}/ready")
+    hours = page.get_by_label("Hours since it ran")
+    hours.fill("9")
+    page.get_by_role("checkbox").first.check(force=True)
+    expect(page.get_by_role("checkbox").first).to_be_checked()
+    expect(hours).to_have_value("9")
+    with page.expect_response("**/conditions") as noted:
+        page.get_by_role("button", name="Note it").click()
+    assert noted.value.json()["conditions"]["rested_hours"] == "9"
+    page.reload()
+    expect(hours).to_have_value("9")
+
+
 def test_a_guess_is_marked_with_a_key_or_a_thumb_and_stands_on_the_plate(open_page, client):
     number = fresh_card(client)
     page = open_page(f"/cards/{number}/feel")

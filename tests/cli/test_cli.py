@@ -359,3 +359,19 @@ def test_what_cannot_be_taken_out_or_in_is_refused(record, monkeypatch, words, s
     assert result.stderr.count("\n") == 1
     missing = plimb("export", "--card", "1", "--database", "not-there.sqlite3")
     assert (missing.exit_code, "is not there" in missing.stderr) == (2, True)
+
+
+@pytest.mark.parametrize(
+    "words", [("backup", "copy.sqlite3"), ("export", "--card", "1", "--what", "card")]
+)
+def test_files_and_copies_do_not_load_the_web(record, tmp_path, words):
+    """The commands that a shop runs from a script answer without a web server's weight."""
+    code = (
+        "import sys\nfrom plimb.cli.root import main\n"
+        "main(sys.argv[1:], standalone_mode=False)\n"
+        "heavy = {'flask', 'apiflask', 'waitress', 'plimb.web'} & set(sys.modules)\n"
+        "assert not heavy, heavy\n"
+    )
+    command = [sys.executable, "-c", code, *words, "--database", str(record)]
+    done = subprocess.run(command, cwd=tmp_path, capture_output=True, text=True)
+    assert done.returncode == 0, done.stderr

@@ -240,3 +240,49 @@ def test_a_card_file_is_taken_in_and_is_the_same_card(card, served):
     assert (refused.status_code, refused.json["field"]) == (
         422, "$.rounds[0].history.gaps[0]",
     )  # fmt: skip
+
+
+def test_the_sheet_on_the_screen_has_every_line_that_is_printed(card, served):
+    """Screen and PDF are one sheet: the same rows, the same figures, the same ranges."""
+    sheet = served.get(f"{card.place}/sheet").json
+    _pages, printed = text_of(served.get(f"{card.place}/sheet.pdf").data)
+    assert [row["valve"] for row in sheet["rows"]] == [one["valve"] for one in card.now["valves"]]
+    for row in sheet["rows"]:
+        shown = [row["found"], row["left"], row["predicted"]]
+        said = [gap["mm"] for gap in shown if gap]
+        said += [row[piece]["mm"] for piece in ("piece_out", "piece_in") if row[piece]]
+        for figure in (row["valve"], *said):
+            assert figure in printed
+    for spec in sheet["specs"]:
+        assert spec["name"] in printed
+
+
+def test_an_engine_with_openers_and_closers_has_its_range_for_each_on_the_sheet(served):
+    start = {
+        "layout": "v-twin", "valves": 2, "camshafts": 1, "follower": "opener-closer",
+        "angle": None, "reversed_head": False, "crank_along": False,
+    }  # fmt: skip
+    file = json.loads(served.post("/api/engines/start", json=start).json["document"])
+    file["engine"]["spec"] = {
+        "intake": {"min": 0.11, "max": 0.16}, "exhaust": {"min": 0.16, "max": 0.21},
+        "closer": {"intake": {"min": 0.01, "max": 0.06}, "exhaust": {"min": 0.02, "max": 0.07}},
+    }  # fmt: skip
+    made = {"label": "No. 40", "note": "", "document": json.dumps(file)}
+    assert served.post("/api/engines", json=made).status_code == 201
+    engines = served.get("/api/shop").json["engines"]
+    number = next(one["id"] for one in engines if one["label"] == "No. 40")
+    opened = {"engine_id": number, "opened_by": "E", "reason": "R", "distance_km": None}
+    place = f"/api/cards/{served.post('/api/cards', json={**opened, 'hours': None}).json['id']}"
+    specs = served.get(f"{place}/sheet").json["specs"]
+    _pages, printed = text_of(served.get(f"{place}/sheet.pdf").data)
+    assert [spec["name"] for spec in specs] == [
+        "intake opener", "intake closer", "exhaust opener", "exhaust closer",
+    ]  # fmt: skip
+    for figure in ("0.11–0.16", "0.01–0.06", "0.16–0.21", "0.02–0.07"):
+        assert figure in printed
+
+
+def test_the_bench_shows_each_verdict_at_its_own_valve(card, served):
+    line = next(one for one in served.get("/api/shop").json["cards"] if one["id"] == 4)
+    assert line["verdicts"] == {one["valve"]: one["verdict"] for one in card.now["valves"]}
+    assert len(set(line["verdicts"].values())) > 1

@@ -1,5 +1,6 @@
 /** One typed way to send an act on a card: what it says, then the version and key it goes with. */
-import { type Card, type Schemas, api } from "./client";
+import { type Card, api } from "./client";
+import type { paths } from "./schema";
 
 export interface Answered {
   data?: Card;
@@ -10,93 +11,49 @@ export interface Answered {
 /** An act that is ready to go, once the version that was seen and a key are known. */
 export type Send = (version: number, key: string) => Promise<Answered>;
 
-/** What an act says besides the version and the key. */
-type Says<Name extends keyof Schemas> = Omit<Schemas[Name], "version" | "key">;
-export type Bolts = Says<"BoltsIn">;
+/** What an act at a path says besides the version and the key, by the server's own document. */
+type Says<Path extends keyof paths, Method extends "post" | "put"> = paths[Path][Method] extends {
+  requestBody: { content: { "application/json": infer Body } };
+}
+  ? Omit<Body, "version" | "key">
+  : never;
 
 /** Every act on one card. */
 export function actsOn(card_id: number) {
   const params = { path: { card_id } };
+  const post =
+    <Path extends keyof paths>(path: Path) =>
+    (says: Says<Path, "post">): Send =>
+    (version, key) =>
+      api.POST(path as never, { params, body: { version, key, ...says } } as never) as never;
+  const put =
+    <Path extends keyof paths>(path: Path) =>
+    (says: Says<Path, "put">): Send =>
+    (version, key) =>
+      api.PUT(path as never, { params, body: { version, key, ...says } } as never) as never;
   return {
-    gap:
-      (says: Says<"GapIn">): Send =>
-      (version, key) =>
-        api.POST("/api/cards/{card_id}/gaps", { params, body: { version, key, ...says } }),
-    keep:
-      (says: Says<"KeptIn">): Send =>
-      (version, key) =>
-        api.POST("/api/cards/{card_id}/kept", { params, body: { version, key, ...says } }),
-    shim:
-      (says: Says<"PieceIn">): Send =>
-      (version, key) =>
-        api.POST("/api/cards/{card_id}/pieces", { params, body: { version, key, ...says } }),
-    trust:
-      (says: Says<"TrustIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/trust", { params, body: { version, key, ...says } }),
-    zero:
-      (says: Says<"ZeroIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/instrument", { params, body: { version, key, ...says } }),
-    school:
-      (says: Says<"SchoolIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/school", { params, body: { version, key, ...says } }),
-    cold:
-      (says: Says<"ConditionsIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/conditions", { params, body: { version, key, ...says } }),
-    seeTo:
-      (says: Says<"SafetyIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/safety", { params, body: { version, key, ...says } }),
-    tray:
-      (says: Says<"TrayIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/tray", { params, body: { version, key, ...says } }),
-    method:
-      (says: Says<"MethodIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/method", { params, body: { version, key, ...says } }),
-    choose:
-      (says: Says<"ChoiceIn">): Send =>
-      (version, key) =>
-        api.POST("/api/cards/{card_id}/choices", { params, body: { version, key, ...says } }),
-    takePlan: (): Send => (version, key) =>
-      api.POST("/api/cards/{card_id}/plan", { params, body: { version, key } }),
-    forbid:
-      (says: Says<"ForbidIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/forbidden", { params, body: { version, key, ...says } }),
-    variant:
-      (says: Says<"VariantIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/variant", { params, body: { version, key, ...says } }),
-    fit:
-      (says: Says<"FitIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/fitted", { params, body: { version, key, ...says } }),
-    turns:
-      (says: Says<"TurnsIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/turns", { params, body: { version, key, ...says } }),
-    bolts:
-      (says: Bolts): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/bolts", { params, body: { version, key, ...says } }),
-    turned:
-      (says: Says<"TurnedIn">): Send =>
-      (version, key) =>
-        api.PUT("/api/cards/{card_id}/turned", { params, body: { version, key, ...says } }),
-    round:
-      (says: Says<"RoundIn">): Send =>
-      (version, key) =>
-        api.POST("/api/cards/{card_id}/rounds", { params, body: { version, key, ...says } }),
-    sign:
-      (says: Says<"SignatureIn">): Send =>
-      (version, key) =>
-        api.POST("/api/cards/{card_id}/signature", { params, body: { version, key, ...says } }),
+    gap: post("/api/cards/{card_id}/gaps"),
+    keep: post("/api/cards/{card_id}/kept"),
+    shim: post("/api/cards/{card_id}/pieces"),
+    trust: put("/api/cards/{card_id}/trust"),
+    zero: put("/api/cards/{card_id}/instrument"),
+    school: put("/api/cards/{card_id}/school"),
+    cold: put("/api/cards/{card_id}/conditions"),
+    seeTo: put("/api/cards/{card_id}/safety"),
+    tray: put("/api/cards/{card_id}/tray"),
+    method: put("/api/cards/{card_id}/method"),
+    choose: post("/api/cards/{card_id}/choices"),
+    takePlan: () => post("/api/cards/{card_id}/plan")({}),
+    forbid: put("/api/cards/{card_id}/forbidden"),
+    variant: put("/api/cards/{card_id}/variant"),
+    fit: put("/api/cards/{card_id}/fitted"),
+    turns: put("/api/cards/{card_id}/turns"),
+    bolts: put("/api/cards/{card_id}/bolts"),
+    turned: put("/api/cards/{card_id}/turned"),
+    round: post("/api/cards/{card_id}/rounds"),
+    sign: post("/api/cards/{card_id}/signature"),
   };
 }
 
 export type Acts = ReturnType<typeof actsOn>;
+export type Bolts = Parameters<Acts["bolts"]>[0];

@@ -1,0 +1,222 @@
+/** Acts, the queue and the entry against a server that keeps versions and keys as the real one. */
+import { flushSync } from "svelte";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import answered from "../api/answers/card-3.json";
+import type { Card } from "../api/client";
+
+interface Sent {
+  method: string;
+  path: string;
+  body: { version: number; key: string; valve?: string; text?: string };
+}
+
+/** A server of one card: an act on an old version clashes, a key it has seen is not done again. */
+class FakeServer {
+  card = structuredClone(answered) as unknown as Card;
+  away = false;
+  refuses = "";
+  sent: Sent[] = [];
+  done: Sent[] = [];
+  /** Answers wait here while it is slow. */
+  held: (() => void)[] | null = null;
+  private seen = new Map<string, string>();
+
+  readonly fetch = async (request: Request): Promise<Response> => {
+    if (this.away) throw new TypeError("no network");
+    const path = new URL(request.url).pathname;
+    if (request.method === "GET") return this.says(200, this.card);
+    const body = (await request.json()) as Sent["body"];
+    if (path.endsWith("/understand")) return this.says(200, { words: "read back", verdict: null });
+    this.sent.push({ method: request.method, path, body });
+    if (this.held) await new Promise<void>((free) => this.held?.push(free));
+    const before = this.seen.get(body.key);
+    if (before) return new Response(before, { status: 200, headers: JSON_TYPE });
+    if (this.refuses) return this.refuse(422, "bad_value", this.refuses);
+    if (body.version !== this.card.version) return this.refuse(409, "conflict", "It moved on.");
+    this.done.push({ method: request.method, path, body });
+    this.card = this.after(body);
+    this.seen.set(body.key, JSON.stringify(this.card));
+    return this.says(200, this.card);
+  };
+
+  private after(body: Sent["body"]): Card {
+    const feels = (one: Card["todo"][number]) => one.stage === "feel";
+    return {
+      ...this.card,
+      version: this.card.version + 1,
+      todo: this.card.todo.map((one) =>
+        feels(one) ? { ...one, waiting: one.waiting.filter((v) => v !== body.valve) } : one,
+      ),
+    };
+  }
+  private says(status: number, what: unknown): Response {
+    return new Response(JSON.stringify(what), { status, headers: JSON_TYPE });
+  }
+  private refuse(status: number, code: string, sentence: string): Response {
+    return this.says(status, { code, sentence, field: "gap", offers: [] });
+  }
+}
+
+const JSON_TYPE = { "Content-Type": "application/json" };
+const stub = vi.hoisted(() => {
+  const held = {
+    fetch: (() => Promise.reject(new Error())) as (one: Request) => Promise<Response>,
+  };
+  globalThis.fetch = ((request: Request) => held.fetch(request)) as typeof fetch;
+  return held;
+});
+const { CardState } = await import("./card.svelte");
+
+let server: FakeServer;
+let job: InstanceType<typeof CardState>;
+let order: string[];
+
+beforeEach(async () => {
+  localStorage.clear();
+  server = new FakeServer();
+  const valves = server.card.valves.map((one) => one.valve);
+  server.card.todo = server.card.todo.map((one) =>
+    one.stage === "feel" ? { ...one, asks: valves, waiting: valves } : one,
+  );
+  server.card.valves = server.card.valves.map((one) => ({ ...one, questions: [] }));
+  stub.fetch = server.fetch;
+  order = valves;
+  job = new CardState(3);
+  await job.load();
+  job.enter("feel");
+});
+afterEach(() => {
+  job.stop();
+  vi.useRealTimers();
+});
+
+const settled = () => new Promise((resume) => setTimeout(resume));
+const until = async (so: () => boolean) => vi.waitUntil(so, { interval: 1 });
+function type(text: string): void {
+  for (const key of text) if (!job.entry.hold(key)) job.entry.draft += key;
+  job.entry.submit();
+}
+
+describe("acts", () => {
+  it("go to their own address with the version, the key and what they say", async () => {
+    await job.acts.fit({ valve: "X", fitted: true, measured: "" })(7, "a-key-of-its-own");
+    await job.acts.takePlan()(8, "another-key");
+    expect(server.sent[0]).toMatchObject({
+      method: "PUT",
+      path: "/api/cards/3/fitted",
+      body: { version: 7, key: "a-key-of-its-own", valve: "X", fitted: true },
+    });
+    expect(server.sent[1]).toMatchObject({ method: "POST", path: "/api/cards/3/plan" });
+  });
+  it("have an address and a method each that no other has", () => {
+    const sends = Object.values(job.acts) as ((
+      says: object,
+    ) => (v: number, k: string) => unknown)[];
+    for (const send of sends) void send({})(0, "0");
+    return vi
+      .waitUntil(() => server.sent.length === sends.length)
+      .then(() => {
+        const places = server.sent.map((one) => `${one.method} ${one.path}`);
+        expect(new Set(places).size).toBe(sends.length);
+      });
+  });
+});
+
+describe("queue", () => {
+  it("sends one act after another, each with the version the one before made", async () => {
+    const at = job.card!.version;
+    const gap = (valve: string) =>
+      job.act(job.acts.gap({ valve, text: "15", purpose: "found", unit: "mm", repeats: false }));
+    expect(await Promise.all(order.slice(0, 4).map(gap))).toEqual([true, true, true, true]);
+    expect(server.done.map((one) => one.body.version)).toEqual([at, at + 1, at + 2, at + 3]);
+    expect(job.card!.version).toBe(at + 4);
+  });
+  it("shows a clash with what was written, and does it again on the new version", async () => {
+    server.card = { ...server.card, version: server.card.version + 5 };
+    job.entry.draft = "14";
+    await job.entry.write();
+    expect(job.queue.clash).toMatchObject({
+      valve: order[0],
+      text: "14",
+      sentence: "It moved on.",
+    });
+    expect(await job.queue.clash!.again()).toBe(true);
+    expect(job.queue.clash).toBeNull();
+    expect(server.done.at(-1)!.body).toMatchObject({ valve: order[0], text: "14" });
+  });
+  it("shows a refusal and takes it away with the next key", async () => {
+    server.refuses = "Write it like 15.";
+    job.entry.draft = "abc";
+    expect(await job.entry.write()).toBe(false);
+    expect(job.refusal?.sentence).toBe("Write it like 15.");
+    expect(job.entry.draft).toBe("abc");
+    job.entry.draft = "ab";
+    expect(job.refusal).toBeNull();
+  });
+});
+
+describe("entry", () => {
+  it("takes the next valve once one is written", async () => {
+    type("15");
+    await until(() => job.inHand === order[1]);
+    expect(job.outbox.waiting).toEqual([]);
+    expect(job.entry.draft).toBe("");
+  });
+  it("gives what is typed while the server thinks to the next valves, in order", async () => {
+    server.held = [];
+    type("15");
+    type("28");
+    type("1");
+    await until(() => server.held!.length === 1);
+    expect(server.sent.map((one) => one.body.text)).toEqual(["15"]);
+    const free = server.held;
+    server.held = null;
+    for (const one of free) one();
+    await until(() => server.done.length === 3);
+    expect(server.done.map((one) => [one.body.valve, one.body.text])).toEqual([
+      [order[0], "15"],
+      [order[1], "28"],
+      [order[2], "1"],
+    ]);
+  });
+  it("keeps what is written while the server is away, over a reload, and sends it once", async () => {
+    server.away = true;
+    type("15");
+    await until(() => job.inHand === order[1]);
+    expect(job.outbox.of("feel", order[0]!)?.text).toBe("15");
+    job.stop();
+    server.away = false;
+    job = new CardState(3);
+    await job.load();
+    await until(() => job.outbox.waiting.length === 0);
+    expect(server.done.map((one) => one.body.text)).toEqual(["15"]);
+    await job.load();
+    await settled();
+    expect(server.done.length).toBe(1);
+  });
+  it("leaves whoever picked another valve meanwhile there, and what they type with it", async () => {
+    server.held = [];
+    type("15");
+    await until(() => server.held!.length === 1);
+    job.pick(order[4]!);
+    for (const key of "31") if (!job.entry.hold(key)) job.entry.draft += key;
+    server.held[0]!();
+    server.held = null;
+    await until(() => job.entry.draft === "31");
+    expect(job.inHand).toBe(order[4]);
+  });
+  it("brings back what was written to correct it, and strikes it out when emptied", async () => {
+    const read = server.card.valves.find((one) => one.found)!;
+    job.pick(read.valve);
+    expect(job.entry.correct()).toBe(true);
+    expect(job.entry.draft).toBe(read.found!.typed);
+    job.entry.draft = "";
+    flushSync();
+    expect(await job.entry.write()).toBe(true);
+    expect(server.done[0]!.body).toMatchObject({ valve: read.valve, text: "" });
+  });
+  it("writes nothing where nothing is typed", async () => {
+    expect(await job.entry.write()).toBe(false);
+    expect(server.sent).toEqual([]);
+  });
+});

@@ -1,0 +1,281 @@
+"""Whole jobs at random: any act at any time, and after each no two places disagree."""
+
+import os
+import shutil
+from collections import Counter
+from datetime import timedelta
+from pathlib import Path
+
+from hypothesis import HealthCheck, settings
+from hypothesis import strategies as st
+from hypothesis.stateful import (
+    RuleBasedStateMachine,
+    initialize,
+    invariant,
+    precondition,
+    rule,
+    run_state_machine_as_test,
+)
+
+from plimb.actions.bench import read_shop
+from plimb.actions.cards import Change, open_card, see_to, set_school
+from plimb.actions.choosing import choose_piece, take_plan
+from plimb.actions.fitting import fit_piece, turn_by_hand
+from plimb.actions.planning import read_plan
+from plimb.actions.readings import write_down_gap
+from plimb.actions.rounds import next_round
+from plimb.actions.shims import write_down_shim
+from plimb.actions.signing import read_sheet, sign_card
+from plimb.actions.transfer import export_card, import_card
+from plimb.actions.views import CardView, read_card
+from plimb.core.errors import PlimbError
+from plimb.core.job.stages import Stage
+from plimb.core.lengths import Unit
+from plimb.core.measure.limits import Verdict
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.shim.shim import Condition, Source
+from plimb.core.shim.sum import Aim, Rounding
+from plimb.store.database import Database
+from plimb.store.shims import audit
+
+from ..conftest import NOON
+
+LONG = bool(os.environ.get("PLIMB_LONG"))
+JOBS, ACTS = (100, 60) if LONG else (8, 40)
+
+PLACES = st.integers(0, 23)
+GAPS = st.one_of(
+    st.integers(3, 40).map(str),
+    st.tuples(st.integers(3, 38), st.integers(1, 4)).map(lambda p: f"{p[0]}-{p[0] + p[1]}"),
+    st.sampled_from(["-3", "-4?", "12l", "14t?", ""]),
+)
+SHIMS = st.one_of(
+    st.integers(0, 20).map(lambda n: f"2.{400 + 25 * n}"),
+    st.integers(2400, 2900).map(lambda n: f"{n / 1000:.3f}"),
+    st.just(""),
+)
+
+
+class Jobs(RuleBasedStateMachine):
+    """One engine of the school, card after card, worked on by somebody who heeds no order."""
+
+    record: Path
+    """The filled record that each job starts from; set by the test."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.path = Path(shutil.copy(self.record, self.record.with_name("job.sqlite3")))
+        self.database = Database(self.path)
+        self.acts = 0
+        self.done = Counter[str]()
+
+    def teardown(self) -> None:
+        self.database.close()
+
+    def now(self):
+        return NOON + timedelta(minutes=self.acts)
+
+    @initialize(engine=st.integers(1, 4))
+    def open(self, engine):
+        opened = open_card(
+            self.database, engine_id=engine, opened_by="Edda", reason="Interval",
+            distance_km=None, now=self.now(),
+        )  # fmt: skip
+        self.engine, self.card = engine, opened.id
+        self.look()
+
+    def look(self) -> CardView:
+        with self.database.reading() as session:
+            self.view = read_card(session, self.card)
+        return self.view
+
+    def act(self, action, *args, **says) -> bool:
+        """Carry out one act; whether it was done. A refusal is a sentence and changes nothing."""
+        self.acts += 1
+        version = self.view.version
+        change = Change(
+            card_id=self.card, version=version, key=f"act-{self.acts:06}", now=self.now()
+        )
+        try:
+            written = action(self.database, change, *args, **says)
+        except PlimbError:
+            written = None
+        if written is None:  # refused with a sentence: nothing has changed
+            assert self.look().version == version
+            return False
+        assert written.version == self.look().version == version + 1
+        self.done[action.__name__] += 1
+        return True
+
+    def valve(self, place: int) -> str:
+        return self.view.status.order[place % len(self.view.status.order)]
+
+    @rule(place=PLACES, text=GAPS, repeats=st.booleans())
+    def measure(self, place, text, repeats):
+        self.act(write_down_gap, valve=self.valve(place), purpose="found", text=text,
+                 unit=Unit.MM, repeats=repeats)  # fmt: skip
+
+    @rule(seed=st.integers(1, 30), spread=st.integers(0, 3))
+    def measure_all(self, seed, spread):
+        for at, valve in enumerate(self.view.status.order):
+            self.act(write_down_gap, valve=valve, purpose="found", unit=Unit.MM,
+                     text=str(seed + at % (spread + 1)))  # fmt: skip
+
+    @rule(place=PLACES, text=GAPS)
+    def prove(self, place, text):
+        self.act(write_down_gap, valve=self.valve(place), purpose="proof", text=text, unit=Unit.MM)
+
+    @rule(off=st.integers(-2, 2))
+    def prove_all(self, off):
+        for valve, state in self.view.status.touched.items():
+            if state.predicted:
+                text = f"{max(state.predicted.best_nm // 10_000 + off, 2)}"
+                self.act(write_down_gap, valve=valve, purpose="proof", text=text, unit=Unit.MM)
+
+    @rule(place=PLACES, text=SHIMS, condition=st.sampled_from(Condition))
+    def read(self, place, text, condition):
+        self.act(write_down_shim, valve=self.valve(place), text=text, condition=condition)
+
+    @rule(seed=st.integers(0, 12))
+    def read_all_opened(self, seed):
+        for at, valve in enumerate(self.view.status.opened):
+            self.act(write_down_shim, valve=valve, text=f"2.{450 + 25 * ((seed + at * 5) % 13)}")
+
+    @rule(aim=st.sampled_from(Aim), which=st.sampled_from(WhichToSet), reuse=st.booleans())
+    def change_school(self, aim, which, reuse):
+        self.act(set_school, aim=aim, rounding=Rounding.NEAREST, act=which, reuse=reuse)
+
+    @rule()
+    def take(self):
+        with self.database.reading() as session:
+            planned = read_plan(session, self.card) if self.view.signed_at is None else None
+        if not self.act(take_plan):
+            return
+        for one in planned.moves:
+            state = self.view.status.valves[one.move.valve]
+            if one.move.changes and not one.move.provisional:
+                assert state.record.choice.thickness_nm == one.move.thickness_nm
+                assert state.predicted == one.move.gap
+                assert one.move.thickness_nm in {option.thickness_nm for option in one.options}
+
+    @rule(place=PLACES, giver=PLACES, size=st.integers(0, 20), source=st.sampled_from(Source))
+    def choose(self, place, giver, size, source):
+        self.act(choose_piece, valve=self.valve(place), thickness_nm=2_400_000 + 25_000 * size,
+                 source=source,
+                 from_valve=self.valve(giver) if source is Source.ENGINE else None)  # fmt: skip
+
+    @rule(place=PLACES)
+    def choose_nothing(self, place):
+        self.act(choose_piece, valve=self.valve(place), thickness_nm=None)
+
+    @rule(place=PLACES, fitted=st.booleans())
+    def fit(self, place, fitted):
+        self.act(fit_piece, valve=self.valve(place), fitted=fitted)
+
+    @rule()
+    def fit_all(self):
+        for step in self.view.fit:
+            self.act(fit_piece, valve=step.valve, fitted=True)
+        self.act(turn_by_hand, turns=2)
+
+    @rule(done=st.booleans())
+    def see_to_everything(self, done):
+        for line in (*self.view.safety, *self.view.reach, *self.view.closing):
+            self.act(see_to, item=line.item.id, done=done)
+
+    @rule()
+    def go_round(self):
+        self.act(next_round, reason="Out of spec")
+
+    @precondition(lambda self: self.acts > 12)
+    @rule()
+    def sign_and_open_the_next(self):
+        if self.act(sign_card, signed_by="Edda", remarks="As it is", next_check_km=None):
+            self.open(self.engine)
+
+    @invariant()
+    def no_piece_is_in_two_places(self):
+        with self.database.reading() as session:
+            assert audit(session) == []
+
+    @invariant()
+    def there_is_a_next_step(self):
+        status = self.view.status
+        if self.view.signed_at is None and status.at is not Stage.SIGN:
+            here = next(todo for todo in status.todo if todo.stage is status.at)
+            assert here.waiting, status.at
+
+    @invariant()
+    def an_empty_valve_is_not_left_in_spec(self):
+        """Its piece is in another valve, and nothing has come in."""
+        states = self.view.status.valves
+        gone = {
+            state.record.choice.from_valve
+            for state in states.values()
+            if state.record.choice and state.record.choice.source is Source.ENGINE
+            and state.record.choice.fitted_at
+        }  # fmt: skip
+        for valve in gone & set(states):
+            record = states[valve].record
+            filled = record.choice and record.changes and record.choice.fitted_at
+            if not filled and record.proof is None:
+                assert states[valve].left is not Verdict.IN
+
+    @invariant()
+    def the_plan_sets_what_the_card_asks_for(self):
+        if self.view.signed_at is not None:
+            return
+        with self.database.reading() as session:
+            try:
+                planned = read_plan(session, self.card)
+            except PlimbError:
+                return  # nothing can be planned yet
+        givers = {one.move.from_valve for one in planned.moves}
+        for one in planned.moves:
+            state = self.view.status.valves[one.move.valve]
+            if one.move.changes and not one.move.pinned:
+                assert state.opens or one.move.valve in givers
+        wanted = Counter({one.line.thickness_nm: one.line.count for one in planned.buy})
+        bought = (one.move for one in planned.moves if one.move.source is Source.COUNTER)
+        assert wanted == Counter(move.thickness_nm for move in bought)
+
+    @invariant()
+    def the_sheet_and_the_bench_say_what_the_card_says(self):
+        with self.database.reading() as session:
+            sheet = read_sheet(session, self.card)
+        states = self.view.status.valves
+        for row in sheet.rows:
+            state = states[row.valve]
+            assert (row.spec, row.verdict) == (state.clearance.spec.check, state.left)
+            if state.record.choice and state.touched:
+                assert row.piece_in_nm == state.record.choice.goes_in_nm
+        line = next(one for one in read_shop(self.database).cards if one.id == self.card)
+        assert line.summary.at is self.view.status.at
+        assert line.summary.measured == sum(s.record.found is not None for s in states.values())
+
+    @precondition(lambda self: self.acts > 20)
+    @rule()
+    def out_and_in_again(self):
+        with self.database.reading() as session:
+            text = export_card(session, self.card)
+        empty = Database(self.path.with_name("taken.sqlite3"))
+        try:
+            taken = import_card(empty, text, now=NOON)
+            with empty.reading() as session:
+                assert export_card(session, taken) == text
+        finally:
+            empty.close()
+
+
+def test_any_act_at_any_time_leaves_a_card_that_holds_together(filled, tmp_path):
+    record = Path(shutil.copy(filled, tmp_path / "filled.sqlite3"))
+    machine = type("JobsHere", (Jobs,), {"record": record})
+    run_state_machine_as_test(
+        machine,
+        settings=settings(
+            max_examples=JOBS,
+            stateful_step_count=ACTS,
+            deadline=None,
+            suppress_health_check=list(HealthCheck),
+        ),
+    )

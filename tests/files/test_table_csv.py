@@ -1,0 +1,42 @@
+"""Tables out and in: what a spreadsheet would run stays text, what breaks is named by its row."""
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from plimb.core.errors import BadValue
+from plimb.files.table_csv import read_csv, write_csv
+
+CELLS = st.text(
+    st.characters(exclude_categories=("Cs", "Cc"), exclude_characters="\u2028\u2029"), max_size=12
+).filter(lambda text: not text.startswith(("=", "+", "@", "'")))
+
+
+@given(st.lists(st.tuples(CELLS, CELLS.map(lambda cell: f"n{cell}")), max_size=6))
+def test_a_table_comes_back_as_it_went_out(rows):
+    back = read_csv(write_csv(("size", "note"), rows), ("size", "note"))
+    assert [(row["size"], row["note"]) for row in back] == [
+        (size.strip(), note.strip()) for size, note in rows
+    ]
+
+
+@pytest.mark.parametrize("cell", ["=1+1", "+49", "@here"])
+def test_a_cell_that_a_spreadsheet_would_run_is_text(cell):
+    assert write_csv(("note",), [(cell,)]).split("\r\n")[1] == f"'{cell}"
+
+
+@pytest.mark.parametrize(
+    ("text", "field"),
+    [
+        ("", "row 1"),
+        ("size\r\n", "row 1"),
+        ("size,note,colour\r\n", "row 1"),
+        ("size,size,note\r\n", "row 1"),
+        ("size,note\r\n2.5\r\n", "row 2"),
+        ('size,note\r\n"2.5', "row"),
+    ],
+)
+def test_what_breaks_the_table_is_named_by_its_row(text, field):
+    with pytest.raises(BadValue) as refusal:
+        read_csv(text, ("size", "note"))
+    assert refusal.value.field == field
