@@ -74,7 +74,7 @@
     if (!planned && valve.predicted && valve.touched && (!kind.hides || valve.proof))
       all.push({ name: "expect", value: read(valve.predicted), by: ["choose"] });
     if (valve.proof) all.push({ name: "proved", value: felt(valve.proof), by: ["prove"] });
-    if (valve.proof && valve.residual && kind.showsOff)
+    if (valve.proof && valve.predicted && valve.residual && kind.showsOff)
       all.push({ name: "off by", value: read(valve.residual), by: ["sign"] });
     const own = all.find((line) => line.by.includes(stage));
     if (own) own.large = true;
