@@ -80,107 +80,132 @@ function facing(drawing: Drawing, turn: Turn): Arranged["front"] {
   return round[(turn + (drawing.crank === "along" ? 3 : 0)) % 4] ?? "up";
 }
 
-/** Return where everything goes. Plates keep at least the touch size; the height may grow. */
-export function arrange(drawing: Drawing, width: number, height: number, turn: Turn): Arranged {
+interface Point {
+  x: number;
+  y: number;
+}
+
+/** What everything measures in a space of so many pixels, before it is turned. */
+interface Measures {
+  need: Needs;
+  upright: boolean;
+  pitch: number;
+  plate: { along: number; across: number };
+  strip: number;
+  bankDepth: number;
+  scale: number;
+  canvas: { width: number; height: number };
+  start: { along: number; across: number };
+}
+
+function measures(drawing: Drawing, width: number, height: number, turn: Turn): Measures {
   const need = needs(drawing);
   const upright = turn % 2 === 1;
-  const endwise = drawing.crank === "along";
-  const [alongMargin, acrossMargin] = endwise ? [FRONT, MARGIN] : [MARGIN, FRONT];
+  const margin =
+    drawing.crank === "along" ? { along: FRONT, across: MARGIN } : { along: MARGIN, across: FRONT };
   const alongRoom = Math.max(
-    (upright ? height : width) - 2 * alongMargin,
+    (upright ? height : width) - 2 * margin.along,
     need.pitches * need.abreast * (TOUCH + GAP),
   );
-  const acrossRoom = (upright ? width : height) - 2 * acrossMargin;
+  const acrossRoom = (upright ? width : height) - 2 * margin.across;
   const pitch = Math.min(alongRoom / need.pitches, 300);
-  const plateAlong = Math.min(pitch / need.abreast - GAP, upright ? 124 : PLATE_ALONG_MAX);
   const perBank = acrossRoom / need.rows;
   const stripWanted = Math.min(pitch, perBank * (upright ? 0.34 : 0.42), 230);
-  const plateAcross = Math.min(
-    Math.max((perBank - stripWanted) / 2 / need.deep - GAP, upright ? 56 : TOUCH),
-    upright ? 150 : 132,
-  );
-  const strip = Math.min(pitch, Math.max(perBank - 2 * need.deep * (plateAcross + GAP), 46), 230);
-  const bankDepth = strip + 2 * need.deep * (plateAcross + GAP);
-  const scale = Math.min(pitch, strip) * 0.96;
-
-  const alongSize = need.pitches * pitch;
-  const acrossSize = bankDepth * need.rows;
-  const wanted = { along: alongSize + 2 * alongMargin, across: acrossSize + 2 * acrossMargin };
+  const plate = {
+    along: Math.min(pitch / need.abreast - GAP, upright ? 124 : PLATE_ALONG_MAX),
+    across: Math.min(
+      Math.max((perBank - stripWanted) / 2 / need.deep - GAP, upright ? 56 : TOUCH),
+      upright ? 150 : 132,
+    ),
+  };
+  const plates = 2 * need.deep * (plate.across + GAP);
+  const strip = Math.min(pitch, Math.max(perBank - plates, 46), 230);
+  const bankDepth = strip + plates;
+  const size = { along: need.pitches * pitch, across: bankDepth * need.rows };
+  const wanted = { along: size.along + 2 * margin.along, across: size.across + 2 * margin.across };
   const canvas = {
     width: Math.max(width, upright ? wanted.across : wanted.along),
     height: Math.max(height, upright ? wanted.along : wanted.across),
   };
-  const alongStart = ((upright ? canvas.height : canvas.width) - alongSize) / 2;
-  const acrossStart = ((upright ? canvas.width : canvas.height) - acrossSize) / 2;
+  const start = {
+    along: ((upright ? canvas.height : canvas.width) - size.along) / 2,
+    across: ((upright ? canvas.width : canvas.height) - size.across) / 2,
+  };
+  const scale = Math.min(pitch, strip) * 0.96;
+  return { need, upright, pitch, plate, strip, bankDepth, scale, canvas, start };
+}
+
+/** Return where everything goes. Plates keep at least the touch size; the height may grow. */
+export function arrange(drawing: Drawing, width: number, height: number, turn: Turn): Arranged {
+  const has = measures(drawing, width, height, turn);
+  const { canvas, scale } = has;
 
   /** Turn a point of (along, across), both from the drawing's own corner, to the screen. */
-  const place = (along: number, across: number): { x: number; y: number } => {
+  const place = (along: number, across: number): Point => {
     if (turn === 0) return { x: along, y: across };
     if (turn === 1) return { x: canvas.width - across, y: along };
     if (turn === 2) return { x: canvas.width - along, y: canvas.height - across };
     return { x: across, y: canvas.height - along };
   };
 
-  const arranged: Arranged = {
+  const banks = drawing.banks.map((bank, index) => {
+    const from = has.start.along + ((has.need.pitches - bank.length) * has.pitch) / 2;
+    const centre = has.start.across + index * has.bankDepth + has.bankDepth / 2;
+    const at = (u: number, v = 0): Point => {
+      const cylinder = Math.min(Math.floor(u), bank.length - 1) + 0.5;
+      return place(from + cylinder * has.pitch + (u - cylinder) * scale, centre + v * scale);
+    };
+    return {
+      bores: bank.bores.map((bore) => ({
+        cylinder: bore.cylinder,
+        at: { ...at(bore.u), r: drawing.bore_radius * scale },
+      })),
+      camshafts: bank.camshafts.map((bar) => ({
+        id: bar.camshaft,
+        from: at(bar.start, bar.v),
+        to: at(bar.end, bar.v),
+      })),
+      valves: bank.valves.map((spot) => ({
+        valve: spot.valve,
+        at: { ...at(spot.u, spot.v), r: spot.radius * scale },
+        ...plateOf(bank, spot, has, (along, across) => place(from + along, centre + across)),
+      })),
+    };
+  });
+  return {
     ...canvas,
     turn,
     front: facing(drawing, turn),
     scale,
-    bores: [],
-    camshafts: [],
-    valves: [],
+    bores: banks.flatMap((bank) => bank.bores),
+    camshafts: banks.flatMap((bank) => bank.camshafts),
+    valves: banks.flatMap((bank) => bank.valves),
   };
-  drawing.banks.forEach((bank, index) => {
-    const shift = ((need.pitches - bank.length) * pitch) / 2;
-    const centre = acrossStart + index * bankDepth + bankDepth / 2;
-    const along = (u: number): number => {
-      const cylinder = Math.min(Math.floor(u), bank.length - 1) + 0.5;
-      return alongStart + shift + cylinder * pitch + (u - cylinder) * scale;
-    };
-    for (const bore of bank.bores) {
-      const at = place(along(bore.u), centre);
-      arranged.bores.push({
-        cylinder: bore.cylinder,
-        at: { ...at, r: drawing.bore_radius * scale },
-      });
-    }
-    for (const bar of bank.camshafts) {
-      const across = centre + bar.v * scale;
-      arranged.camshafts.push({
-        id: bar.camshaft,
-        from: place(along(bar.start), across),
-        to: place(along(bar.end), across),
-      });
-    }
-    for (const spot of bank.valves) {
-      const cylinder = Math.floor(spot.u);
-      const twins = bank.valves
-        .filter(
-          (v) => v.plate === spot.plate && v.rank === spot.rank && Math.floor(v.u) === cylinder,
-        )
-        .sort((a, b) => a.u - b.u);
-      const nth = twins.findIndex((v) => v.valve === spot.valve);
-      const slot = nth - (twins.length - 1) / 2;
-      const plateCentre = place(
-        alongStart + shift + (cylinder + 0.5) * pitch + slot * (plateAlong + GAP),
-        centre + spot.plate * (strip / 2 + (GAP + plateAcross) * (spot.rank + 1) - plateAcross / 2),
-      );
-      const leader = place(
-        alongStart + shift + (cylinder + 0.5) * pitch + slot * (plateAlong + GAP),
-        centre + spot.plate * (strip / 2 + GAP),
-      );
-      const size = upright
-        ? { width: plateAcross, height: plateAlong }
-        : { width: plateAlong, height: plateAcross };
-      arranged.valves.push({
-        valve: spot.valve,
-        at: { ...place(along(spot.u), centre + spot.v * scale), r: spot.radius * scale },
-        plate: { x: plateCentre.x - size.width / 2, y: plateCentre.y - size.height / 2, ...size },
-        leader,
-      });
-    }
-  });
-  return arranged;
+}
+
+/** Return a valve's plate, beside its twins' on its side of the bank, and its leader's end. */
+function plateOf(
+  bank: Drawing["banks"][number],
+  spot: Drawing["banks"][number]["valves"][number],
+  { pitch, plate, strip, upright }: Measures,
+  place: (along: number, across: number) => Point,
+): { plate: Box; leader: Point } {
+  const cylinder = Math.floor(spot.u);
+  const twins = bank.valves
+    .filter((v) => v.plate === spot.plate && v.rank === spot.rank && Math.floor(v.u) === cylinder)
+    .sort((a, b) => a.u - b.u);
+  const nth = twins.findIndex((v) => v.valve === spot.valve);
+  const slot = nth - (twins.length - 1) / 2;
+  const along = (cylinder + 0.5) * pitch + slot * (plate.along + GAP);
+  const out = strip / 2 + (GAP + plate.across) * (spot.rank + 1) - plate.across / 2;
+  const centre = place(along, spot.plate * out);
+  const size = upright
+    ? { width: plate.across, height: plate.along }
+    : { width: plate.along, height: plate.across };
+  return {
+    plate: { x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size },
+    leader: place(along, spot.plate * (strip / 2 + GAP)),
+  };
 }
 
 export type Heading = "up" | "right" | "down" | "left";

@@ -1,8 +1,8 @@
 <script lang="ts">
   /** Take an engine file into the shop. */
   import { type Refusal, answer, api } from "../../api/client";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
   import { shopState } from "../../state/shop.svelte";
@@ -14,8 +14,7 @@
   let files = $state<FileList>();
   let refusal = $state<Refusal | null>(null);
 
-  async function submit(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function submit(): Promise<void> {
     try {
       const document = (await files?.[0]?.text()) ?? "";
       await answer(api.POST("/api/engines", { body: { label, note, document } }));
@@ -29,7 +28,7 @@
 </script>
 
 <Dialog bind:open title="Add an engine" says="From an engine file, described in docs/formats.">
-  <form class="flex flex-col gap-3" onsubmit={submit}>
+  <Form onsend={submit} {refusal}>
     <Field
       label="What the shop calls it"
       class="block"
@@ -41,7 +40,8 @@
       <span class="text-soft">Engine file (.json)</span>
       <input class="field" type="file" accept=".json,application/json" bind:files />
     </label>
-    {#if refusal}<Notice>{refusal.sentence}</Notice>{/if}
-    <Button kind="now" type="submit" class="min-h-12 text-lg">Add the engine</Button>
-  </form>
+    {#snippet foot()}
+      <Button kind="now" type="submit" class="min-h-12 text-lg">Add the engine</Button>
+    {/snippet}
+  </Form>
 </Dialog>

@@ -1,8 +1,8 @@
 <script lang="ts">
   /** Open a card: which engine, who, why, and how far it has run. */
   import { Refusal, answer, api, type EngineLine } from "../../api/client";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
   import Select from "../../kit/Select.svelte";
@@ -19,8 +19,7 @@
   let refusal = $state<Refusal | null>(null);
   const chosen = $derived(engine || String(engines[0]?.id ?? ""));
 
-  async function submit(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function submit(): Promise<void> {
     const [km, run] = [distance, hours].map((text) =>
       text.trim() ? Number(text.replaceAll(/[ .,’']/g, "")) : null,
     ) as [number | null, number | null];
@@ -54,7 +53,7 @@
 </script>
 
 <Dialog bind:open title="Open a card" says="Engine cold: four hours without running, if you can.">
-  <form class="flex flex-col gap-3" onsubmit={submit}>
+  <Form onsend={submit} {refusal}>
     <Select
       label="Engine"
       value={chosen}
@@ -86,7 +85,8 @@
         invalid={refusal?.field === "hours"}
       />
     </div>
-    {#if refusal}<Notice>{refusal.sentence}</Notice>{/if}
-    <Button kind="now" type="submit" class="min-h-12 text-lg">Open the card</Button>
-  </form>
+    {#snippet foot()}
+      <Button kind="now" type="submit" class="min-h-12 text-lg">Open the card</Button>
+    {/snippet}
+  </Form>
 </Dialog>

@@ -2,8 +2,8 @@
   /** A family as the shop keeps it: diameter, runs, marking code, prices, low stock. */
   import { untrack } from "svelte";
   import type { Family, Schemas } from "../../api/client";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
   import type { DrawerState } from "./drawer.svelte";
@@ -37,8 +37,7 @@
     { value: "rounded", label: "298 is 2.975" },
   ] as const;
 
-  async function save(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function save(): Promise<void> {
     const done = await drawer.save(family?.id ?? null, {
       seen: family?.version ?? 0,
       name,
@@ -55,7 +54,7 @@
   }
 </script>
 
-<form onsubmit={save} class="grid grid-cols-2 gap-3">
+<Form onsend={save} refusal={drawer.refusal} class="grid grid-cols-2 gap-3">
   <Field label="Name" class="col-span-2" bind:value={name} />
   <Field
     label="Diameter, mm"
@@ -84,8 +83,7 @@
   <Field label="Price of a kit" input="figures" bind:value={kitPrice} />
   <Field label="Of each size in it" input="figures" inputmode="numeric" bind:value={kitEach} />
   <Field label="Bought at" class="col-span-2" bind:value={supplier} />
-  {#if drawer.refusal}
-    <Notice class="col-span-2">{drawer.refusal.sentence}</Notice>
-  {/if}
-  <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Save the family</Button>
-</form>
+  {#snippet foot()}
+    <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Save the family</Button>
+  {/snippet}
+</Form>

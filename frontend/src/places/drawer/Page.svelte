@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Drawer: every piece in its pocket, so that a gap in the assortment is seen. */
   import type { Condition, Family } from "../../api/client";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import Dialog from "../../kit/Dialog.svelte";
@@ -40,8 +41,7 @@
   );
   const low = $derived(family?.pockets.filter((one) => one.low).length ?? 0);
 
-  async function add(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function add(): Promise<void> {
     if (family && text.trim() && (await state_.add(family.id, text, condition))) text = "";
   }
   async function readFile(event: Event): Promise<void> {
@@ -98,7 +98,7 @@
       {/snippet}
       <div class="mt-3 grid grid-cols-[minmax(0,1fr)_19rem] gap-6 max-lg:grid-cols-1">
         <section aria-label="Pockets of {family.name}">
-          <form onsubmit={add} class="flex flex-wrap items-end gap-2">
+          <Form onsend={add} class="flex flex-wrap items-end gap-2">
             <Field
               label="Put in: markings, thicknesses, how many"
               class="min-w-56 flex-1"
@@ -119,7 +119,7 @@
               onchange={(to) => (condition = to)}
             />
             <Button kind="now" type="submit" class="min-h-[46px]">Put in</Button>
-          </form>
+          </Form>
           <p class="min-h-6 pt-1 text-note leading-5" role="status">
             {#if state_.refusal}<span class="text-tight font-[560]">{state_.refusal.sentence}</span>
             {:else if state_.said}{state_.said}

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** What lies in one pocket, piece by piece: count it, look where a piece has been, take it out. */
   import type { Pocket, Shim } from "../../api/client";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import type { DrawerState } from "./drawer.svelte";
@@ -60,10 +61,9 @@
     </li>
   {/each}
 </ul>
-<form
+<Form
   class="mt-3 flex items-end gap-2"
-  onsubmit={(event) => {
-    event.preventDefault();
+  onsend={() => {
     void drawer.count(family_id, pocket.nominal.nm, Number(counted), pocket.pieces.length);
   }}
 >
@@ -75,4 +75,4 @@
     bind:value={counted}
   />
   <Button type="submit">So many</Button>
-</form>
+</Form>

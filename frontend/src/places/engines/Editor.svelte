@@ -4,6 +4,7 @@
   import { atRest } from "../../head/crank";
   import HeadMini from "../../head/HeadMini.svelte";
   import Button from "../../kit/Button.svelte";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Notice from "../../kit/Notice.svelte";
   import Cycle from "../../stages/turn/Cycle.svelte";
@@ -25,9 +26,8 @@
 </script>
 
 <main class="mx-auto w-full max-w-[1240px] px-5 py-4 max-sm:px-3">
-  <form
-    onsubmit={(event) => {
-      event.preventDefault();
+  <Form
+    onsend={() => {
       void engine.save();
     }}
     class="grid grid-cols-[minmax(0,1fr)_30rem] gap-8 max-lg:grid-cols-1"
@@ -101,5 +101,5 @@
         {#if engine.saved}<span role="status">Saved.</span>{/if}
       </div>
     </aside>
-  </form>
+  </Form>
 </main>

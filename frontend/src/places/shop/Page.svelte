@@ -1,8 +1,8 @@
 <script lang="ts">
   /** Shop: the feeler sets, blade by blade. */
   import { Refusal, answer, api, type BladeSet } from "../../api/client";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
   import Select from "../../kit/Select.svelte";
   import { shopState } from "../../state/shop.svelte";
@@ -56,8 +56,7 @@
     added = "";
   }
 
-  async function save(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function save(): Promise<void> {
     if (added.trim()) add();
     const body = {
       name,
@@ -131,7 +130,7 @@
         </ul>
         <Button class="mt-3 w-full" onclick={() => edit(null)}>A new set</Button>
       </div>
-      <form onsubmit={save} class="flex flex-col gap-3">
+      <Form {refusal} onsend={save}>
         <div class="flex flex-wrap items-end gap-4">
           <Field
             label="Name"
@@ -199,12 +198,13 @@
           />
           <Button class="self-end" onclick={add}>Add</Button>
         </div>
-        {#if refusal}<Notice>{refusal.sentence}</Notice>{/if}
-        <div class="flex items-center gap-4">
-          <Button kind="now" type="submit" class="min-h-12 text-lg">Save the set</Button>
-          {#if saved}<span role="status">Saved.</span>{/if}
-        </div>
-      </form>
+        {#snippet foot()}
+          <div class="flex items-center gap-4">
+            <Button kind="now" type="submit" class="min-h-12 text-lg">Save the set</Button>
+            {#if saved}<span role="status">Saved.</span>{/if}
+          </div>
+        {/snippet}
+      </Form>
     </div>
     <div class="border-ink mt-8 grid grid-cols-2 gap-8 border-t-2 pt-2 max-md:grid-cols-1">
       <section aria-labelledby="instruments">
@@ -216,10 +216,9 @@
             </li>
           {/each}
         </ul>
-        <form
+        <Form
           class="mt-2 flex items-end gap-2"
-          onsubmit={(event) => {
-            event.preventDefault();
+          onsend={() => {
             void tell(api.POST("/api/instruments", { body: { name: instrument, doubt } }));
             instrument = "";
           }}
@@ -227,14 +226,13 @@
           <Field label="One more" class="flex-1" bind:value={instrument} />
           <Field label="Good to ±" class="w-28" input="figures" bind:value={doubt} />
           <Button type="submit">Add it</Button>
-        </form>
+        </Form>
       </section>
       <section aria-labelledby="closing">
         <h2 id="closing" class="text-lg">Closing up</h2>
-        <form
+        <Form
           class="flex items-end gap-2"
-          onsubmit={(event) => {
-            event.preventDefault();
+          onsend={() => {
             void tell(
               api.PUT("/api/shop/closing", {
                 body: {
@@ -261,7 +259,7 @@
             />
           </div>
           <Button type="submit">Save</Button>
-        </form>
+        </Form>
         {#if said}<p class="pt-2" role="status">{said}</p>{/if}
       </section>
     </div>

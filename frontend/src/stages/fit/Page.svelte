@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Fit: the piece to put in now, what to see to, then what closes the engine. */
   import { untrack } from "svelte";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
@@ -80,10 +81,9 @@
         {/if}
       </div>
     {:else if !job.signed}
-      <form
+      <Form
         class="flex items-end gap-2"
-        onsubmit={(event) => {
-          event.preventDefault();
+        onsend={() => {
           void isIn();
         }}
       >
@@ -99,7 +99,7 @@
         />
         <Button kind="now" type="submit" id="is-in" class="min-h-12 flex-1 text-lg">It is in</Button
         >
-      </form>
+      </Form>
       {#if step.by_marking}
         <p class="text-soft text-sm">
           Nobody has measured this piece yet. A minute now saves a round.

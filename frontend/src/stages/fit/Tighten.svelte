@@ -2,6 +2,7 @@
   /** The tightening picture: bolts as they lie, the one to turn now, how hard, and what follows. */
   import type { Schemas } from "../../api/client";
   import { answer, api, Refusal } from "../../api/client";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
@@ -79,8 +80,7 @@
       (Math.floor(n / along) + 0.5) / down,
     ]);
   }
-  async function lay(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function lay(): Promise<void> {
     const given = order.trim()
       ? order
           .trim()
@@ -210,7 +210,7 @@
 </section>
 
 <Dialog bind:open title="Bolts to tighten">
-  <form onsubmit={lay} class="grid grid-cols-2 gap-3">
+  <Form onsend={lay} refusal={job.refusal} class="grid grid-cols-2 gap-3">
     <div class="col-span-2">
       <Select
         label="Where they lie"
@@ -253,9 +253,8 @@
       bind:value={order}
       placeholder="5 3 1 2 4 6"
     />
-    {#if job.refusal}
-      <Notice class="col-span-2">{job.refusal.sentence}</Notice>
-    {/if}
-    <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Lay them out</Button>
-  </form>
+    {#snippet foot()}
+      <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Lay them out</Button>
+    {/snippet}
+  </Form>
 </Dialog>

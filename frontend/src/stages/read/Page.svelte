@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Read: how to get at the shims, and what came out of each valve. */
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import Pair from "../../kit/Pair.svelte";
@@ -125,10 +126,9 @@
     </div>
   </Entry>
   {#if !job.signed}
-    <form
+    <Form
       class="border-line grid grid-cols-[minmax(0,1fr)_5.5rem_auto] items-end gap-2 border-t pt-2"
-      onsubmit={(event) => {
-        event.preventDefault();
+      onsend={() => {
         void checkZero(job.card?.instrument_id ?? instruments[0]?.id ?? null);
       }}
     >
@@ -157,7 +157,7 @@
         kind={job.card.zero === null && !job.card.valves.some((one) => one.piece) ? "now" : "plain"}
         >{job.card.zero === null ? "Zero checked" : "Check again"}</Button
       >
-    </form>
+    </Form>
     <p class="text-soft text-sm">
       {job.card.zero === null
         ? "Close it on nothing first. What it shows is taken off every reading from then on."

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Ready: cold, safe, and a tray with a pocket for every bolt. */
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
@@ -17,8 +18,7 @@
   const warm = $derived(job.refusal?.field === "reason" || card?.conditions.warm === true);
   const left = $derived(card?.safety.filter((item) => !item.done).length ?? 0);
 
-  async function note(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function note(): Promise<void> {
     const cold = job.acts.cold({
       rested_hours: rested.value.trim() || null,
       temperature_c: temperature.value.trim() || null,
@@ -42,7 +42,7 @@
             ? ""
             : `, at ${card.distance_km} km`}{card.hours === null ? "" : `, ${card.hours} h`}.
         </p>
-        <form class="grid grid-cols-2 gap-3" onsubmit={note}>
+        <Form class="grid grid-cols-2 gap-3" onsend={note}>
           <Field
             label="Hours since it ran"
             class="block"
@@ -84,7 +84,7 @@
               >Note it</Button
             >
           {/if}
-        </form>
+        </Form>
 
         <h2 class="border-ink mt-6 flex items-baseline justify-between border-b-2 pb-1 text-xl">
           Safe <span class="text-soft figures text-base"

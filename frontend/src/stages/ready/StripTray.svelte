@@ -4,6 +4,7 @@
    * where it lives. Read backwards it is the list for putting together again.
    */
   import type { Part } from "../../api/client";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Button from "../../kit/Button.svelte";
   import Pair from "../../kit/Pair.svelte";
@@ -182,10 +183,9 @@
   </div>
 {/if}
 {#if !job.signed}
-  <form
+  <Form
     class="flex gap-2"
-    onsubmit={(event) => {
-      event.preventDefault();
+    onsend={() => {
       void add(name);
     }}
   >
@@ -194,7 +194,7 @@
       <input class="field" bind:value={name} placeholder="Part that came off" />
     </label>
     <Button type="submit">Add</Button>
-  </form>
+  </Form>
   <div class="mt-2 flex flex-wrap gap-2">
     {#each usual.filter((one) => !parts.some((part) => part.name === one)) as one (one)}
       <Button kind="bare" class="border-line" onclick={() => void add(one)}>{one}</Button>

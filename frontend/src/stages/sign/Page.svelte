@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Sign: the sheet as it will be printed, and the name under it. */
   import { untrack } from "svelte";
+  import Form from "../../kit/Form.svelte";
   import Field from "../../kit/Field.svelte";
   import Notice from "../../kit/Notice.svelte";
   import Button from "../../kit/Button.svelte";
@@ -23,8 +24,7 @@
   let amended = $state("");
   let amendSays = $state("");
   let checked = $state("");
-  async function amend(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function amend(): Promise<void> {
     const refusal = await paper.amend(name, amended);
     amendSays = refusal?.sentence ?? "Written.";
     if (!refusal) amended = "";
@@ -39,8 +39,7 @@
   const km = $derived(next.trim() ? Number(next.replaceAll(/[ .,’']/g, "")) : null);
   const nextWrong = $derived(km !== null && !Number.isInteger(km));
 
-  async function sign(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  async function sign(): Promise<void> {
     if (nextWrong) return;
     preferences.setName(name.trim());
     await card.act(card.acts.sign({ signed_by: name, remarks, next_check_km: km }));
@@ -89,7 +88,7 @@
           {card.card.signed_by} signed this card. Nothing on it changes any more.
         </p>
         {@render files()}
-        <form class="border-line flex flex-col gap-2 border-t pt-2" onsubmit={amend}>
+        <Form class="border-line flex flex-col gap-2 border-t pt-2" onsend={amend}>
           <label class="block">
             <span class="text-soft">Something to add? A dated line of its own</span>
             <textarea class="field min-h-20" bind:value={amended}></textarea>
@@ -97,7 +96,7 @@
           <Field label="Name" class="block" bind:value={name} autocomplete="name" />
           <Button type="submit" disabled={!amended.trim()}>Write it</Button>
           {#if amendSays}<p role="status">{amendSays}</p>{/if}
-        </form>
+        </Form>
         <label
           class="border-line focus-within:outline-now cursor-pointer border-t pt-2 focus-within:outline-3"
         >
@@ -123,7 +122,7 @@
         {:else}
           <p>Every valve is in spec as left.</p>
         {/if}
-        <form class="flex flex-col gap-3" onsubmit={sign}>
+        <Form class="flex flex-col gap-3" onsend={sign}>
           <Field
             label="Name"
             class="block"
@@ -157,7 +156,7 @@
             nothing left inside, two full turns by hand without a stop.
           </p>
           <Button kind="now" type="submit" class="min-h-12 text-lg">Sign</Button>
-        </form>
+        </Form>
         {@render files()}
       {/if}
     </aside>
