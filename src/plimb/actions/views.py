@@ -79,7 +79,6 @@ class ValveView:
     repeats: tuple[Gap, ...]
     next_blade: Gauge | None
     stop: int
-    residual_nm: int | None
     within_doubt: bool | None
 
     @property
@@ -291,7 +290,7 @@ def _valves(
     engine, stops = engine_of(card), turning_for(card).stops
     chains = repeated(card.rounds[-1], engine, "found")
     asked = _questions(session, card, engine, last.status, blades)
-    proved = {one.valve: one for one in last.proved}
+    doubts = {one.valve: within_doubt(one) for one in last.proved}
     views = []
     for valve in last.status.order:
         status = last.status.valves[valve]
@@ -305,8 +304,7 @@ def _valves(
                 repeats=tuple(one.gap for one in chains.get(valve, ())),
                 next_blade=next_blade(tried, check, blades) if blades else None,
                 stop=next(n for n, stop in enumerate(stops) if valve in stop.valves),
-                residual_nm=proved[valve].residual_nm if valve in proved else None,
-                within_doubt=within_doubt(proved[valve]) if valve in proved else None,
+                within_doubt=doubts.get(valve),
             )
         )
     return tuple(views)

@@ -98,7 +98,7 @@ class ValveOut(Answer):
     predicted: ShownGap | None = off("status", "predicted")
     proof: ReadingOut | None = off("status", "record", "proof")
     proof_verdict: Verdict | None = off("status", "proof_verdict")
-    residual: Length | None = off("residual_nm")
+    residual: Length | None = off("status", "residual_nm")
     within_doubt: bool | None
     was: Length | None = off("status", "was_nm")
     left: Verdict | None = off("status", "left")

@@ -79,9 +79,9 @@ class ValveStatus:
     """One valve as it stands. Lengths in nanometres.
 
     `predicted` is the gap to expect once the chosen piece is in. `residual_nm` is the
-    proof minus that. `was_nm` is the gap before, worked back from the proof where none
-    could be felt: below zero the valve was held open by that much. `as_left` is the
-    newest reading and `left` its verdict.
+    proof minus that, or minus the gap as found where the piece stayed. `was_nm` is the gap
+    before, worked back from the proof where none could be felt: below zero the valve was held
+    open by that much. `as_left` is the newest reading and `left` its verdict.
     """
 
     clearance: Clearance
@@ -150,11 +150,11 @@ def valve_status(
                     old_nm=old_nm,
                     new_nm=record.choice.half_width_nm,
                 )
-            if record.proof and not record.proof.gap.none_found:
-                if predicted:
-                    residual_nm = record.proof.gap.best_nm - predicted.best_nm
-                else:
-                    was_nm = record.proof.gap.best_nm - thinner_by_nm
+            elif record.proof and not record.proof.gap.none_found:
+                was_nm = record.proof.gap.best_nm - thinner_by_nm
+    expected = predicted if record.changes else gap
+    if record.proof and expected and not (record.proof.gap.none_found or expected.none_found):
+        residual_nm = record.proof.gap.best_nm - expected.best_nm
     as_left = record.proof or record.found
     unproved = record.proof is None and (record.changes or given_away)
     verdict = judge(gap, check) if gap else None
