@@ -119,7 +119,7 @@ def go_on(dice, database, card_id, seen):
     try:
         card = take_plan(database, change())
         for step in seen(database, card_id).fit:
-            card = fit_piece(database, change(), valve=step.valve, fitted=True)
+            card = fit_piece(database, change(), valve=step.valve, fitted=True, measured="")
         card = turn_by_hand(database, change(), turns=dice.randint(2, 6))
         for valve in order:
             text = str(dice.randrange(8, 30))

@@ -33,7 +33,7 @@ from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Verdict
 from plimb.core.plan.needs import WhichToSet
-from plimb.core.shim.shim import Condition, Source
+from plimb.core.shim.shim import Condition, Source, Trust
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.database import Database
 from plimb.store.shims import audit
@@ -165,7 +165,14 @@ class Jobs(RuleBasedStateMachine):
 
     @rule(aim=st.sampled_from(Aim), which=st.sampled_from(WhichToSet), reuse=st.booleans())
     def change_school(self, aim, which, reuse):
-        self.act(set_school, aim=aim, rounding=Rounding.NEAREST, act=which, reuse=reuse)
+        self.act(
+            set_school,
+            aim=aim,
+            rounding=Rounding.NEAREST,
+            act=which,
+            trust=Trust.MEASURED,
+            reuse=reuse,
+        )
 
     @rule()
     def take(self):
@@ -192,12 +199,12 @@ class Jobs(RuleBasedStateMachine):
 
     @rule(place=PLACES, fitted=st.booleans())
     def fit(self, place, fitted):
-        self.act(fit_piece, valve=self.valve(place), fitted=fitted)
+        self.act(fit_piece, valve=self.valve(place), fitted=fitted, measured="")
 
     @rule()
     def fit_all(self):
         for step in self.view.fit:
-            self.act(fit_piece, valve=step.valve, fitted=True)
+            self.act(fit_piece, valve=step.valve, fitted=True, measured="")
         self.act(turn_by_hand, turns=2)
 
     @rule(done=st.booleans())

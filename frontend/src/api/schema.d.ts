@@ -114,7 +114,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Note a part's bolts, their torque and order. */
+        /** Note a part's bolts, their torque and order; a part of the same name is laid anew. */
         put: operations["put_fitting_lay_bolts"];
         post?: never;
         delete?: never;
@@ -132,8 +132,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Decide by hand on the piece for a valve. */
-        post: operations["post_plans_write_choice"];
+        /** Decide by hand on the piece for a valve; None takes the decision back. */
+        post: operations["post_plans_choose_piece"];
         delete?: never;
         options?: never;
         head?: never;
@@ -148,7 +148,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Note how cold the engine is. */
+        /** Note how cold the engine is; warm is gone on with only for a written reason. */
         put: operations["put_cards_note_conditions"];
         post?: never;
         delete?: never;
@@ -183,7 +183,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Note that a chosen piece is in. */
+        /** Note that the chosen piece is in, with what a micrometer said as it went in. */
         put: operations["put_fitting_fit_piece"];
         post?: never;
         delete?: never;
@@ -200,7 +200,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Rule a thickness out for a valve, or allow it again. */
+        /** Rule a thickness out for a valve, or allow it again; the plan goes round it. */
         put: operations["put_plans_forbid_piece"];
         post?: never;
         delete?: never;
@@ -218,8 +218,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Write down a gap as typed; it is parsed, judged and saved at once. */
-        post: operations["post_readings_write_gap"];
+        /** Write down a gap as typed; empty text strikes the standing one out. */
+        post: operations["post_readings_write_down_gap"];
         delete?: never;
         options?: never;
         head?: never;
@@ -234,7 +234,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Note which instrument measures the shims, and where its zero stands. */
+        /** Note which instrument measures the shims and what it shows with nothing in it. */
         put: operations["put_shims_check_zero"];
         post?: never;
         delete?: never;
@@ -253,7 +253,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Answer what was asked about a reading: it is so. */
-        post: operations["post_readings_keep_reading"];
+        post: operations["post_readings_keep_odd_reading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -320,8 +320,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Write down the shim that came out of a valve. */
-        post: operations["post_shims_write_piece"];
+        /** Write down the shim that came out; empty text strikes the standing one out. */
+        post: operations["post_shims_write_down_shim"];
         delete?: never;
         options?: never;
         head?: never;
@@ -338,7 +338,7 @@ export interface paths {
         /** Return the plan of a card, with what can be had instead. */
         get: operations["get_plans_get_plan"];
         put?: never;
-        /** Take the plan as it stands. */
+        /** Take the plan as it stands: each valve's piece, around what was decided by hand. */
         post: operations["post_plans_take_plan"];
         delete?: never;
         options?: never;
@@ -389,7 +389,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Go round again; the round before is kept. */
+        /** Go round again: what was proved is what is found now, what was fitted is what is in. */
         post: operations["post_fitting_next_round"];
         delete?: never;
         options?: never;
@@ -422,7 +422,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Set which way this card leans and which valves it sets. */
+        /** Set which way this card leans, which valves it sets, what it trusts and may use. */
         put: operations["put_cards_set_school"];
         post?: never;
         delete?: never;
@@ -458,7 +458,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Sign the card; from then on nothing on it changes. */
-        post: operations["post_sheets_sign"];
+        post: operations["post_sheets_sign_card"];
         delete?: never;
         options?: never;
         head?: never;
@@ -473,7 +473,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Note what came off, in order, and where each fastener lies. */
+        /** Note what came off, in order, and where each fastener lies. The trays before stay. */
         put: operations["put_cards_lay_out_tray"];
         post?: never;
         delete?: never;
@@ -491,7 +491,7 @@ export interface paths {
         };
         get?: never;
         /** Say which thickness counts where marking and micrometer disagree. */
-        put: operations["put_shims_answer_for_piece"];
+        put: operations["put_shims_answer_for_shim"];
         post?: never;
         delete?: never;
         options?: never;
@@ -507,7 +507,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Note how many bolts have been turned. */
+        /** Note how many bolts have been turned, all stages counted through. */
         put: operations["put_fitting_turn_bolts"];
         post?: never;
         delete?: never;
@@ -524,7 +524,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Note how many turns the crank was turned by hand. */
+        /** Note how many full turns the crank was turned by hand since the pieces went in. */
         put: operations["put_fitting_turn_by_hand"];
         post?: never;
         delete?: never;
@@ -914,7 +914,7 @@ export interface components {
     schemas: {
         /**
          * AddPiecesIn
-         * @description Pieces put into the drawer, as typed.
+         * @description Put pieces into the drawer as typed, `275x3, 2.801, 290 2.897`, and say how many.
          */
         AddPiecesIn: {
             condition: components["schemas"]["Condition"];
@@ -935,7 +935,7 @@ export interface components {
         Aim: "loose" | "middle" | "tight" | "maker" | "least";
         /**
          * AmendIn
-         * @description A dated line on a signed card.
+         * @description Write a dated line on a signed card; sent twice with one key it is written once.
          */
         AmendIn: {
             /** Key */
@@ -1110,7 +1110,7 @@ export interface components {
         };
         /**
          * CardIn
-         * @description A card to open.
+         * @description Open a card for an engine, with the shop's own schools.
          */
         CardIn: {
             /** Distance Km */
@@ -1251,7 +1251,7 @@ export interface components {
         };
         /**
          * ChoiceIn
-         * @description The piece decided on by hand; a thickness of null takes the decision back.
+         * @description Decide by hand on the piece for a valve; None takes the decision back.
          */
         ChoiceIn: {
             /**
@@ -1294,7 +1294,7 @@ export interface components {
         Condition: "sound" | "worn" | "scrap";
         /**
          * ConditionsIn
-         * @description How cold the engine is: hours since the last run, degrees Celsius, and why if warm.
+         * @description Note how cold the engine is; warm is gone on with only for a written reason.
          */
         ConditionsIn: {
             /** Key */
@@ -1326,7 +1326,7 @@ export interface components {
         };
         /**
          * CountIn
-         * @description What was counted in a pocket, and what the sender saw there.
+         * @description Set a pocket to what was counted: found ones are added, missing ones are gone.
          */
         CountIn: {
             /** Counted */
@@ -1417,7 +1417,7 @@ export interface components {
         };
         /**
          * EngineIn
-         * @description An engine file to take into the shop's care.
+         * @description Take an engine file into the shop's care and return the engine's number.
          */
         EngineIn: {
             /** Document */
@@ -1507,7 +1507,7 @@ export interface components {
         };
         /**
          * FamilyIn
-         * @description A family of shims; `seen` is the version the sender saw, 0 for a new one.
+         * @description Write a family as it now is, or a new one.
          */
         FamilyIn: {
             code: components["schemas"]["Code"];
@@ -1597,7 +1597,7 @@ export interface components {
         };
         /**
          * FitIn
-         * @description A chosen piece is in, or not after all; with what a micrometer said as it went in.
+         * @description Note that the chosen piece is in, with what a micrometer said as it went in.
          */
         FitIn: {
             /** Fitted */
@@ -1641,7 +1641,7 @@ export interface components {
         Follower: "bucket-under" | "bucket-over" | "bucket-graded" | "finger" | "opener-closer";
         /**
          * ForbidIn
-         * @description A thickness ruled out for a valve, or allowed again.
+         * @description Rule a thickness out for a valve, or allow it again; the plan goes round it.
          */
         ForbidIn: {
             /** Forbidden */
@@ -1657,7 +1657,7 @@ export interface components {
         };
         /**
          * GapIn
-         * @description A gap as typed; empty text strikes the standing one out.
+         * @description Write down a gap as typed; empty text strikes the standing one out.
          */
         GapIn: {
             /** Key */
@@ -1725,7 +1725,7 @@ export interface components {
         };
         /**
          * InstrumentIn
-         * @description A micrometer or calliper, good to so many millimetres either way.
+         * @description Add a micrometer or calliper, good to so many millimetres, and return its number.
          */
         InstrumentIn: {
             /** Doubt */
@@ -1746,7 +1746,7 @@ export interface components {
         };
         /**
          * KeptIn
-         * @description What was asked about a reading is answered: it is so.
+         * @description Answer what was asked about a reading: it is so.
          */
         KeptIn: {
             /** Key */
@@ -1808,7 +1808,7 @@ export interface components {
         Method: "marks" | "lobe";
         /**
          * MethodIn
-         * @description How the engine is turned, and which feeler set is used.
+         * @description Choose how the engine is turned and which feeler set is used.
          */
         MethodIn: {
             /** Blade Set Id */
@@ -1821,7 +1821,7 @@ export interface components {
         };
         /**
          * MoveIn
-         * @description A piece going from where it was seen to another place.
+         * @description Move a piece from where it was seen to another place: one recorded event.
          */
         MoveIn: {
             seen: components["schemas"]["PlacePart"];
@@ -1962,7 +1962,7 @@ export interface components {
         };
         /**
          * PieceIn
-         * @description The shim that came out, as typed; empty text strikes the standing one out.
+         * @description Write down the shim that came out; empty text strikes the standing one out.
          */
         PieceIn: {
             /** @default sound */
@@ -2211,7 +2211,7 @@ export interface components {
         };
         /**
          * RoundIn
-         * @description Why it goes round again.
+         * @description Go round again: what was proved is what is found now, what was fitted is what is in.
          */
         RoundIn: {
             /** Key */
@@ -2241,7 +2241,7 @@ export interface components {
         };
         /**
          * SafetyIn
-         * @description One line of a list, ticked or not.
+         * @description Tick one line of a list, or take the tick back.
          */
         SafetyIn: {
             /** Done */
@@ -2269,7 +2269,7 @@ export interface components {
         };
         /**
          * SchoolIn
-         * @description Which way this card leans, which valves it sets, what it trusts and may use.
+         * @description Set which way this card leans, which valves it sets, what it trusts and may use.
          */
         SchoolIn: {
             act: components["schemas"]["WhichToSet"];
@@ -2385,7 +2385,7 @@ export interface components {
         };
         /**
          * ShopClosingIn
-         * @description How this shop closes engines.
+         * @description Set how many turns by hand this shop makes, and the unit of its wrench.
          */
         ShopClosingIn: {
             /** Hand Turns */
@@ -2420,7 +2420,7 @@ export interface components {
         Side: "intake" | "exhaust";
         /**
          * SignatureIn
-         * @description Who signs, what is to be remarked, and when to check next.
+         * @description Sign the card; from then on nothing on it changes.
          */
         SignatureIn: {
             /** Key */
@@ -2490,7 +2490,7 @@ export interface components {
         };
         /**
          * StartIn
-         * @description A layout to start an engine from.
+         * @description What an engine is, in a few words. `angle` is the crank offset of a parallel twin, or
          */
         StartIn: {
             /** Angle */
@@ -2574,7 +2574,7 @@ export interface components {
         TorqueUnit: "N·m" | "lbf·ft" | "lbf·in";
         /**
          * TrayIn
-         * @description What came off, in order.
+         * @description Note what came off, in order, and where each fastener lies. The trays before stay.
          */
         TrayIn: {
             /** Key */
@@ -2592,7 +2592,7 @@ export interface components {
         Trust: "measured" | "marked";
         /**
          * TrustIn
-         * @description Which thickness counts where marking and micrometer disagree.
+         * @description Say which thickness counts where marking and micrometer disagree.
          */
         TrustIn: {
             /** Key */
@@ -2629,7 +2629,7 @@ export interface components {
         };
         /**
          * TurnedIn
-         * @description How many bolts have been turned, all stages counted through.
+         * @description Note how many bolts have been turned, all stages counted through.
          */
         TurnedIn: {
             /** Key */
@@ -2643,7 +2643,7 @@ export interface components {
         };
         /**
          * TurnsIn
-         * @description How many full turns the crank was turned by hand.
+         * @description Note how many full turns the crank was turned by hand since the pieces went in.
          */
         TurnsIn: {
             /** Key */
@@ -2721,7 +2721,7 @@ export interface components {
         };
         /**
          * VariantIn
-         * @description Which of the plan and its alternatives to go by.
+         * @description Choose among the plan and its alternatives.
          */
         VariantIn: {
             /** Key */
@@ -2788,7 +2788,7 @@ export interface components {
         };
         /**
          * ZeroIn
-         * @description Which instrument measures the shims, and what it shows with nothing in it.
+         * @description Note which instrument measures the shims and what it shows with nothing in it.
          */
         ZeroIn: {
             /** Instrument Id */
@@ -3233,7 +3233,7 @@ export interface operations {
             };
         };
     };
-    post_plans_write_choice: {
+    post_plans_choose_piece: {
         parameters: {
             query?: never;
             header?: never;
@@ -3601,7 +3601,7 @@ export interface operations {
             };
         };
     };
-    post_readings_write_gap: {
+    post_readings_write_down_gap: {
         parameters: {
             query?: never;
             header?: never;
@@ -3725,7 +3725,7 @@ export interface operations {
             };
         };
     };
-    post_readings_keep_reading: {
+    post_readings_keep_odd_reading: {
         parameters: {
             query?: never;
             header?: never;
@@ -3973,7 +3973,7 @@ export interface operations {
             };
         };
     };
-    post_shims_write_piece: {
+    post_shims_write_down_shim: {
         parameters: {
             query?: never;
             header?: never;
@@ -4516,7 +4516,7 @@ export interface operations {
             };
         };
     };
-    post_sheets_sign: {
+    post_sheets_sign_card: {
         parameters: {
             query?: never;
             header?: never;
@@ -4640,7 +4640,7 @@ export interface operations {
             };
         };
     };
-    put_shims_answer_for_piece: {
+    put_shims_answer_for_shim: {
         parameters: {
             query?: never;
             header?: never;

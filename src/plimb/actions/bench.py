@@ -16,6 +16,7 @@ from plimb.files.engine_file import parsed_engine
 from plimb.store.cards import get_card, list_cards, without_summary
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
+from plimb.store.rows import value_of
 from plimb.store.shop import core_set, get_shop, list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
@@ -28,7 +29,6 @@ class EngineLine:
     id: int
     label: str
     note: str
-    revision: int
     engine: Engine
     drawing: HeadDrawing
 
@@ -83,19 +83,15 @@ def read_shop(database: Database) -> ShopView:
     _keep_missing_summaries(database)
     with database.reading() as session:
         shop = get_shop(session)
-        return ShopView(
-            name=shop.name,
-            hand_turns=shop.hand_turns,
-            wrench=shop.wrench,
+        return value_of(
+            ShopView,
+            shop,
             engines=tuple(_engine_line(row) for row in list_engines(session)),
             cards=tuple(_card_line(row) for row in list_cards(session)),
             blade_sets=tuple(
                 NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
             ),
-            instruments=tuple(
-                InstrumentLine(id=row.id, name=row.name, doubt_nm=row.doubt_nm)
-                for row in list_instruments(session)
-            ),
+            instruments=tuple(value_of(InstrumentLine, row) for row in list_instruments(session)),
         )
 
 
@@ -109,33 +105,19 @@ def _keep_missing_summaries(database: Database) -> None:
 
 
 def _engine_line(row: EngineRow) -> EngineLine:
-    newest = row.revisions[-1]
-    engine, _events, drawing, _turning = drawn(newest.document)
-    return EngineLine(
-        id=row.id,
-        label=row.label,
-        note=row.note,
-        revision=newest.number,
-        engine=engine,
-        drawing=drawing,
-    )
+    engine, _events, drawing, _turning = drawn(row.revisions[-1].document)
+    return value_of(EngineLine, row, engine=engine, drawing=drawing)
 
 
 def _card_line(card: CardRow) -> CardLine:
     assert card.summary is not None  # kept with each change, and made up for above
     engine = card.revision.engine
     now = parsed_engine(engine.revisions[-1].document)[1]
-    return CardLine(
-        id=card.id,
+    return value_of(
+        CardLine,
+        card,
         engine_id=engine.id,
         label=card.as_signed.label if card.as_signed else engine.label,
         engine=parsed_engine(card.revision.document)[1].name,
-        reason=card.reason,
-        opened_at=card.opened_at,
-        opened_by=card.opened_by,
-        signed_at=card.signed_at,
-        signed_by=card.signed_by,
-        next_check_km=card.next_check_km,
-        summary=card.summary,
         verdicts={name: card.summary.verdicts.get(key) for key, name in now.names.items()},
     )

@@ -6,28 +6,33 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from decimal import Decimal
+from functools import wraps
+from inspect import signature
+from typing import Concatenate, ParamSpec
 
 from sqlalchemy.orm import Session
 
 from plimb.actions.views import card_view, engine_of, status_of
-from plimb.core.engine.conditions import Conditions
-from plimb.core.engine.engine import Clearance
+from plimb.core.engine.conditions import noted_from
+from plimb.core.engine.engine import Clearance, Engine
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.summary import summary_of
 from plimb.core.job.tray import Part, check_tray
+from plimb.core.job.valve import ValveRecord
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.cards import add_card, done_before, get_card, step
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
-from plimb.store.shop import get_blade_set, get_shop, list_blade_sets, list_instruments
+from plimb.store.readings import written
+from plimb.store.rows import numbered
+from plimb.store.shop import get_shop, list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow, RoundRow, StripTrayRow
+from plimb.store.tables.shop import BladeSetRow
 
 FAR_KM = 2_000_000
-
-Apply = Callable[[Session, CardRow, RoundRow], None]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -51,27 +56,73 @@ class Written:
     version: int
 
 
-def changed(database: Database, change: Change, action: str, apply: Apply) -> Written:
-    """Carry out one act in one transaction, with what lists show of the card.
+@dataclass(frozen=True, slots=True, kw_only=True)
+class OnCard:
+    """What an act on a card works with: the record, the card, the moment."""
 
-    Raises:
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
+    session: Session
+    card: CardRow
+    now: datetime
+
+    @property
+    def round(self) -> RoundRow:
+        """The round the card is in."""
+        return self.card.rounds[-1]
+
+    @property
+    def engine(self) -> Engine:
+        """The engine the card was opened with."""
+        return engine_of(self.card)
+
+    @property
+    def records(self) -> dict[str, ValveRecord]:
+        """What stands written for each valve in this round."""
+        return written(self.round, self.engine, self.card.trust)
+
+
+Said = ParamSpec("Said")
+
+
+def act(
+    called: str,
+) -> Callable[
+    [Callable[Concatenate[OnCard, Said], None]],
+    Callable[Concatenate[Database, Change, Said], Written],
+]:
+    """Make of a function an act on a card: one transaction, with what lists show of the card.
+
+    `called` is what the card's list of acts says of it, filled in with what was said. Sent twice
+    with one key an act is done once. Besides what the function says, each act raises
+    StaleVersion, CardSigned or NotFound where the card cannot take it; then nothing is written.
     """
-    with database.writing() as session:
-        card = get_card(session, change.card_id)
-        if not done_before(session, card, change.key):
-            step(
-                session,
-                card,
-                seen=change.version,
-                key=change.key,
-                action=action,
-                now=change.now,
-            )
-            apply(session, card, card.rounds[-1])
-            session.flush()
-            keep_summary(card)
-        return Written(id=card.id, version=card.version)
+
+    def make(
+        do: Callable[Concatenate[OnCard, Said], None],
+    ) -> Callable[Concatenate[Database, Change, Said], Written]:
+        says = signature(do)
+
+        @wraps(do)
+        def done(
+            database: Database, change: Change, /, *args: Said.args, **said: Said.kwargs
+        ) -> Written:
+            with database.writing() as session:
+                card = get_card(session, change.card_id)
+                if not done_before(session, card, change.key):
+                    bound = says.bind(None, *args, **said)
+                    bound.apply_defaults()
+                    action = " ".join(called.format(**bound.arguments).split())
+                    step(
+                        session, card, seen=change.version, key=change.key, action=action,
+                        now=change.now,
+                    )  # fmt: skip
+                    do(OnCard(session=session, card=card, now=change.now), *args, **said)
+                    session.flush()
+                    keep_summary(card)
+                return Written(id=card.id, version=card.version)
+
+        return done
+
+    return make
 
 
 def keep_summary(card: CardRow) -> None:
@@ -109,9 +160,9 @@ def open_card(
             distance_km=distance_km,
             hours=hours,
             blade_set=next(iter(list_blade_sets(session)), None),
-            aim=Aim(shop.aim),
-            rounding=Rounding(shop.rounding),
-            act=WhichToSet(shop.act),
+            aim=shop.aim,
+            rounding=shop.rounding,
+            act=shop.act,
             instrument=next(iter(list_instruments(session)), None),
             now=now,
         )
@@ -119,98 +170,69 @@ def open_card(
         return Written(id=card.id, version=card.version)
 
 
-def note_conditions(database: Database, change: Change, conditions: Conditions) -> Written:
+@act("conditions")
+def note_conditions(
+    on: OnCard, *, rested_hours: str | None, temperature_c: str | None, reason: str
+) -> None:
     """Note how cold the engine is; warm is gone on with only for a written reason.
 
     Raises:
+        BadValue: Hours or degrees that are no number, or cannot be.
         NotReady: The engine is warm and no reason is written.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
-
-    def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
-        if conditions.warm and not conditions.reason.strip():
-            raise NotReady(
-                f"{conditions.warnings[0]} To go on all the same, write the reason.",
-                field="reason",
-            )
-        card.rested_hours = _text(conditions.rested_hours)
-        card.temperature_c = _text(conditions.temperature_c)
-        card.warm_reason = conditions.reason.strip()
-
-    return changed(database, change, "conditions", apply)
+    conditions = noted_from(rested_hours, temperature_c, reason)
+    if conditions.warm and not conditions.reason:
+        raise NotReady(
+            f"{conditions.warnings[0]} To go on all the same, write the reason.", field="reason"
+        )
+    on.card.rested_hours = _text(conditions.rested_hours)
+    on.card.temperature_c = _text(conditions.temperature_c)
+    on.card.warm_reason = conditions.reason
 
 
-def see_to(database: Database, change: Change, *, item: str, done: bool) -> Written:
-    """Tick one line of the safety list or a step of the work, or take the tick back.
+@act("safety {item} {done}")
+def see_to(on: OnCard, *, item: str, done: bool) -> None:
+    """Tick one line of a list, or take the tick back.
 
     Raises:
-        BadValue: There is no such line or step.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
+        BadValue: There is no such line.
     """
-
-    def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
-        view = card_view(session, card)
-        if item not in {line.item.id for line in (*view.safety, *view.reach, *view.closing)}:
-            raise BadValue(f"“{item}” is not on this card's lists.", field="item")
-        without = [other for other in card.seen_to if other != item]
-        card.seen_to = [*without, item] if done else without
-
-    return changed(database, change, f"safety {item} {done}", apply)
+    view = card_view(on.session, on.card)
+    if item not in {line.item.id for line in (*view.safety, *view.reach, *view.closing)}:
+        raise BadValue(f"“{item}” is not on this card's lists.", field="item")
+    without = [other for other in on.card.seen_to if other != item]
+    on.card.seen_to = [*without, item] if done else without
 
 
-def set_method(
-    database: Database, change: Change, *, method: Method, blade_set_id: int | None
-) -> Written:
+@act("method {method}")
+def set_method(on: OnCard, *, method: Method, blade_set_id: int | None) -> None:
     """Choose how the engine is turned and which feeler set is used.
 
     Raises:
         NotFound: There is no such set.
-        StaleVersion, CardSigned: The card cannot take it.
     """
-
-    def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
-        card.method = method
-        card.blade_set = None if blade_set_id is None else get_blade_set(session, blade_set_id)
-
-    return changed(database, change, f"method {method}", apply)
+    on.card.method = method
+    known = None if blade_set_id is None else numbered(on.session, BladeSetRow, blade_set_id)
+    on.card.blade_set = known
 
 
-def lay_out_tray(database: Database, change: Change, parts: Sequence[Part]) -> Written:
+@act("tray")
+def lay_out_tray(on: OnCard, parts: Sequence[Part]) -> None:
     """Note what came off, in order, and where each fastener lies. The trays before stay.
 
     Raises:
         BadValue: Too many parts or pockets, a part without a name, a pocket off the outline.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
-    tray = check_tray(tuple(parts))
-
-    def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
-        card.trays.append(StripTrayRow(document=tray, recorded_at=change.now))
-
-    return changed(database, change, "tray", apply)
+    on.card.trays.append(StripTrayRow(document=check_tray(tuple(parts)), recorded_at=on.now))
 
 
+@act("school {aim} {rounding} {act} {trust} {reuse}")
 def set_school(
-    database: Database,
-    change: Change,
-    *,
-    aim: Aim,
-    rounding: Rounding,
-    act: WhichToSet,
-    trust: Trust = Trust.MEASURED,
-    reuse: bool = True,
-) -> Written:
-    """Set which way this card leans, which valves it sets, what it trusts and may use.
-
-    Raises:
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
-    """
-
-    def apply(_session: Session, card: CardRow, _round: RoundRow) -> None:
-        card.aim, card.rounding, card.act = aim, rounding, act
-        card.trust, card.reuse = trust, reuse
-
-    return changed(database, change, f"school {aim} {rounding} {act} {trust} {reuse}", apply)
+    on: OnCard, *, aim: Aim, rounding: Rounding, act: WhichToSet, trust: Trust, reuse: bool
+) -> None:
+    """Set which way this card leans, which valves it sets, what it trusts and may use."""
+    on.card.aim, on.card.rounding, on.card.act = aim, rounding, act
+    on.card.trust, on.card.reuse = trust, reuse
 
 
 def known_valve(card: CardRow, valve: str) -> Clearance:

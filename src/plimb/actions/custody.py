@@ -84,8 +84,9 @@ def found_in_valve(
     add_shim(session, family_row(session, clearance), piece, here, f"read on card {card.id}", now)
 
 
-def keep_back(session: Session, card: CardRow, round_: RoundRow, valve: str, choice: Choice | None,
-              now: datetime) -> int | None:  # fmt: skip
+def keep_back(
+    session: Session, card: CardRow, valve: str, choice: Choice | None, now: datetime
+) -> int | None:
     """Put back what was kept for a valve, and keep back the piece now chosen out of the drawer.
 
     Returns:
@@ -94,13 +95,13 @@ def keep_back(session: Session, card: CardRow, round_: RoundRow, valve: str, cho
     Raises:
         NotReady: No such piece is left in the drawer.
     """
-    line = standing(round_.choices, engine_of(card)).get(valve)
+    line = standing(card.rounds[-1].choices, engine_of(card)).get(valve)
     kept = line.shim_id if line else None
     if kept is not None:
         row = session.get(ShimRow, kept)
         if (
             row is not None
-            and row.place == Where.CARD.value
+            and row.place == Where.CARD
             and row.card_id == card.id
             and came_from(session, row.id) is not Where.ENGINE
         ):
@@ -109,11 +110,11 @@ def keep_back(session: Session, card: CardRow, round_: RoundRow, valve: str, cho
         return None
     clearance = engine_of(card).clearance(valve)
     family = family_row(session, clearance)
-    trust = Trust(card.trust)
+    trust = card.trust
     for row in (*drawer(session), *left_over(session, card)):
         fits = row.family_id == family.id and row.condition == Condition.SOUND
         if fits and worth(row, trust) == choice.thickness_nm:
-            if row.place != Where.CARD.value:
+            if row.place != Where.CARD:
                 move_shim(session, row, tray_of(card), f"for {valve}", now)
             return row.id
     raise NotReady(
@@ -140,7 +141,7 @@ def check_giver(card: CardRow, round_: RoundRow, valve: str, choice: Choice) -> 
         BadValue: It is so.
     """
     engine = engine_of(card)
-    records = written(round_, engine, Trust(card.trust))
+    records = written(round_, engine, card.trust)
     giver = records.get(choice.from_valve or "", ValveRecord())
     family = engine.clearance(choice.from_valve or "").family.kind
     if giver.piece is None or giver.piece.thickness_nm != choice.thickness_nm:
@@ -183,7 +184,7 @@ def settle_pieces(session: Session, card: CardRow, now: datetime, *, last: bool 
     engine = engine_of(card)
     tray, why = tray_of(card), f"card {card.id}"
     round_ = card.rounds[-1]
-    records = written(round_, engine, Trust(card.trust))
+    records = written(round_, engine, card.trust)
     rows = standing(round_.choices, engine)
     changed = {valve: record for valve, record in records.items() if record.changes}
     _refuse_robbed(changed)

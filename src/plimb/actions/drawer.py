@@ -18,8 +18,9 @@ from plimb.files.engine_file import parsed_engine
 from plimb.files.table_csv import read_csv, write_csv
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
-from plimb.store.families import core_family, families, get_family
+from plimb.store.families import core_family, families
 from plimb.store.orders import Order, list_orders
+from plimb.store.rows import numbered, value_of
 from plimb.store.shims import add_shim, drawer, get_shim, move_shim, moves_of, place_of
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 
@@ -107,7 +108,7 @@ def read_drawer(session: Session, added: int = 0) -> DrawerView:
         for wide in {one.family.diameter_nm for one in core.clearances}:
             users.setdefault(wide, []).append(engine.label)
     rows: dict[int, list[ShimRow]] = {}
-    for row in session.query(ShimRow).where(ShimRow.place != Where.GONE.value):
+    for row in session.query(ShimRow).where(ShimRow.place != Where.GONE):
         rows.setdefault(row.family_id, []).append(row)
     return DrawerView(
         families=tuple(
@@ -128,18 +129,13 @@ def _family_view(
     thin_nm, thick_nm = (min(known), max(known)) if known else (0, 0)
     lying: dict[int, list[ShimView]] = {}
     for one in sorted(pieces, key=lambda piece: (piece.thickness_nm, piece.id)):
-        if one.place == Where.DRAWER.value:
+        if one.place == Where.DRAWER:
             nominal_nm = one.marked_nm if one.marked_nm is not None else one.thickness_nm
             lying.setdefault(_pocket_of(nominal_nm, sizes), []).append(_shim_view(one))
-    return FamilyView(
-        id=row.id,
-        version=row.version,
-        name=row.name,
+    return value_of(
+        FamilyView,
+        row,
         family=family,
-        kit_price=row.kit_price,
-        kit_each=row.kit_each,
-        supplier=row.supplier,
-        low_stock=row.low_stock,
         pockets=tuple(
             Pocket(
                 nominal_nm=nm,
@@ -164,18 +160,11 @@ def _pocket_of(nominal_nm: int, sizes: Sequence[int]) -> int:
 
 
 def _count(pieces: Sequence[ShimRow], where: Where) -> int:
-    return sum(piece.place == where.value for piece in pieces)
+    return sum(piece.place is where for piece in pieces)
 
 
 def _shim_view(row: ShimRow) -> ShimView:
-    return ShimView(
-        id=row.id,
-        marked=row.marked,
-        measured_nm=row.measured_nm,
-        thickness_nm=row.thickness_nm,
-        condition=Condition(row.condition),
-        place=place_of(row),
-    )
+    return value_of(ShimView, row, place=place_of(row))
 
 
 def add_pieces(
@@ -194,7 +183,7 @@ def add_pieces(
         NotFound: There is no such family.
     """
     with database.writing() as session:
-        row = get_family(session, family_id)
+        row = numbered(session, ShimFamilyRow, family_id)
         wanted = _typed_pieces(text, core_family(row), condition)
         for piece, count in wanted:
             for _one in range(count):
@@ -252,7 +241,7 @@ def count_pocket(
     if not 0 <= counted <= MOST_AT_ONCE:
         raise BadValue(f"A pocket holds 0 to {MOST_AT_ONCE} pieces.", field="counted")
     with database.writing() as session:
-        row = get_family(session, family_id)
+        row = numbered(session, ShimFamilyRow, family_id)
         sizes = core_family(row).sizes()
         there = [
             one

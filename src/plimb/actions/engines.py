@@ -16,6 +16,7 @@ from plimb.files.engine_file import parsed_engine, turning_of
 from plimb.store.database import Database
 from plimb.store.engines import add_engine, list_engines, newest_revision, revise_engine
 from plimb.store.families import know_families
+from plimb.store.rows import value_of
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -60,15 +61,9 @@ def read_engine_view(session: Session, engine_id: int) -> EngineView:
     """
     newest = newest_revision(session, engine_id)
     _engine, _events, drawing, turning = drawn(newest.document)
-    return EngineView(
-        id=newest.engine.id,
-        label=newest.engine.label,
-        note=newest.engine.note,
-        revision=newest.number,
-        document=newest.document,
-        drawing=drawing,
-        turning=turning,
-    )
+    revision, document = newest.number, newest.document
+    return value_of(EngineView, newest.engine, revision=revision, document=document,
+                    drawing=drawing, turning=turning)  # fmt: skip
 
 
 def register_engine(

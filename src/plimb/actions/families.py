@@ -12,7 +12,8 @@ from plimb.core.lengths import Unit, mm, parse_length, show_mm
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.marking import Code
 from plimb.store.database import Database
-from plimb.store.families import families, get_family
+from plimb.store.families import families
+from plimb.store.rows import numbered
 from plimb.store.tables.shim import ShimFamilyRow
 
 
@@ -45,11 +46,11 @@ def save_family(
         raise BadValue("A kit holds 1 to 20 of a size; low stock is 0 to 99.", field="kit_each")
     kit = _money(kit_price, "kit_price")
     with database.writing() as session:
-        row = ShimFamilyRow() if family_id is None else get_family(session, family_id)
+        row = ShimFamilyRow() if family_id is None else numbered(session, ShimFamilyRow, family_id)
         if family_id is not None and row.version != seen:
             raise StaleVersion(seen=seen, current=row.version)
         _told_apart(session, family_id, name.strip(), made.diameter_nm)
-        row.name, row.diameter_nm, row.code = name.strip(), made.diameter_nm, code.value
+        row.name, row.diameter_nm, row.code = name.strip(), made.diameter_nm, code
         row.runs = [[run.from_nm, run.to_nm, run.step_nm] for run in made.runs]
         row.price = None if made.price is None else f"{made.price:f}"
         row.kit_price = None if kit is None else f"{kit:f}"

@@ -16,7 +16,8 @@ from plimb.core.shim.shim import ShimReading
 from plimb.standins.counter_client import Answered, Wanted, ask_prices, place_order
 from plimb.store.database import Database
 from plimb.store.families import families
-from plimb.store.orders import get_order_line, order_by_key
+from plimb.store.orders import order_by_key
+from plimb.store.rows import numbered
 from plimb.store.shims import add_shim, move_shim, shims_at
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.order import PartOrderLineRow, PartOrderRow
@@ -111,7 +112,7 @@ def receive(database: Database, *, line_id: int, now: datetime) -> None:
         NotReady: The counter refused it, so nothing comes.
     """
     with database.writing() as session:
-        line = get_order_line(session, line_id)
+        line = numbered(session, PartOrderLineRow, line_id)
         if line.state == "received":
             return
         if line.state == "refused":

@@ -17,7 +17,6 @@ from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.plan.advice import Advice, advise
 from plimb.core.plan.buying import Kit, purchases
-from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.options import Option, all_options
 from plimb.core.plan.reasons import given_up, reasons
 from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
@@ -25,7 +24,7 @@ from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
 from plimb.core.plan.search import alternatives, plan_engine
 from plimb.core.shim.shim import Condition, Trust
-from plimb.core.shim.sum import Aim, Rounding, School
+from plimb.core.shim.sum import School
 from plimb.core.words import sure
 from plimb.store.cards import get_card
 from plimb.store.families import core_family, families, family_among
@@ -92,7 +91,7 @@ class PlanView:
 def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanRequest:
     """Return what the card's plan is made from."""
     known = families(session)
-    trust = Trust(card.trust)
+    trust = card.trust
     rows, pins, engine = [], {}, engine_of(card)
     for valve in status.order:
         state = status.valves[valve]
@@ -117,8 +116,8 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
         rows=tuple(rows),
         drawer=_stocks(known, at_hand, rows, trust),
         policy=Policy(
-            school=School(aim=Aim(card.aim), rounding=Rounding(card.rounding)),
-            act=WhichToSet(card.act),
+            school=School(aim=card.aim, rounding=card.rounding),
+            act=card.act,
             reuse=card.reuse,
         ),
         pins=pins,

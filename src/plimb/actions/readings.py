@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import Literal
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.cards import Change, Written, changed, known_valve
-from plimb.actions.views import conditions_of, engine_of
+from plimb.actions.cards import OnCard, act, known_valve
+from plimb.actions.views import conditions_of
 from plimb.core.errors import NotReady
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import Gauge, Tried, known_from, next_blade, next_finer
@@ -18,7 +19,10 @@ from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.readings import gaps_of, write_gap
 from plimb.store.shop import core_set, get_shop
-from plimb.store.tables.card import CardRow, RoundRow
+from plimb.store.tables.card import CardRow
+
+Purpose = Literal["found", "proof"]
+"""Which gap is written down: the one found, or the one that proves the work."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -68,59 +72,42 @@ def _read(session: Session, card: CardRow, text: str, unit: Unit) -> Reading:
     return parse_reading(text, unit, thinnest_nm=thinnest_nm, actual=actual)
 
 
+@act("{purpose} {valve} {text}")
 def write_down_gap(
-    database: Database,
-    change: Change,
-    *,
-    valve: str,
-    purpose: str,
-    text: str,
-    unit: Unit,
-    repeats: bool = False,
-) -> Written:
-    """Write down a gap (`purpose` found or proof); empty text strikes the standing one out.
+    on: OnCard, *, valve: str, purpose: Purpose, text: str, unit: Unit, repeats: bool = False
+) -> None:
+    """Write down a gap as typed; empty text strikes the standing one out.
 
     A reading that `repeats` leaves the one before it standing beside it.
 
     Raises:
         BadValue: The text cannot be read or the valve is not on the engine.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
-
-    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
-        write_gap(
-            session,
-            round_,
-            key=known_valve(card, valve).key,
-            purpose=purpose,
-            typed=text.strip(),
-            unit=unit,
-            reading=_read(session, card, text, unit) if text.strip() else None,
-            repeats=repeats,
-            warm=conditions_of(card).warm,
-            now=change.now,
-        )
-
-    return changed(database, change, f"{purpose} {valve} {text.strip()}", apply)
+    write_gap(
+        on.session,
+        on.round,
+        key=known_valve(on.card, valve).key,
+        purpose=purpose,
+        typed=text.strip(),
+        unit=unit,
+        reading=_read(on.session, on.card, text, unit) if text.strip() else None,
+        repeats=repeats,
+        warm=conditions_of(on.card).warm,
+        now=on.now,
+    )
 
 
-def keep_odd_reading(
-    database: Database, change: Change, *, valve: str, purpose: str, slips: Sequence[str]
-) -> Written:
+@act("kept {valve}")
+def keep_odd_reading(on: OnCard, *, valve: str, purpose: Purpose, slips: Sequence[str]) -> None:
     """Answer what was asked about a reading: it is so.
 
     Raises:
         BadValue: The valve is not on the engine.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
-
-    def apply(_session: Session, card: CardRow, round_: RoundRow) -> None:
-        known_valve(card, valve)
-        line = gaps_of(round_, engine_of(card), purpose).get(valve)
-        if line is not None:
-            line.kept = sorted({*line.kept, *slips})
-
-    return changed(database, change, f"kept {valve}", apply)
+    known_valve(on.card, valve)
+    line = gaps_of(on.round, on.engine, purpose).get(valve)
+    if line is not None:
+        line.kept = sorted({*line.kept, *slips})
 
 
 def ask_next_blade(

@@ -7,9 +7,8 @@ from dataclasses import replace
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.cards import Change, Written, changed, known_valve
+from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.custody import found_in_valve
-from plimb.actions.views import engine_of
 from plimb.core.engine.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit, mm, parse_length
@@ -19,45 +18,31 @@ from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.families import core_family, families, family_among
 from plimb.store.readings import standing, write_shim
-from plimb.store.shop import get_instrument
-from plimb.store.tables.card import CardRow, RoundRow
+from plimb.store.rows import numbered
+from plimb.store.tables.card import CardRow
 from plimb.store.tables.shim import ShimFamilyRow
+from plimb.store.tables.shop import InstrumentRow
 
 MOST_ZERO_NM = mm("0.1")
 
 
+@act("piece {valve} {text}")
 def write_down_shim(
-    database: Database,
-    change: Change,
-    *,
-    valve: str,
-    text: str,
-    condition: Condition = Condition.SOUND,
-) -> Written:
+    on: OnCard, *, valve: str, text: str, condition: Condition = Condition.SOUND
+) -> None:
     """Write down the shim that came out; empty text strikes the standing one out.
 
     Raises:
         BadValue: The text cannot be read or the valve is not on the engine.
         Ambiguous: The marking can be read in more than one way.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
-
-    def apply(session: Session, card: CardRow, round_: RoundRow) -> None:
-        clearance = known_valve(card, valve)
-        piece = read_shim(session, card, valve, text, condition) if text.strip() else None
-        before = standing(round_.pieces, engine_of(card)).get(valve)
-        write_shim(
-            session,
-            round_,
-            key=clearance.key,
-            reading=piece,
-            zero_nm=card.zero_nm or 0,
-            now=change.now,
-        )
-        if piece is not None:
-            found_in_valve(session, card, clearance, piece, change.now, corrects=before is not None)
-
-    return changed(database, change, f"piece {valve} {text.strip()}", apply)
+    session, card = on.session, on.card
+    clearance, zero_nm = known_valve(card, valve), card.zero_nm or 0
+    piece = read_shim(session, card, valve, text, condition) if text.strip() else None
+    before = standing(on.round.pieces, on.engine).get(valve)
+    write_shim(session, on.round, key=clearance.key, reading=piece, zero_nm=zero_nm, now=on.now)
+    if piece is not None:
+        found_in_valve(session, card, clearance, piece, on.now, corrects=before is not None)
 
 
 def read_shim(
@@ -104,27 +89,22 @@ def understand_shim(database: Database, card_id: int, valve: str, text: str) -> 
         return read_shim(session, get_card(session, card_id, whole=False), valve, text)
 
 
-def answer_for_shim(database: Database, change: Change, *, valve: str, trust: Trust) -> Written:
+@act("trust {valve} {trust}")
+def answer_for_shim(on: OnCard, *, valve: str, trust: Trust) -> None:
     """Say which thickness counts where marking and micrometer disagree.
 
     Raises:
         NotReady: The shim of the valve has not been read.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
-
-    def apply(_session: Session, card: CardRow, round_: RoundRow) -> None:
-        known_valve(card, valve)
-        line = standing(round_.pieces, engine_of(card)).get(valve)
-        if line is None:
-            raise NotReady(f"Read the shim of {valve} first.", field="valve")
-        line.answered = trust.value
-
-    return changed(database, change, f"trust {valve} {trust}", apply)
+    known_valve(on.card, valve)
+    line = standing(on.round.pieces, on.engine).get(valve)
+    if line is None:
+        raise NotReady(f"Read the shim of {valve} first.", field="valve")
+    line.answered = trust
 
 
-def check_zero(
-    database: Database, change: Change, *, instrument_id: int | None, zero: str
-) -> Written:
+@act("zero {instrument_id} {zero}")
+def check_zero(on: OnCard, *, instrument_id: int | None, zero: str) -> None:
     """Note which instrument measures the shims and what it shows with nothing in it.
 
     Pieces read from now on have the zero taken off; those read before keep their own.
@@ -132,7 +112,6 @@ def check_zero(
     Raises:
         BadValue: The zero is no number, or so far off that the instrument wants setting.
         NotFound: There is no such instrument.
-        StaleVersion, CardSigned: The card cannot take it.
     """
     text = zero.strip()
     minus = text.startswith(("-", "−"))
@@ -142,9 +121,6 @@ def check_zero(
             f"zero of {text} mm is too far off; set the instrument, then check again.",
             field="zero",
         )
-
-    def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
-        card.instrument = None if instrument_id is None else get_instrument(session, instrument_id)
-        card.zero_nm = -zero_nm if minus and zero_nm is not None else zero_nm
-
-    return changed(database, change, f"zero {instrument_id} {text}", apply)
+    known = None if instrument_id is None else numbered(on.session, InstrumentRow, instrument_id)
+    on.card.instrument = known
+    on.card.zero_nm = -zero_nm if minus and zero_nm is not None else zero_nm

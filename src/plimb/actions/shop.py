@@ -13,8 +13,8 @@ from plimb.core.measure.blades import BladeSet
 from plimb.core.shim.shim import Instrument
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
+from plimb.store.rows import numbered
 from plimb.store.shop import (
-    get_blade_set,
     get_shop,
     list_blade_sets,
     list_instruments,
@@ -54,7 +54,7 @@ def save_blade_set(database: Database, *, set_id: int | None, blades: BladeSet) 
     with database.writing() as session:
         if any(row.name == name and row.id != set_id for row in list_blade_sets(session)):
             raise BadValue(f"There is a set “{name}” already.", field="name")
-        row = BladeSetRow() if set_id is None else get_blade_set(session, set_id)
+        row = BladeSetRow() if set_id is None else numbered(session, BladeSetRow, set_id)
         put_blade_set(session, row, replace(blades, name=name))
         return row.id
 
@@ -86,4 +86,4 @@ def set_closing(database: Database, *, hand_turns: int, wrench: TorqueUnit) -> N
         raise BadValue("At least two full turns: one of the cams.", field="hand_turns")
     with database.writing() as session:
         shop = get_shop(session)
-        shop.hand_turns, shop.wrench = hand_turns, wrench.value
+        shop.hand_turns, shop.wrench = hand_turns, wrench

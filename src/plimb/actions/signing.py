@@ -6,12 +6,12 @@ from datetime import datetime
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.cards import Change, Written, changed, check_km, required
+from plimb.actions.cards import OnCard, Written, act, check_km, required
 from plimb.actions.custody import settle_pieces
 from plimb.actions.transfer import fingerprint_of
 from plimb.actions.views import CardView, card_view, status_of
 from plimb.core.engine.turning import Method
-from plimb.core.errors import BadValue, NotReady
+from plimb.core.errors import NotReady
 from plimb.core.job.sheet import (
     Fact,
     Sheet,
@@ -28,41 +28,31 @@ from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.records import shop_things
 from plimb.store.shop import get_shop
-from plimb.store.tables.card import AmendmentRow, CardRow, RoundRow
+from plimb.store.tables.card import AmendmentRow
 
 
-def sign_card(
-    database: Database,
-    change: Change,
-    *,
-    signed_by: str,
-    remarks: str,
-    next_check_km: int | None,
-) -> Written:
+@act("sign")
+def sign_card(on: OnCard, *, signed_by: str, remarks: str, next_check_km: int | None) -> None:
     """Sign the card; from then on nothing on it changes.
 
     Raises:
         BadValue: No name, or a next check that cannot be.
         NotReady: A valve is left without a reading in spec and no remark says why.
-        StaleVersion, CardSigned, NotFound: The card cannot take it.
     """
+    card = on.card
     name = required(signed_by, "signed_by", "Write the name of who signs.")
     check_km(next_check_km, "next_check_km")
-
-    def apply(session: Session, card: CardRow, _round: RoundRow) -> None:
-        left = status_of(card).not_in_spec
-        if left and not remarks.strip():
-            raise NotReady(
-                f"{', '.join(left)} {'is' if len(left) == 1 else 'are'} not shown to be in spec. "
-                "Measure again, or write in the remarks why it is signed all the same.",
-                field="remarks",
-            )
-        settle_pieces(session, card, change.now)
-        card.signed_by, card.signed_at = name, change.now
-        card.as_signed = shop_things(card)
-        card.remarks, card.next_check_km = remarks.strip() or None, next_check_km
-
-    return changed(database, change, "sign", apply)
+    left = status_of(card).not_in_spec
+    if left and not remarks.strip():
+        raise NotReady(
+            f"{', '.join(left)} {'is' if len(left) == 1 else 'are'} not shown to be in spec. "
+            "Measure again, or write in the remarks why it is signed all the same.",
+            field="remarks",
+        )
+    settle_pieces(on.session, card, on.now)
+    card.signed_by, card.signed_at = name, on.now
+    card.as_signed = shop_things(card)
+    card.remarks, card.next_check_km = remarks.strip() or None, next_check_km
 
 
 def amend(
@@ -75,19 +65,15 @@ def amend(
         BadValue: No name or no text.
         NotFound: There is no such card.
     """
-    if not written_by.strip():
-        raise BadValue("Write the name of who amends.", field="written_by")
-    if not text.strip():
-        raise BadValue("Write what is to be known.", field="text")
+    written_by = required(written_by, "written_by", "Write the name of who amends.")
+    text = required(text, "text", "Write what is to be known.")
     with database.writing() as session:
         card = get_card(session, card_id)
         if card.signed_at is None:
             raise NotReady("This card is not signed yet; correct it instead.", field="card")
         if all(one.key != key for one in card.amendments):
-            card.amendments.append(
-                AmendmentRow(key=key, written_by=written_by.strip(), text=text.strip(),
-                             written_at=now)
-            )  # fmt: skip
+            line = AmendmentRow(key=key, written_by=written_by, text=text, written_at=now)
+            card.amendments.append(line)
             session.flush()
         return Written(id=card.id, version=card.version)
 

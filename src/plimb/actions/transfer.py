@@ -17,7 +17,6 @@ from plimb.core.engine.engine import Engine
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.valve import ValveRecord
 from plimb.core.lengths import Unit, show_mm
-from plimb.core.shim.shim import Trust
 from plimb.files.card_file import shim_as_json
 from plimb.files.readings import (
     COLUMNS,
@@ -60,7 +59,7 @@ def card_document(
     job = _job_of(session, card).model_dump()
     if amendments is not None:
         job["amendments"] = job["amendments"][:amendments]
-    engine, trust = engine_of(card), Trust(card.trust)
+    engine, trust = engine_of(card), card.trust
     return {
         **document,
         "format": "plimb-card",

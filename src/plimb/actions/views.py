@@ -25,10 +25,8 @@ from plimb.core.job.sheet import Round
 from plimb.core.job.slips import Before, Question, Slip, questions
 from plimb.core.job.stages import Stage
 from plimb.core.job.status import JobStatus, ReadyState, job_status
-from plimb.core.job.torque import TorqueUnit
 from plimb.core.job.tray import Part
 from plimb.core.job.valve import ValveStatus
-from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Gauge, Tried, known_from, next_blade
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.shorthand import Reading
@@ -40,6 +38,7 @@ from plimb.files.engine_file import parsed_engine, turning_of
 from plimb.store.cards import card_before, get_card
 from plimb.store.readings import gaps_of, repeated, written
 from plimb.store.records import shop_things
+from plimb.store.rows import value_of
 from plimb.store.shop import core_set, get_shop
 from plimb.store.tables.card import CardRow, RoundRow
 
@@ -171,19 +170,19 @@ def conditions_of(card: CardRow) -> Conditions:
 
 def turning_for(card: CardRow) -> TurnPlan:
     """Return where the engine of a card is turned to."""
-    return turning_of(card.revision.document, Method(card.method))
+    return turning_of(card.revision.document, card.method)
 
 
 def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
     """Return what every valve of a card says and what is still to do, in one of its rounds."""
     engine = engine_of(card)
-    safety = tuple(item.id for item in safety_list(engine, Method(card.method)))
+    safety = tuple(item.id for item in safety_list(engine, card.method))
     unseen = tuple(item for item in safety if item not in card.seen_to)
     return job_status(
         engine,
-        written(round_ or card.rounds[-1], engine, Trust(card.trust)),
-        School(aim=Aim(card.aim), rounding=Rounding(card.rounding)),
-        WhichToSet(card.act),
+        written(round_ or card.rounds[-1], engine, card.trust),
+        School(aim=card.aim, rounding=card.rounding),
+        card.act,
         order_by_plan(engine, turning_for(card)),
         ReadyState(
             safety=safety,
@@ -198,16 +197,7 @@ def rounds_of(card: CardRow) -> tuple[Round, ...]:
     rounds = []
     for row in card.rounds:
         status = status_of(card, row)
-        rounds.append(
-            Round(
-                number=row.number,
-                opened_at=row.opened_at,
-                reason=row.reason,
-                hand_turns=row.hand_turns,
-                status=status,
-                proved=proved_from(status),
-            )
-        )
+        rounds.append(value_of(Round, row, status=status, proved=proved_from(status)))
     return tuple(rounds)
 
 
@@ -221,38 +211,20 @@ def card_view(session: Session, card: CardRow) -> CardView:
     status, proved = rounds[-1].status, rounds[-1].proved
     touched = status.touched
     names = engine.names
-    return CardView(
-        id=card.id,
-        version=card.version,
+    return value_of(
+        CardView,
+        card,
         label=(card.as_signed or shop_things(card)).label,
         engine=engine,
         source=file.spec_source,
-        opened_at=card.opened_at,
-        opened_by=card.opened_by,
-        reason=card.reason,
-        distance_km=card.distance_km,
-        hours=card.hours,
         conditions=conditions_of(card),
-        method=Method(card.method),
-        turning=cycle_of(engine, events, Method(card.method), turning_for(card)),
-        safety=_lines(card, safety_list(engine, Method(card.method))),
+        turning=cycle_of(engine, events, card.method, turning_for(card)),
+        safety=_lines(card, safety_list(engine, card.method)),
         tray=card.trays[-1].document if card.trays else (),
         blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
-        aim=Aim(card.aim),
-        rounding=Rounding(card.rounding),
-        act=WhichToSet(card.act),
-        trust=Trust(card.trust),
-        reuse=card.reuse,
-        variant=card.variant,
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),
-        instrument_id=card.instrument_id,
         instrument=card.instrument.name if card.instrument else None,
-        zero_nm=card.zero_nm,
         reach=_lines(card, reach_list(engine, status.opened, len(card.rounds))),
-        signed_at=card.signed_at,
-        signed_by=card.signed_by,
-        remarks=card.remarks,
-        next_check_km=card.next_check_km,
         rounds=rounds,
         fit=_fit(engine, touched),
         closing=_lines(
@@ -260,12 +232,9 @@ def card_view(session: Session, card: CardRow) -> CardView:
             closing_list(engine, engine.shafts_over(touched), shop.hand_turns, len(card.rounds)),
         ),
         hand_turns_wanted=shop.hand_turns,
-        bolts=tuple(tightening_of(one, TorqueUnit(shop.wrench)) for one in card.tightening),
+        bolts=tuple(tightening_of(one, shop.wrench) for one in card.tightening),
         explained=explain(proved) if proved else None,
-        amendments=tuple(
-            Amendment(written_at=n.written_at, written_by=n.written_by, text=n.text)
-            for n in card.amendments
-        ),
+        amendments=tuple(value_of(Amendment, one) for one in card.amendments),
         drawing=draw_head(engine),
         status=status,
         valves=_valves(session, card, rounds[-1], blades),
@@ -334,7 +303,7 @@ def _questions(
             engine,
             valve,
             readings,
-            unit=Unit(lines[valve].unit),
+            unit=lines[valve].unit,
             before=before,
             thin_blades_nm=thin,
             warm=ask_warm,

@@ -7,7 +7,6 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
 from datetime import datetime, timedelta
-from decimal import Decimal
 from importlib import resources
 from itertools import count
 from pathlib import Path
@@ -18,12 +17,11 @@ from plimb.actions.drawer import add_pieces, read_drawer
 from plimb.actions.engines import register_engine
 from plimb.actions.families import save_family
 from plimb.actions.fitting import fit_piece, lay_bolts, turn_bolts, turn_by_hand
-from plimb.actions.readings import write_down_gap
+from plimb.actions.readings import Purpose, write_down_gap
 from plimb.actions.shims import write_down_shim
 from plimb.actions.shop import add_instrument, rename_shop, save_blade_set, shop_is_empty
 from plimb.actions.signing import sign_card
 from plimb.actions.views import CardView, read_card
-from plimb.core.engine.conditions import Conditions
 from plimb.core.job.bolts import BoltGroup
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.tray import Part, Pocket
@@ -106,12 +104,13 @@ class _Bench:
 
     def cold(self, rested: str, temperature: str) -> None:
         """Note the conditions and see to the whole safety list."""
-        conditions = Conditions(rested_hours=Decimal(rested), temperature_c=Decimal(temperature))
-        self.card = note_conditions(self.database, self.change(), conditions)
+        self.card = note_conditions(
+            self.database, self.change(), rested_hours=rested, temperature_c=temperature, reason=""
+        )
         for line in self.view.safety:
             self.card = see_to(self.database, self.change(), item=line.item.id, done=True)
 
-    def gaps(self, purpose: str, typed: Mapping[str, str]) -> None:
+    def gaps(self, purpose: Purpose, typed: Mapping[str, str]) -> None:
         for valve, text in typed.items():
             self.card = write_down_gap(
                 self.database,
@@ -261,7 +260,7 @@ def _not_as_predicted(database: Database, engine_id: int) -> None:
     bench.card = lay_bolts(database, bench.change(), caps)
     bench.card = turn_bolts(database, bench.change(), name="Cam caps", turned=17)
     for step in bench.view.fit:
-        bench.card = fit_piece(database, bench.change(), valve=step.valve, fitted=True)
+        bench.card = fit_piece(database, bench.change(), valve=step.valve, fitted=True, measured="")
     bench.card = turn_by_hand(database, bench.change(), turns=2)
     bench.gaps(
         "proof",

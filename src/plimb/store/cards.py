@@ -8,9 +8,10 @@ from datetime import datetime
 from sqlalchemy import select
 from sqlalchemy.orm import Session, joinedload, selectinload
 
-from plimb.core.errors import CardSigned, NotFound, StaleVersion
+from plimb.core.errors import CardSigned, StaleVersion
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.sum import Aim, Rounding
+from plimb.store.rows import numbered
 from plimb.store.tables.card import CardRow, EventRow, RoundRow
 from plimb.store.tables.engine import EngineRevisionRow
 from plimb.store.tables.shop import BladeSetRow, InstrumentRow
@@ -33,10 +34,7 @@ def get_card(session: Session, card_id: int, *, whole: bool = True) -> CardRow:
     Raises:
         NotFound: There is none of that number.
     """
-    card = session.get(CardRow, card_id, options=_WHOLE if whole else ())
-    if card is None:
-        raise NotFound(f"There is no card number {card_id} in this shop.", field="card")
-    return card
+    return numbered(session, CardRow, card_id, _WHOLE if whole else ())
 
 
 def list_cards(session: Session) -> Sequence[CardRow]:

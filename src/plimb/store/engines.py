@@ -8,7 +8,8 @@ from datetime import datetime
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from plimb.core.errors import NotFound, StaleVersion
+from plimb.core.errors import StaleVersion
+from plimb.store.rows import numbered
 from plimb.store.tables.engine import EngineRevisionRow, EngineRow
 
 
@@ -25,10 +26,7 @@ def newest_revision(session: Session, engine_id: int) -> EngineRevisionRow:
     Raises:
         NotFound: There is no engine of that number.
     """
-    engine = session.get(EngineRow, engine_id)
-    if engine is None:
-        raise NotFound(f"There is no engine number {engine_id} in this shop.", field="engine")
-    return engine.revisions[-1]
+    return numbered(session, EngineRow, engine_id).revisions[-1]
 
 
 def revise_engine(

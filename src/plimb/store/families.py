@@ -8,10 +8,8 @@ from decimal import Decimal
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from plimb.core.errors import NotFound
 from plimb.core.lengths import show_mm
 from plimb.core.shim.family import Family, Run
-from plimb.core.shim.marking import Code
 from plimb.store.tables.shim import ShimFamilyRow
 
 
@@ -19,18 +17,6 @@ def families(session: Session) -> Sequence[ShimFamilyRow]:
     """Return every family the shop knows, by diameter."""
     query = select(ShimFamilyRow).order_by(ShimFamilyRow.diameter_nm, ShimFamilyRow.id)
     return session.scalars(query).all()
-
-
-def get_family(session: Session, family_id: int) -> ShimFamilyRow:
-    """Return the family of that number.
-
-    Raises:
-        NotFound: There is none.
-    """
-    row = session.get(ShimFamilyRow, family_id)
-    if row is None:
-        raise NotFound(f"There is no shim family number {family_id}.", field="family")
-    return row
 
 
 def find_family(session: Session, family: Family) -> ShimFamilyRow | None:
@@ -61,7 +47,7 @@ def know_families(session: Session, wanted: Iterable[Family]) -> None:
                     name=_family_name(session, family),
                     diameter_nm=family.diameter_nm,
                     runs=[[run.from_nm, run.to_nm, run.step_nm] for run in family.runs],
-                    code=family.code.value,
+                    code=family.code,
                     price=None if family.price is None else f"{family.price:f}",
                 )
             )
@@ -85,5 +71,5 @@ def core_family(row: ShimFamilyRow) -> Family:
         runs=tuple(Run(from_nm=low, to_nm=high, step_nm=step) for low, high, step in row.runs),
         diameter_nm=row.diameter_nm,
         price=None if row.price is None else Decimal(row.price),
-        code=Code(row.code),
+        code=row.code,
     )

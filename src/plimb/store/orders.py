@@ -9,7 +9,7 @@ from datetime import datetime
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from plimb.core.errors import NotFound
+from plimb.store.rows import value_of
 from plimb.store.tables.order import PartOrderLineRow, PartOrderRow
 from plimb.store.tables.shim import ShimFamilyRow
 
@@ -51,42 +51,13 @@ def list_orders(session: Session, card_id: int | None = None) -> list[Order]:
 
 
 def _order(row: PartOrderRow) -> Order:
-    return Order(
-        id=row.id,
-        card_id=row.card_id,
-        number=row.number,
-        ordered_at=row.ordered_at,
-        lines=tuple(
-            OrderedLine(
-                id=line.id,
-                thickness_nm=line.thickness_nm,
-                diameter_nm=line.family.diameter_nm,
-                count=line.count,
-                price=line.price,
-                days=line.days,
-                state=line.state,
-                says=line.says,
-            )
-            for line in row.lines
-        ),
-    )
+    lines = (value_of(OrderedLine, n, diameter_nm=n.family.diameter_nm) for n in row.lines)
+    return value_of(Order, row, lines=tuple(lines))
 
 
 def order_by_key(session: Session, key: str) -> PartOrderRow | None:
     """Return the order that was sent with this key."""
     return session.scalar(select(PartOrderRow).where(PartOrderRow.key == key))
-
-
-def get_order_line(session: Session, line_id: int) -> PartOrderLineRow:
-    """Return the line of that number.
-
-    Raises:
-        NotFound: There is none.
-    """
-    row = session.get(PartOrderLineRow, line_id)
-    if row is None:
-        raise NotFound(f"There is no order line number {line_id}.", field="line")
-    return row
 
 
 def on_order_for(session: Session, card_id: int) -> dict[tuple[int | None, int], int]:

@@ -6,8 +6,7 @@ with knows both.
 
 from __future__ import annotations
 
-from collections.abc import Iterable
-from dataclasses import fields
+from collections.abc import Iterable, Mapping
 from datetime import datetime
 from typing import Any, TypeVar
 
@@ -16,17 +15,14 @@ from sqlalchemy.orm import Session
 from plimb.core.engine.engine import Engine
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import Unit, show_mm
-from plimb.core.measure.gap import Feel, Gap
+from plimb.core.measure.gap import Gap
 from plimb.core.measure.shorthand import Reading, joints_of
 from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
+from plimb.store.rows import columns_of, value_of
 from plimb.store.tables.card import RoundRow
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
 
 Line = TypeVar("Line", GapRow, ShimReadingRow, ChoiceRow)
-_GAP = ("low_nm", "high_nm", "open_above", "called_nm")
-_APART = {"gap", "typed", "goes", "refuses"}
-MARKS = tuple(one.name for one in fields(Reading) if one.name not in _APART)
-"""What a reading says besides its blades and its gap: each has a column of its name."""
 
 
 def standing(lines: Iterable[Line], engine: Engine) -> dict[str, Line]:
@@ -97,10 +93,8 @@ def write_gap(
     if reading is not None:
         row.goes = list(reading.goes) if reading.goes else None
         row.refuses = list(reading.refuses) if reading.refuses else None
-        for name in MARKS:
-            setattr(row, name, getattr(reading, name))
-        for name in _GAP:
-            setattr(row, name, getattr(reading.gap, name))
+        _fill(row, columns_of(GapRow, reading, "typed", "goes", "refuses"))
+        _fill(row, columns_of(GapRow, reading.gap))
     round_.gaps.append(row)
 
 
@@ -140,9 +134,8 @@ def write_shim(
         recorded_at=now,
     )
     if reading is not None:
+        _fill(row, columns_of(ShimReadingRow, reading, "answered", "readings"))
         row.readings = list(reading.readings)
-        for name in ("typed", "marked", "marked_nm", "measured_nm", "condition", "doubt_nm"):
-            setattr(row, name, getattr(reading, name))
     round_.pieces.append(row)
 
 
@@ -172,9 +165,13 @@ def write_choice(
         row.typed = show_mm(choice.thickness_nm)
         row.fitted_at = now if choice.fitted else None
         row.from_valve = choice.from_valve and engine.clearance(choice.from_valve).key
-        for name in ("thickness_nm", "source", "by_hand", "by_marking", "measured_nm"):
-            setattr(row, name, getattr(choice, name))
+        _fill(row, columns_of(ChoiceRow, choice, "from_valve"))
     round_.choices.append(row)
+
+
+def _fill(row: Line, columns: Mapping[str, Any]) -> None:
+    for name, value in columns.items():
+        setattr(row, name, value)
 
 
 def _supersede(session: Session, lines: Iterable[Line], key: str, now: datetime) -> int | None:
@@ -190,43 +187,25 @@ def _supersede(session: Session, lines: Iterable[Line], key: str, now: datetime)
 def reading_of(row: GapRow) -> Reading:
     """Return a gap line as it was understood."""
     assert row.high_nm is not None  # a line with something typed has a gap
-    gap: dict[str, Any] = {name: getattr(row, name) for name in _GAP}
-    marks: dict[str, Any] = {name: getattr(row, name) for name in MARKS if name != "feel"}
-    return Reading(
+    return value_of(
+        Reading,
+        row,
         goes=None if row.goes is None else tuple(row.goes),
         refuses=None if row.refuses is None else tuple(row.refuses),
-        feel=None if row.feel is None else Feel(row.feel),
-        gap=Gap(**gap, joints=joints_of(row.goes, row.refuses)),
-        typed=row.typed,
-        **marks,
+        gap=value_of(Gap, row, joints=joints_of(row.goes, row.refuses)),
     )
 
 
 def _shim_reading(row: ShimReadingRow, trust: Trust) -> ShimReading:
-    return ShimReading(
-        marked=row.marked,
-        marked_nm=row.marked_nm,
-        measured_nm=row.measured_nm,
-        trust=Trust(row.answered) if row.answered else trust,
-        answered=row.answered is not None,
-        condition=Condition(row.condition),
-        readings=tuple(row.readings),
-        doubt_nm=row.doubt_nm,
-        typed=row.typed,
-    )
+    answered = row.answered is not None
+    trust, readings = row.answered or trust, tuple(row.readings)
+    return value_of(ShimReading, row, trust=trust, answered=answered, readings=readings)
 
 
 def _choice(row: ChoiceRow, engine: Engine) -> Choice:
     assert row.thickness_nm is not None  # a line with something typed has a thickness
-    return Choice(
-        thickness_nm=row.thickness_nm,
-        source=Source(row.source),
-        from_valve=row.from_valve and engine.names.get(row.from_valve, row.from_valve),
-        by_hand=row.by_hand,
-        by_marking=row.by_marking,
-        measured_nm=row.measured_nm,
-        fitted=row.fitted_at is not None,
-    )
+    giver = row.from_valve and engine.names.get(row.from_valve, row.from_valve)
+    return value_of(Choice, row, from_valve=giver, fitted=row.fitted_at is not None)
 
 
 def carry_over(

@@ -12,19 +12,12 @@ from sqlalchemy.orm import Session
 from plimb.core.job.summary import ShopThings
 from plimb.core.measure.blades import BladeSet
 from plimb.core.shim.shim import Instrument
-from plimb.store.shop import core_instrument, core_set, put_blade_set
+from plimb.store.rows import columns_of, value_of
+from plimb.store.shop import core_set, put_blade_set
 from plimb.store.tables.card import AmendmentRow, CardRow, EventRow, RoundRow, StripTrayRow
 from plimb.store.tables.engine import EngineRevisionRow
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
 from plimb.store.tables.shop import BladeSetRow, InstrumentRow
-
-_OWN = {"id", "card_id", "round_id", "supersedes_id", "engine_revision_id"}
-
-
-def read_off(kind: Any, value: Any, *besides: str) -> dict[str, Any]:
-    """Return what a table's columns are called and a value has of the same name."""
-    names = {column.key for column in kind.__table__.columns} - _OWN - set(besides)
-    return {name: getattr(value, name) for name in names if hasattr(value, name)}
 
 
 def shop_things(card: CardRow) -> ShopThings:
@@ -34,7 +27,7 @@ def shop_things(card: CardRow) -> ShopThings:
         label=engine.label,
         note=engine.note,
         blade_set=core_set(card.blade_set) if card.blade_set else None,
-        instrument=core_instrument(card.instrument) if card.instrument else None,
+        instrument=value_of(Instrument, card.instrument) if card.instrument else None,
     )
 
 
@@ -58,7 +51,7 @@ def add_record(
     """
     card = CardRow(
         revision=revision,
-        **read_off(CardRow, job, "blade_set_id", "instrument_id"),
+        **columns_of(CardRow, job, "blade_set_id", "instrument_id"),
         aim=policy.aim,
         rounding=policy.round,
         act=policy.act,
@@ -67,15 +60,15 @@ def add_record(
         blade_set=_blade_set(session, job.things.blade_set),
         instrument=_instrument(session, job.things.instrument),
         as_signed=job.things if job.signed_at else None,
-        trays=[StripTrayRow(**read_off(StripTrayRow, one)) for one in job.trays],
-        amendments=[AmendmentRow(**read_off(AmendmentRow, one)) for one in job.amendments],
+        trays=[StripTrayRow(**columns_of(StripTrayRow, one)) for one in job.trays],
+        amendments=[AmendmentRow(**columns_of(AmendmentRow, one)) for one in job.amendments],
         rounds=[],
     )
     session.add(card)
     session.flush()
-    session.add_all(EventRow(card_id=card.id, **read_off(EventRow, one)) for one in job.events)
+    session.add_all(EventRow(card_id=card.id, **columns_of(EventRow, one)) for one in job.events)
     for number, one in enumerate(rounds, 1):
-        row = RoundRow(card_id=card.id, **read_off(RoundRow, one, "number"), number=number)
+        row = RoundRow(card_id=card.id, **columns_of(RoundRow, one, "number"), number=number)
         card.rounds.append(row)
         session.flush()
         for kind, lines in (
@@ -95,7 +88,7 @@ def _add_lines(session: Session, kind: Any, round_id: int, lines: Iterable[Any])
         row = kind(
             round_id=round_id,
             supersedes_id=ids[before] if before is not None and before < len(ids) else None,
-            **read_off(kind, line, "shim_id"),
+            **columns_of(kind, line, "shim_id"),
         )
         session.add(row)
         session.flush()
@@ -121,7 +114,7 @@ def _instrument(session: Session, wanted: Instrument | None) -> InstrumentRow | 
         return None
     known = session.scalars(select(InstrumentRow)).all()
     for row in known:
-        if core_instrument(row) == wanted:
+        if value_of(Instrument, row) == wanted:
             return row
     name = free_name(wanted.name, {row.name for row in known})
     return InstrumentRow(name=name, doubt_nm=wanted.doubt_nm)

@@ -9,21 +9,16 @@ from datetime import datetime
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from plimb.core.errors import NotFound, NotReady, PieceMoved
+from plimb.core.errors import NotReady, PieceMoved
 from plimb.core.shim.location import Location, Where, check_way
 from plimb.core.shim.shim import ShimReading
+from plimb.store.rows import columns_of, numbered, value_of
 from plimb.store.tables.shim import ShimFamilyRow, ShimMoveRow, ShimRow
 
 
 def place_of(row: ShimRow) -> Location:
     """Return where the piece is."""
-    return Location(
-        where=Where(row.place),
-        engine_id=row.engine_id,
-        valve=row.valve,
-        card_id=row.card_id,
-        order_line_id=row.order_line_id,
-    )
+    return value_of(Location, row, where=row.place)
 
 
 def add_shim(
@@ -68,18 +63,12 @@ def remeasure(session: Session, row: ShimRow, piece: ShimReading) -> None:
 
 
 def _worth(piece: ShimReading) -> dict[str, object]:
-    return {
-        "marked": piece.marked,
-        "marked_nm": piece.marked_nm,
-        "measured_nm": piece.measured_nm,
-        "thickness_nm": piece.thickness_nm,
-        "condition": piece.condition.value,
-    }
+    return columns_of(ShimRow, piece)
 
 
 def _columns(at: Location) -> dict[str, object]:
     return {
-        "place": at.where.value,
+        "place": at.where,
         "engine_id": at.engine_id,
         "valve": at.valve,
         "card_id": at.card_id,
@@ -106,9 +95,7 @@ def get_shim(session: Session, shim_id: int, seen: Location | None = None) -> Sh
         NotFound: There is none of that number.
         PieceMoved: It has gone elsewhere since.
     """
-    row = session.get(ShimRow, shim_id)
-    if row is None:
-        raise NotFound(f"There is no piece number {shim_id} in this shop.", field="piece")
+    row = numbered(session, ShimRow, shim_id)
     if seen is not None and place_of(row) != seen:
         raise PieceMoved(shim_id, place_of(row).words())
     return row
@@ -155,7 +142,7 @@ def audit(session: Session) -> list[str]:
         links = [None, *(move.reached for move in way)]
         if [move.left for move in way] != links[:-1] or links[-1] != place_of(row):
             faults.append(f"piece {row.id} is at {place_of(row).words()}, its moves say otherwise")
-    in_valves = Counter((r.engine_id, r.valve) for r in rows if r.place == Where.ENGINE.value)
+    in_valves = Counter((r.engine_id, r.valve) for r in rows if r.place == Where.ENGINE)
     faults += [f"{valve} of engine {engine} holds {n}" for (engine, valve), n in in_valves.items()
                if n > 1]  # fmt: skip
     return faults + [f"piece {shim_id} moved and is not there" for shim_id in moves]

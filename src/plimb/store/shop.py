@@ -7,13 +7,12 @@ from collections.abc import Sequence
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from plimb.core.errors import NotFound
 from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import mm
-from plimb.core.measure.blades import Blade, BladeSet, BladeState
+from plimb.core.measure.blades import Blade, BladeSet
 from plimb.core.plan.needs import WhichToSet
-from plimb.core.shim.shim import Instrument
 from plimb.core.shim.sum import Aim, Rounding
+from plimb.store.rows import value_of
 from plimb.store.tables.shop import BladeRow, BladeSetRow, InstrumentRow, ShopRow
 
 
@@ -40,18 +39,6 @@ def list_blade_sets(session: Session) -> Sequence[BladeSetRow]:
     return session.scalars(query.order_by(BladeSetRow.name)).all()
 
 
-def get_blade_set(session: Session, set_id: int) -> BladeSetRow:
-    """Return the feeler set of that number.
-
-    Raises:
-        NotFound: There is none.
-    """
-    row = session.get(BladeSetRow, set_id)
-    if row is None:
-        raise NotFound(f"There is no feeler set number {set_id} in this shop.", field="blades")
-    return row
-
-
 def put_blade_set(session: Session, row: BladeSetRow, of: BladeSet) -> None:
     """Write a set as it now is."""
     row.name, row.stacking = of.name, of.stacking
@@ -70,38 +57,10 @@ def put_blade_set(session: Session, row: BladeSetRow, of: BladeSet) -> None:
 
 def core_set(row: BladeSetRow) -> BladeSet:
     """Return the set as a core value."""
-    return BladeSet(
-        name=row.name,
-        stacking=row.stacking,
-        blades=tuple(
-            Blade(
-                nominal_nm=blade.nominal_nm,
-                measured_nm=blade.measured_nm,
-                state=BladeState(blade.state),
-            )
-            for blade in row.blades
-        ),
-    )
+    return value_of(BladeSet, row, blades=tuple(value_of(Blade, one) for one in row.blades))
 
 
 def list_instruments(session: Session) -> Sequence[InstrumentRow]:
     """Return the shop's instruments, the finest first."""
     query = select(InstrumentRow).order_by(InstrumentRow.doubt_nm, InstrumentRow.name)
     return session.scalars(query).all()
-
-
-def get_instrument(session: Session, instrument_id: int) -> InstrumentRow:
-    """Return the instrument of that number.
-
-    Raises:
-        NotFound: There is none.
-    """
-    row = session.get(InstrumentRow, instrument_id)
-    if row is None:
-        raise NotFound(f"There is no instrument number {instrument_id}.", field="instrument")
-    return row
-
-
-def core_instrument(row: InstrumentRow) -> Instrument:
-    """Return the instrument as a core value."""
-    return Instrument(name=row.name, doubt_nm=row.doubt_nm)

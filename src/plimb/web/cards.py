@@ -2,199 +2,141 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from decimal import Decimal, InvalidOperation
-from functools import wraps
+from collections.abc import Callable, Sequence
 from typing import Annotated, Any
 
 from apiflask import APIBlueprint
-from pydantic import Field
+from pydantic import AfterValidator, Field
 
 from plimb.actions import cards
-from plimb.actions.cards import Change
-from plimb.actions.views import CardView, read_card
+from plimb.actions.cards import Change, Written
+from plimb.actions.views import CardView, Line, NumberedSet, read_card
 from plimb.core.engine.conditions import Conditions
-from plimb.core.engine.turning import Method
-from plimb.core.errors import BadValue
-from plimb.core.job.causes import Cause
-from plimb.core.job.stages import Stage
-from plimb.core.job.torque import Thread, TorqueUnit
+from plimb.core.job.bolts import Tightening, TighteningStage
+from plimb.core.job.fitting import FitStep
+from plimb.core.job.proof import Explained, Explanation
+from plimb.core.job.stages import Stage, Todo
+from plimb.core.job.torque import TorqueSaid
 from plimb.core.job.tray import Part, Pocket
-from plimb.core.measure.blades import BladeState
-from plimb.core.plan.needs import WhichToSet
-from plimb.core.shim.shim import Source, Trust
-from plimb.core.shim.sum import Aim, Rounding
+from plimb.core.measure.blades import Blade
 from plimb.web.drawings import DrawingOut, TurnOut
-from plimb.web.request import at_hand, change_from, now
+from plimb.web.request import at_hand, now
 from plimb.web.valves import ValveOut
-from plimb.web.wire import Answer, ChangeIn, Length, Moment, Number, Sent, Text, off
+from plimb.web.wire import (
+    Answer,
+    ChangeIn,
+    Length,
+    Reason,
+    Sent,
+    Text,
+    first_line,
+    off,
+    read_off,
+    sent_to,
+)
 
 blueprint = APIBlueprint("cards", __name__, url_prefix="/api")
 
 
+@read_off(Blade, without=("nominal_nm",))
 class BladeOut(Answer):
     """One blade of a set; `typed` is how it is written in a reading."""
 
     typed: str
     marked: Length = off("nominal_nm")
-    measured: Length | None
-    state: BladeState
 
 
+@read_off(NumberedSet, without=("blades",))
 class BladeSetOut(Answer):
     """A feeler set of the shop."""
 
-    id: int
     name: str = off("blades", "name")
     stacking: bool = off("blades", "stacking")
     blades: list[BladeOut] = off("blades", "blades")
 
 
+@read_off(Line, without=("item",))
 class SafetyOut(Answer):
     """One line of a list to see to."""
 
     id: str = off("item", "id")
     does: str = off("item", "does")
     caution: str = off("item", "caution")
-    done: bool
 
 
+@read_off(Conditions)
 class ConditionsOut(Answer):
     """How cold the engine is, and why that is not cold enough."""
 
-    rested_hours: Number | None
-    temperature_c: Number | None
-    reason: str
     warm: bool
     warnings: list[str]
 
 
+@read_off(Pocket)
 class PocketOut(Answer):
     """One fastener's place."""
 
-    x: float
-    y: float
-    length: str
-    note: str
-    count: int
 
-
+@read_off(Part)
 class PartOut(Answer):
     """Something taken off."""
 
-    name: str
-    note: str
-    pockets: list[PocketOut]
 
-
+@read_off(FitStep)
 class FitStepOut(Answer):
     """One valve's turn to be fitted."""
 
-    valve: str
-    thickness: Length
-    source: Source
-    from_valve: str | None
-    old: Length
-    old_goes_to: str | None
-    checks: list[str]
-    measured: Length | None
-    by_marking: bool
-    fitted: bool
 
-
+@read_off(TorqueSaid)
 class TorqueOut(Answer):
     """A torque in every unit, and what is asked about it."""
 
     words: dict[str, str]
-    doubt: str | None
-    likely: str | None
-    likely_unit: TorqueUnit | None
 
 
+@read_off(TighteningStage)
 class StageOut(Answer):
     """One stage of tightening."""
 
-    name: str
-    torque: str | None
 
-
+@read_off(Tightening)
 class BoltsOut(Answer):
     """Bolts to tighten, the order of their numbers, and how far it has got."""
 
-    name: str
-    places: list[list[float]]
-    order: list[int]
-    by_maker: bool
-    thread: Thread
-    torque: TorqueOut | None
-    typed: str
-    unit: TorqueUnit
-    stages: list[StageOut]
-    turned: int
-    turns: int
 
-
+@read_off(Explanation)
 class ExplanationOut(Answer):
     """One cause: how it fits against the others, its evidence, what to check first."""
 
-    cause: Cause
     name: str
-    valves: list[str]
-    chance: float
     sure: str
-    evidence: str
-    check: str
 
 
+@read_off(Explained, without=("held_open",))
 class ExplainedOut(Answer):
     """What the proof says as a whole."""
 
-    fine: bool
-    ranked: list[ExplanationOut]
-    beyond: list[str]
 
-
+@read_off(Todo)
 class TodoOut(Answer):
     """What one stage asks for, and what of it still waits."""
 
-    stage: Stage
-    applies: bool
-    asks: list[str]
-    waiting: list[str]
+
+_NOT_SENT = (
+    *("engine", "source", "opened_at", "opened_by", "method", "variant", "forbidden"),
+    *("instrument", "remarks", "next_check_km", "rounds", "amendments", "status"),
+)
+"""What the sheet says of a card, and the screen does not show."""
 
 
+@read_off(CardView, without=_NOT_SENT)
 class CardOut(Answer):
     """A card as it now stands; valves come in measuring order."""
 
-    id: int
-    version: int
-    label: str
-    reason: str
-    distance_km: int | None
-    hours: int | None
-    conditions: ConditionsOut
-    safety: list[SafetyOut]
-    tray: list[PartOut]
-    turning: TurnOut
-    blade_set: BladeSetOut | None
-    aim: Aim
-    rounding: Rounding
-    act: WhichToSet
-    trust: Trust
-    reuse: bool
-    instrument_id: int | None
-    zero: Length | None
-    reach: list[SafetyOut]
-    signed_at: Moment | None
-    signed_by: str | None
     round: int
     hand_turns: int
-    hand_turns_wanted: int
-    closing: list[SafetyOut]
-    fit: list[FitStepOut]
-    bolts: list[BoltsOut]
-    explained: ExplainedOut | None
     drawing: DrawingOut
+    turning: TurnOut
     valves: list[ValveOut]
     todo: list[TodoOut] = off("status", "todo")
     at: Stage
@@ -207,41 +149,35 @@ def card_as_it_stands(card_id: int) -> CardView:
         return read_card(session, card_id)
 
 
-Do = Callable[[Change, Any], object]
+Do = Callable[..., Written]
+"""An act on a card, as the actions have it."""
 
 
-def act(on: APIBlueprint, method: str, path: str, sent: type[ChangeIn]) -> Callable[[Do], Do]:
-    """Register an act on a card: it is done, and the card as it then stands is the answer."""
+def act(
+    on: APIBlueprint, method: str, path: str, sent: str | type[ChangeIn], do: Do, **otherwise: Any
+) -> None:
+    """Register an act on a card: it is done, and the card as it then stands is the answer.
 
-    def register(do: Do) -> Do:
-        @wraps(do)
-        def answer(card_id: int, json_data: ChangeIn) -> CardView:
-            do(change_from(card_id, json_data), json_data)
-            return card_as_it_stands(card_id)
+    `sent` is what is sent, or the name for what the act takes; `otherwise` as in `sent_to`.
+    """
 
-        run = on.input(sent)(on.output(CardOut)(answer))
-        getattr(on, method)(f"/cards/<int:card_id>/{path}")(run)
-        return do
+    def answer(card_id: int, json_data: ChangeIn) -> CardView:
+        change = Change(card_id=card_id, version=json_data.version, key=json_data.key, now=now())
+        do(at_hand(), change, **json_data.said())
+        return card_as_it_stands(card_id)
 
-    return register
-
-
-class CardIn(Sent):
-    """A card to open."""
-
-    engine_id: int
-    opened_by: Text
-    reason: Text
-    distance_km: int | None
-    hours: int | None = None
+    answer.__name__, answer.__doc__ = do.__name__, first_line(do)
+    taken = sent_to(sent, do, ChangeIn, **otherwise) if isinstance(sent, str) else sent
+    run = on.input(taken)(on.output(CardOut)(answer))
+    getattr(on, method)(f"/cards/<int:card_id>/{path}")(run)
 
 
 @blueprint.post("/cards")
-@blueprint.input(CardIn)
+@blueprint.input(sent_to("CardIn", cards.open_card, now=None))
 @blueprint.output(CardOut, status_code=201)
-def open_card(json_data: CardIn) -> CardView:
+def open_card(json_data: Sent) -> CardView:
     """Open a card for an engine."""
-    opened = cards.open_card(at_hand(), **json_data.model_dump(), now=now())
+    opened = cards.open_card(at_hand(), **json_data.said(), now=now())
     return card_as_it_stands(opened.id)
 
 
@@ -250,63 +186,6 @@ def open_card(json_data: CardIn) -> CardView:
 def get_card(card_id: int) -> CardView:
     """Return the card as it now stands."""
     return card_as_it_stands(card_id)
-
-
-class ConditionsIn(ChangeIn):
-    """How cold the engine is: hours since the last run, degrees Celsius, and why if warm."""
-
-    rested_hours: Annotated[str, Field(max_length=12)] | None
-    temperature_c: Annotated[str, Field(max_length=12)] | None
-    reason: Annotated[str, Field(max_length=500)]
-
-
-@act(blueprint, "put", "conditions", ConditionsIn)
-def note_conditions(change: Change, sent: ConditionsIn) -> None:
-    """Note how cold the engine is."""
-    conditions = Conditions(
-        rested_hours=_decimal(sent.rested_hours, "rested"),
-        temperature_c=_decimal(sent.temperature_c, "temperature"),
-        reason=sent.reason,
-    )
-    cards.note_conditions(at_hand(), change, conditions)
-
-
-def _decimal(text: str | None, field: str) -> Decimal | None:
-    if text is None or not text.strip():
-        return None
-    try:
-        number = Decimal(text.strip().replace(",", ".").replace("−", "-"))
-    except InvalidOperation:
-        number = Decimal("NaN")
-    if not number.is_finite():
-        raise BadValue(f"{field} “{text.strip()}” is not a number.", field=field)
-    return number
-
-
-class SafetyIn(ChangeIn):
-    """One line of a list, ticked or not."""
-
-    item: Text
-    done: bool
-
-
-@act(blueprint, "put", "safety", SafetyIn)
-def see_to(change: Change, sent: SafetyIn) -> None:
-    """Tick one line of a list, or take the tick back."""
-    cards.see_to(at_hand(), change, **sent.said())
-
-
-class MethodIn(ChangeIn):
-    """How the engine is turned, and which feeler set is used."""
-
-    method: Annotated[Method, Field(strict=False)]
-    blade_set_id: int | None
-
-
-@act(blueprint, "put", "method", MethodIn)
-def set_method(change: Change, sent: MethodIn) -> None:
-    """Choose how the engine is turned and which feeler set is used."""
-    cards.set_method(at_hand(), change, **sent.said())
 
 
 class PocketPart(Sent):
@@ -327,37 +206,25 @@ class PartPart(Sent):
     pockets: Annotated[list[PocketPart], Field(max_length=60)]
 
 
-class TrayIn(ChangeIn):
-    """What came off, in order."""
-
-    parts: Annotated[list[PartPart], Field(max_length=40)]
-
-
-@act(blueprint, "put", "tray", TrayIn)
-def lay_out_tray(change: Change, sent: TrayIn) -> None:
-    """Note what came off, in order, and where each fastener lies."""
-    parts = [
+def _parts(sent: Sequence[PartPart]) -> list[Part]:
+    return [
         Part(
             name=part.name,
             note=part.note,
             pockets=tuple(Pocket(**pocket.model_dump()) for pocket in part.pockets),
         )
-        for part in sent.parts
+        for part in sent
     ]
-    cards.lay_out_tray(at_hand(), change, parts)
 
 
-class SchoolIn(ChangeIn):
-    """Which way this card leans, which valves it sets, what it trusts and may use."""
+Typed = Annotated[str, Field(max_length=12)] | None
+Parts = Annotated[list[PartPart], Field(max_length=40), AfterValidator(_parts)]
 
-    aim: Annotated[Aim, Field(strict=False)]
-    rounding: Annotated[Rounding, Field(strict=False)]
-    act: Annotated[WhichToSet, Field(strict=False)]
-    trust: Annotated[Trust, Field(strict=False)]
-    reuse: bool
-
-
-@act(blueprint, "put", "school", SchoolIn)
-def set_school(change: Change, sent: SchoolIn) -> None:
-    """Set which way this card leans and which valves it sets."""
-    cards.set_school(at_hand(), change, **sent.said())
+act(
+    blueprint, "put", "conditions", "ConditionsIn", cards.note_conditions,
+    rested_hours=Typed, temperature_c=Typed, reason=Reason,
+)  # fmt: skip
+act(blueprint, "put", "safety", "SafetyIn", cards.see_to)
+act(blueprint, "put", "method", "MethodIn", cards.set_method)
+act(blueprint, "put", "tray", "TrayIn", cards.lay_out_tray, parts=Parts)
+act(blueprint, "put", "school", "SchoolIn", cards.set_school)

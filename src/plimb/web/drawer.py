@@ -2,57 +2,42 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Annotated
 
 from apiflask import APIBlueprint
 from flask import Response
-from pydantic import Field
+from pydantic import AfterValidator, Field
 
 from plimb.actions import drawer, families, orders
-from plimb.actions.drawer import DrawerView
+from plimb.actions.drawer import DrawerView, FamilyView, Pocket, ShimView
 from plimb.core.shim.location import Location, Where
 from plimb.core.shim.marking import Code
-from plimb.core.shim.shim import Condition
 from plimb.web.plans import OrderOut
 from plimb.web.request import at_hand, csv_answer, now
 from plimb.web.sheets import FileIn
-from plimb.web.wire import Answer, Length, Number, Sent, Text, off
+from plimb.web.wire import Answer, Length, Number, Sent, Short, Text, off, read_off, sent_to
 
 blueprint = APIBlueprint("drawer", __name__, url_prefix="/api")
 
 Money = Annotated[str, Field(max_length=12)]
-Typed = Annotated[str, Field(max_length=16)]
 
 
+@read_off(Location)
 class PlaceOut(Answer):
     """Where a piece is."""
 
-    where: Where
-    engine_id: int | None
-    valve: str | None
-    card_id: int | None
-    order_line_id: int | None
 
-
+@read_off(ShimView)
 class ShimOut(Answer):
     """One piece."""
 
-    id: int
-    marked: str | None
-    measured: Length | None
-    thickness: Length
-    condition: Condition
-    place: PlaceOut
 
-
+@read_off(Pocket, without=("low_stock",))
 class DrawerPocketOut(Answer):
     """One thickness of a family and what lies in its pocket."""
 
-    nominal: Length
-    made: bool
-    usual: bool
     low: bool
-    pieces: list[ShimOut]
 
 
 class FamilyRunOut(Answer):
@@ -63,32 +48,21 @@ class FamilyRunOut(Answer):
     step: Length
 
 
+@read_off(FamilyView, without=("family",))
 class FamilyOut(Answer):
     """A family with its pockets."""
 
-    id: int
-    version: int
-    name: str
     diameter: Length | None = off("family", "diameter_nm")
     runs: list[FamilyRunOut] = off("family", "runs")
     code: Code = off("family", "code")
     price: Number | None = off("family", "price")
-    kit_price: str | None
-    kit_each: int
-    supplier: str
-    low_stock: int
-    pockets: list[DrawerPocketOut]
     pieces: int
-    in_engines: int
-    on_trays: int
-    on_order: int
-    used_by: list[str]
 
 
+@read_off(DrawerView)
 class DrawerOut(Answer):
     """The drawer as it lies, and what is on order. `added` counts what was just put in."""
 
-    families: list[FamilyOut]
     orders: list[OrderOut]
     added: int
 
@@ -108,37 +82,30 @@ def get_drawer() -> DrawerView:
 class RunIn(Sent):
     """Sizes that are made, as typed in millimetres."""
 
-    low: Typed
-    high: Typed
-    step: Typed
+    low: Short
+    high: Short
+    step: Short
 
 
-class FamilyIn(Sent):
-    """A family of shims; `seen` is the version the sender saw, 0 for a new one."""
-
-    seen: int
-    name: Text
-    diameter: Typed
-    runs: Annotated[list[RunIn], Field(max_length=20)]
-    code: Annotated[Code, Field(strict=False)]
-    price: Money
-    kit_price: Money
-    kit_each: int
-    supplier: Text
-    low_stock: int
+def _runs(sent: Sequence[RunIn]) -> list[tuple[str, str, str]]:
+    return [(run.low, run.high, run.step) for run in sent]
 
 
-def _save(family_id: int | None, sent: FamilyIn) -> DrawerView:
-    runs = [(run.low, run.high, run.step) for run in sent.runs]
-    said = sent.model_dump(exclude={"runs"})
-    families.save_family(at_hand(), family_id=family_id, runs=runs, **said)
+FamilyIn = sent_to(
+    "FamilyIn", families.save_family, family_id=None, diameter=Short, price=Money,
+    kit_price=Money, runs=Annotated[list[RunIn], Field(max_length=20), AfterValidator(_runs)],
+)  # fmt: skip
+
+
+def _save(family_id: int | None, sent: Sent) -> DrawerView:
+    families.save_family(at_hand(), family_id=family_id, **sent.said())
     return _drawer()
 
 
 @blueprint.post("/families")
 @blueprint.input(FamilyIn)
 @blueprint.output(DrawerOut, status_code=201)
-def add_family(json_data: FamilyIn) -> DrawerView:
+def add_family(json_data: Sent) -> DrawerView:
     """Add a family of shims."""
     return _save(None, json_data)
 
@@ -146,41 +113,31 @@ def add_family(json_data: FamilyIn) -> DrawerView:
 @blueprint.put("/families/<int:family_id>")
 @blueprint.input(FamilyIn)
 @blueprint.output(DrawerOut)
-def change_family(family_id: int, json_data: FamilyIn) -> DrawerView:
+def change_family(family_id: int, json_data: Sent) -> DrawerView:
     """Write a family as it now is."""
     return _save(family_id, json_data)
 
 
-class AddPiecesIn(Sent):
-    """Pieces put into the drawer, as typed."""
-
-    text: Annotated[str, Field(max_length=4000)]
-    condition: Annotated[Condition, Field(strict=False)]
+Pieces = Annotated[str, Field(max_length=4000)]
 
 
 @blueprint.post("/families/<int:family_id>/pieces")
-@blueprint.input(AddPiecesIn)
+@blueprint.input(
+    sent_to("AddPiecesIn", drawer.add_pieces, whole=True, family_id=None, now=None, text=Pieces)
+)
 @blueprint.output(DrawerOut, status_code=201)
-def add_pieces(family_id: int, json_data: AddPiecesIn) -> DrawerView:
+def add_pieces(family_id: int, json_data: Sent) -> DrawerView:
     """Put pieces into the drawer as typed."""
-    added = drawer.add_pieces(at_hand(), family_id=family_id, **json_data.model_dump(), now=now())
+    added = drawer.add_pieces(at_hand(), family_id=family_id, **json_data.said(), now=now())
     return _drawer(added)
 
 
-class CountIn(Sent):
-    """What was counted in a pocket, and what the sender saw there."""
-
-    nominal_nm: int
-    counted: int
-    seen: int
-
-
 @blueprint.put("/families/<int:family_id>/count")
-@blueprint.input(CountIn)
+@blueprint.input(sent_to("CountIn", drawer.count_pocket, family_id=None, now=None))
 @blueprint.output(DrawerOut)
-def count_pocket(family_id: int, json_data: CountIn) -> DrawerView:
+def count_pocket(family_id: int, json_data: Sent) -> DrawerView:
     """Set a pocket to what was counted."""
-    drawer.count_pocket(at_hand(), family_id=family_id, **json_data.model_dump(), now=now())
+    drawer.count_pocket(at_hand(), family_id=family_id, **json_data.said(), now=now())
     return _drawer()
 
 
@@ -194,27 +151,19 @@ class PlacePart(Sent):
     order_line_id: int | None = None
 
 
-class MoveIn(Sent):
-    """A piece going from where it was seen to another place."""
+def _location(sent: PlacePart) -> Location:
+    return Location(**sent.said())
 
-    seen: PlacePart
-    to: PlacePart
-    why: Text
+
+Place = Annotated[PlacePart, AfterValidator(_location)]
 
 
 @blueprint.post("/shims/<int:shim_id>/moves")
-@blueprint.input(MoveIn)
+@blueprint.input(sent_to("MoveIn", drawer.move_piece, shim_id=None, now=None, seen=Place, to=Place))
 @blueprint.output(DrawerOut, status_code=201)
-def move_piece(shim_id: int, json_data: MoveIn) -> DrawerView:
+def move_piece(shim_id: int, json_data: Sent) -> DrawerView:
     """Move a piece from where it was seen to another place."""
-    drawer.move_piece(
-        at_hand(),
-        shim_id=shim_id,
-        seen=Location(**json_data.seen.model_dump()),
-        to=Location(**json_data.to.model_dump()),
-        why=json_data.why,
-        now=now(),
-    )
+    drawer.move_piece(at_hand(), shim_id=shim_id, **json_data.said(), now=now())
     return _drawer()
 
 

@@ -17,43 +17,30 @@ from plimb.actions.engines import (
     register_engine,
     revise,
 )
-from plimb.core.engine.followers import Follower
-from plimb.files.starting_point import Layout, Start, starting_point
+from plimb.files.starting_point import Start, starting_point
 from plimb.web.drawings import DrawingOut, TurnOut
 from plimb.web.request import at_hand, now
 from plimb.web.shop import ShopOut, shop_as_it_stands
-from plimb.web.wire import Answer, Sent, Text
+from plimb.web.wire import Answer, Sent, Text, read_off, sent_to
 
 blueprint = APIBlueprint("engines", __name__, url_prefix="/api")
 
 Document = Annotated[str, Field(max_length=500_000)]
 
 
-class EngineIn(Sent):
-    """An engine file to take into the shop's care."""
-
-    label: Text
-    note: Text
-    document: Document
-
-
 @blueprint.post("/engines")
-@blueprint.input(EngineIn)
+@blueprint.input(sent_to("EngineIn", register_engine, now=None, document=Document))
 @blueprint.output(ShopOut, status_code=201)
-def add_engine(json_data: EngineIn) -> ShopView:
+def add_engine(json_data: Sent) -> ShopView:
     """Take an engine file into the shop's care."""
-    register_engine(at_hand(), **json_data.model_dump(), now=now())
+    register_engine(at_hand(), **json_data.said(), now=now())
     return shop_as_it_stands()
 
 
+@read_off(EngineView)
 class EngineOut(Answer):
     """An engine with its file, to look at and to correct."""
 
-    id: int
-    label: str
-    note: str
-    revision: int
-    document: str
     drawing: DrawingOut
     turning: TurnOut
 
@@ -93,33 +80,20 @@ def change_engine(engine_id: int, json_data: EngineChangeIn) -> EngineView:
         return read_engine_view(session, engine_id)
 
 
+@read_off(DraftView)
 class DraftOut(Answer):
     """An engine file being edited, drawn and turned."""
 
-    document: str
     drawing: DrawingOut
     turning: TurnOut
-    valves: list[str]
-
-
-class StartIn(Sent):
-    """A layout to start an engine from."""
-
-    layout: Annotated[Layout, Field(strict=False)]
-    valves: int
-    camshafts: int
-    follower: Annotated[Follower, Field(strict=False)]
-    angle: int | None
-    reversed_head: bool
-    crank_along: bool
 
 
 @blueprint.post("/engines/start")
-@blueprint.input(StartIn)
+@blueprint.input(sent_to("StartIn", Start, whole=True))
 @blueprint.output(DraftOut)
-def start_engine(json_data: StartIn) -> DraftView:
+def start_engine(json_data: Sent) -> DraftView:
     """Return an engine to start from, drawn and turned; nothing is saved."""
-    document = starting_point(Start(**json_data.model_dump()))
+    document = starting_point(Start(**json_data.said()))
     return draw_draft(json.dumps(document, indent=1))
 
 

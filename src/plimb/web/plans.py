@@ -2,40 +2,35 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Literal
 
 from apiflask import APIBlueprint
 from flask import Response
-from pydantic import Field
 
 from plimb.actions import choosing, orders
-from plimb.actions.cards import Change
-from plimb.actions.planning import PlanView, read_plan
+from plimb.actions.planning import BuyLine, MoveView, PlanView, Variant, read_plan
 from plimb.core.lengths import show_mm
 from plimb.core.plan.advice import AdviceKind
+from plimb.core.plan.options import Option
 from plimb.core.shim.shim import Source
 from plimb.files.table_csv import write_csv
+from plimb.standins.counter_client import Answered
+from plimb.store.orders import Order, OrderedLine
 from plimb.web.cards import act
 from plimb.web.request import at_hand, bench, csv_answer, now
-from plimb.web.wire import Answer, ChangeIn, Key, Length, Moment, Sent, ShownGap, Text, off
+from plimb.web.wire import Answer, ChangeIn, Key, Length, Sent, ShownGap, off, read_off
 
 blueprint = APIBlueprint("plans", __name__, url_prefix="/api")
 
 
+@read_off(Option, without=("chance",))
 class OptionOut(Answer):
     """One piece that can be had for a valve, the gap it gives, and how it stands then."""
 
-    thickness: Length
-    source: Source
-    from_valve: str | None
-    count: int
-    gap: Length
-    in_spec: bool
     stands: str
-    goes_to: str | None
-    forbidden: bool
 
 
+@read_off(MoveView, without=("move",))
 class MoveOut(Answer):
     """What the plan gives one valve, and every piece that can be had for it."""
 
@@ -46,20 +41,18 @@ class MoveOut(Answer):
     gap: ShownGap | None = off("move", "gap")
     provisional: bool = off("move", "provisional")
     changes: bool = off("move", "changes")
-    why: str
-    options: list[OptionOut]
 
 
+@read_off(Variant, without=("plan",))
 class VariantOut(Answer):
     """The plan or what can be had instead, and what that gives up."""
 
-    name: str
     cost: str = off("plan", "cost")
     to_buy: int = off("plan", "to_buy")
     out_of_spec: list[str] = off("plan", "out_of_spec")
-    gives_up: list[str]
 
 
+@read_off(BuyLine, without=("line",))
 class BuyOut(Answer):
     """One size to buy; `ordered` of them are on their way or here."""
 
@@ -67,7 +60,6 @@ class BuyOut(Answer):
     diameter: Length | None = off("line", "diameter_nm")
     count: int = off("line", "count")
     price: str | None = off("line", "price")
-    ordered: int
 
 
 class HelpOut(Answer):
@@ -78,48 +70,29 @@ class HelpOut(Answer):
     sentence: str
 
 
+@read_off(OrderedLine)
 class OrderLineOut(Answer):
     """One size on an order."""
 
-    id: int
-    thickness: Length
-    diameter: Length | None
-    count: int
-    price: str | None
-    days: int
     state: Literal["ready", "back-ordered", "refused", "received"]
-    says: str
 
 
+@read_off(Order, without=("card_id",))
 class OrderOut(Answer):
     """An order at the parts counter."""
 
-    id: int
-    number: str
-    ordered_at: Moment
-    lines: list[OrderLineOut]
 
-
+@read_off(PlanView, without=("plan",))
 class PlanOut(Answer):
     """The whole engine decided."""
 
-    card_id: int
-    version: int
-    variant: str
     optimal: bool = off("plan", "optimal")
-    taken: bool
-    moves: list[MoveOut]
     camshafts_out: list[str] = off("plan", "camshafts_out")
     out_of_spec: list[str] = off("plan", "out_of_spec")
-    buy: list[BuyOut]
     cost: str = off("plan", "cost")
-    purchases: list[str]
-    sure: str
     provisional: list[str] = off("plan", "provisional")
+    sure: str
     helps: list[HelpOut]
-    variants: list[VariantOut]
-    orders: list[OrderOut]
-    counter: bool
 
 
 def _plan(card_id: int) -> PlanView:
@@ -134,61 +107,17 @@ def get_plan(card_id: int) -> PlanView:
     return _plan(card_id)
 
 
-class ChoiceIn(ChangeIn):
-    """The piece decided on by hand; a thickness of null takes the decision back."""
-
-    valve: Text
-    thickness_nm: int | None
-    source: Annotated[Source, Field(strict=False)] | None = None
-    from_valve: Text | None = None
+act(blueprint, "post", "choices", "ChoiceIn", choosing.choose_piece)
+act(blueprint, "post", "plan", ChangeIn, choosing.take_plan)
+act(blueprint, "put", "forbidden", "ForbidIn", choosing.forbid_piece)
+act(blueprint, "put", "variant", "VariantIn", choosing.set_variant)
 
 
-@act(blueprint, "post", "choices", ChoiceIn)
-def write_choice(change: Change, sent: ChoiceIn) -> None:
-    """Decide by hand on the piece for a valve."""
-    choosing.choose_piece(at_hand(), change, **sent.said())
-
-
-@act(blueprint, "post", "plan", ChangeIn)
-def take_plan(change: Change, _sent: ChangeIn) -> None:
-    """Take the plan as it stands."""
-    choosing.take_plan(at_hand(), change)
-
-
-class ForbidIn(ChangeIn):
-    """A thickness ruled out for a valve, or allowed again."""
-
-    valve: Text
-    thickness_nm: int
-    forbidden: bool
-
-
-@act(blueprint, "put", "forbidden", ForbidIn)
-def forbid_piece(change: Change, sent: ForbidIn) -> None:
-    """Rule a thickness out for a valve, or allow it again."""
-    choosing.forbid_piece(at_hand(), change, **sent.said())
-
-
-class VariantIn(ChangeIn):
-    """Which of the plan and its alternatives to go by."""
-
-    variant: Text
-
-
-@act(blueprint, "put", "variant", VariantIn)
-def set_variant(change: Change, sent: VariantIn) -> None:
-    """Choose among the plan and its alternatives."""
-    choosing.set_variant(at_hand(), change, sent.variant)
-
-
+@read_off(Answered, without=("diameter_nm", "days"))
 class QuoteOut(Answer):
     """What the parts counter says of one size."""
 
-    thickness: Length
-    count: int
     state: Literal["ready", "back-ordered", "refused"]
-    price: str | None
-    says: str
 
 
 class QuotesOut(Answer):

@@ -8,7 +8,6 @@ from apiflask import APIBlueprint
 from pydantic import Field
 
 from plimb.actions import readings, shims
-from plimb.actions.cards import Change
 from plimb.actions.readings import NextTry
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import Tried
@@ -16,39 +15,16 @@ from plimb.core.measure.limits import Verdict
 from plimb.web.cards import act
 from plimb.web.request import at_hand
 from plimb.web.valves import TryOut
-from plimb.web.wire import Answer, ChangeIn, Sent, Text
+from plimb.web.wire import Answer, Sent, Text, read_off
 
 blueprint = APIBlueprint("readings", __name__, url_prefix="/api")
 
 
-class GapIn(ChangeIn):
-    """A gap as typed; empty text strikes the standing one out."""
-
-    valve: Text
-    purpose: Literal["found", "proof"]
-    text: Text
-    unit: Annotated[Unit, Field(strict=False)]
-    repeats: bool = False
-
-
-@act(blueprint, "post", "gaps", GapIn)
-def write_gap(change: Change, sent: GapIn) -> None:
-    """Write down a gap as typed; it is parsed, judged and saved at once."""
-    readings.write_down_gap(at_hand(), change, **sent.said())
-
-
-class KeptIn(ChangeIn):
-    """What was asked about a reading is answered: it is so."""
-
-    valve: Text
-    purpose: Literal["found", "proof"]
-    slips: Annotated[list[Text], Field(max_length=20)]
-
-
-@act(blueprint, "post", "kept", KeptIn)
-def keep_reading(change: Change, sent: KeptIn) -> None:
-    """Answer what was asked about a reading: it is so."""
-    readings.keep_odd_reading(at_hand(), change, **sent.said())
+act(blueprint, "post", "gaps", "GapIn", readings.write_down_gap)
+act(
+    blueprint, "post", "kept", "KeptIn", readings.keep_odd_reading,
+    slips=Annotated[list[Text], Field(max_length=20)],
+)  # fmt: skip
 
 
 class UnderstandIn(Sent):
@@ -92,12 +68,9 @@ class NextBladeIn(Sent):
     fine: bool
 
 
+@read_off(NextTry)
 class AskedOut(Answer):
     """What to try next on a valve, and the verdict if that is settled."""
-
-    next_blade: TryOut | None
-    verdict: Verdict | None
-    reading: str | None
 
 
 @blueprint.post("/cards/<int:card_id>/next-blade")

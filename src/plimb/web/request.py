@@ -8,10 +8,8 @@ from datetime import datetime
 
 from flask import Response, current_app
 
-from plimb.actions.cards import Change
 from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
-from plimb.web.wire import ChangeIn
 
 Clock = Callable[[], datetime]
 
@@ -41,11 +39,6 @@ def at_hand() -> Database:
 def now() -> datetime:
     """Return this moment by the application's clock."""
     return bench().clock()
-
-
-def change_from(card_id: int, sent: ChangeIn) -> Change:
-    """Return who changes which card on the strength of what."""
-    return Change(card_id=card_id, version=sent.version, key=sent.key, now=now())
 
 
 def file_answer(content: str | bytes, mimetype: str, name: str, *, keep: bool = True) -> Response:

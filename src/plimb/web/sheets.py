@@ -9,87 +9,49 @@ from flask import Response, request
 from pydantic import Field
 
 from plimb.actions import signing, transfer
-from plimb.actions.cards import Change
 from plimb.actions.views import CardView
 from plimb.core.errors import BadValue
-from plimb.core.job.sheet import Sheet
-from plimb.core.measure.limits import Verdict
+from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
+from plimb.core.measure.limits import Limits
 from plimb.files.sheet_pdf import fingerprint_in, sheet_pdf
 from plimb.web.cards import CardOut, act, card_as_it_stands
 from plimb.web.request import at_hand, csv_answer, file_answer, now
-from plimb.web.wire import Answer, ChangeIn, Key, Length, Moment, Sent, ShownGap, Text, off
+from plimb.web.wire import Answer, Key, Sent, off, read_off, sent_to
 
 blueprint = APIBlueprint("sheets", __name__, url_prefix="/api")
 
 
+@read_off(Fact)
 class FactOut(Answer):
     """A name and what stands beside it."""
 
-    name: str
-    says: str
 
-
+@read_off(Limits)
 class RangeOut(Answer):
     """A range, both ends allowed."""
 
-    low: Length
-    high: Length
 
-
+@read_off(SheetSpec, without=("set_",))
 class SheetSpecOut(Answer):
     """The maker's ranges of all valves that share them."""
 
-    name: str
     check: RangeOut
     set_range: RangeOut | None = off("set_")
 
 
+@read_off(SheetRow, without=("spec",))
 class SheetRowOut(Answer):
     """One valve's line; the same as on paper."""
 
-    valve: str
-    found: ShownGap | None
-    found_verdict: Verdict | None
-    piece_out: Length | None
-    marked: str | None
-    piece_in: Length | None
-    kept: bool
-    predicted: ShownGap | None
-    left: ShownGap | None
-    residual: Length | None
-    beyond: bool
-    verdict: Verdict | None
 
-
+@read_off(SheetRound)
 class SheetRoundOut(Answer):
     """One round's lines, and why it was gone round."""
 
-    number: int
-    reason: str
-    rows: list[SheetRowOut]
 
-
+@read_off(Sheet, without=("drawing", "fingerprint"))
 class SheetOut(Answer):
     """The whole sheet, from the same rows as the printed one."""
-
-    shop: str
-    label: str
-    engine: str
-    card: int
-    opened_at: Moment
-    facts: list[FactOut]
-    specs: list[SheetSpecOut]
-    rows: list[SheetRowOut]
-    rounds: list[SheetRoundOut]
-    acknowledged: list[str]
-    not_acknowledged: list[str]
-    torques: list[str]
-    explained: list[str]
-    remarks: str
-    next_check: str
-    signed_by: str | None
-    signed_at: Moment | None
-    amendments: list[str]
 
 
 def _sheet(card_id: int) -> Sheet:
@@ -104,34 +66,17 @@ def get_sheet(card_id: int) -> Sheet:
     return _sheet(card_id)
 
 
-class SignatureIn(ChangeIn):
-    """Who signs, what is to be remarked, and when to check next."""
+Long = Annotated[str, Field(max_length=2000)]
 
-    signed_by: Text
-    remarks: Annotated[str, Field(max_length=2000)]
-    next_check_km: int | None
-
-
-@act(blueprint, "post", "signature", SignatureIn)
-def sign(change: Change, sent: SignatureIn) -> None:
-    """Sign the card; from then on nothing on it changes."""
-    signing.sign_card(at_hand(), change, **sent.said())
-
-
-class AmendIn(Sent):
-    """A dated line on a signed card."""
-
-    key: Key
-    written_by: Text
-    text: Annotated[str, Field(max_length=2000)]
+act(blueprint, "post", "signature", "SignatureIn", signing.sign_card, remarks=Long)
 
 
 @blueprint.post("/cards/<int:card_id>/amendments")
-@blueprint.input(AmendIn)
+@blueprint.input(sent_to("AmendIn", signing.amend, card_id=None, now=None, key=Key, text=Long))
 @blueprint.output(CardOut, status_code=201)
-def amend(card_id: int, json_data: AmendIn) -> CardView:
+def amend(card_id: int, json_data: Sent) -> CardView:
     """Write a dated line on a signed card."""
-    signing.amend(at_hand(), card_id=card_id, **json_data.model_dump(), now=now())
+    signing.amend(at_hand(), card_id=card_id, **json_data.said(), now=now())
     return card_as_it_stands(card_id)
 
 

@@ -2,62 +2,23 @@
 
 from __future__ import annotations
 
-from typing import Annotated
 from zlib import crc32
 
 from apiflask import APIBlueprint
-from pydantic import Field
 
 from plimb.actions import shims
-from plimb.actions.cards import Change
 from plimb.core.errors import NotReady
 from plimb.core.lengths import mm
-from plimb.core.shim.shim import Condition, Trust
 from plimb.web.cards import act, card_as_it_stands
-from plimb.web.request import at_hand, bench
-from plimb.web.wire import Answer, ChangeIn, Sent, Text
+from plimb.web.request import bench
+from plimb.web.wire import Answer, Sent, Short, Text
 
 blueprint = APIBlueprint("shims", __name__, url_prefix="/api")
 
 
-class PieceIn(ChangeIn):
-    """The shim that came out, as typed; empty text strikes the standing one out."""
-
-    valve: Text
-    text: Text
-    condition: Annotated[Condition, Field(strict=False)] = Condition.SOUND
-
-
-@act(blueprint, "post", "pieces", PieceIn)
-def write_piece(change: Change, sent: PieceIn) -> None:
-    """Write down the shim that came out of a valve."""
-    shims.write_down_shim(at_hand(), change, **sent.said())
-
-
-class TrustIn(ChangeIn):
-    """Which thickness counts where marking and micrometer disagree."""
-
-    valve: Text
-    trust: Annotated[Trust, Field(strict=False)]
-
-
-@act(blueprint, "put", "trust", TrustIn)
-def answer_for_piece(change: Change, sent: TrustIn) -> None:
-    """Say which thickness counts where marking and micrometer disagree."""
-    shims.answer_for_shim(at_hand(), change, **sent.said())
-
-
-class ZeroIn(ChangeIn):
-    """Which instrument measures the shims, and what it shows with nothing in it."""
-
-    instrument_id: int | None
-    zero: Annotated[str, Field(max_length=16)]
-
-
-@act(blueprint, "put", "instrument", ZeroIn)
-def check_zero(change: Change, sent: ZeroIn) -> None:
-    """Note which instrument measures the shims, and where its zero stands."""
-    shims.check_zero(at_hand(), change, **sent.said())
+act(blueprint, "post", "pieces", "PieceIn", shims.write_down_shim)
+act(blueprint, "put", "trust", "TrustIn", shims.answer_for_shim)
+act(blueprint, "put", "instrument", "ZeroIn", shims.check_zero, zero=Short)
 
 
 class ReadingsOut(Answer):

@@ -9,34 +9,24 @@ from pydantic import Field
 
 from plimb import __version__
 from plimb.actions import shop
-from plimb.actions.bench import ShopView, read_shop
+from plimb.actions.bench import CardLine, EngineLine, InstrumentLine, ShopView, read_shop
 from plimb.core.errors import BadValue
 from plimb.core.job.stages import Stage
-from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import Unit, parse_length
 from plimb.core.measure.blades import Blade, BladeSet, BladeState
 from plimb.core.measure.limits import Verdict
 from plimb.web.cards import BladeSetOut
 from plimb.web.drawings import DrawingOut
 from plimb.web.request import at_hand
-from plimb.web.wire import Answer, Length, Moment, Sent, Text, off
+from plimb.web.wire import Answer, Sent, Short, Text, off, read_off, sent_to
 
 blueprint = APIBlueprint("shop", __name__, url_prefix="/api")
 
 
+@read_off(CardLine, without=("summary",))
 class CardLineOut(Answer):
     """One card in the list; `verdicts` go by the valves' names as the engine is drawn."""
 
-    id: int
-    engine_id: int
-    label: str
-    engine: str
-    reason: str
-    opened_at: Moment
-    opened_by: str
-    signed_at: Moment | None
-    signed_by: str | None
-    next_check_km: int | None
     at: Stage = off("summary", "at")
     measured: int = off("summary", "measured")
     opened: int = off("summary", "opened")
@@ -44,36 +34,26 @@ class CardLineOut(Answer):
     verdicts: dict[str, Verdict | None]
 
 
+@read_off(EngineLine, without=("engine",))
 class EngineLineOut(Answer):
     """One engine in the list."""
 
-    id: int
-    label: str
-    note: str
     name: str = off("engine", "name")
     follower: str = off("engine", "follower")
     valves: int
     drawing: DrawingOut
 
 
+@read_off(InstrumentLine)
 class InstrumentOut(Answer):
     """A micrometer or calliper, and what it is good to either way."""
 
-    id: int
-    name: str
-    doubt: Length
 
-
+@read_off(ShopView)
 class ShopOut(Answer):
     """The shop, its engines and its cards."""
 
-    name: str
-    engines: list[EngineLineOut]
-    cards: list[CardLineOut]
     blade_sets: list[BladeSetOut]
-    hand_turns: int
-    wrench: str
-    instruments: list[InstrumentOut]
 
 
 class HealthOut(Answer):
@@ -161,33 +141,19 @@ def change_blade_set(set_id: int, json_data: BladeSetIn) -> ShopView:
     return shop_as_it_stands()
 
 
-class InstrumentIn(Sent):
-    """A micrometer or calliper, good to so many millimetres either way."""
-
-    name: Text
-    doubt: Annotated[str, Field(max_length=16)]
-
-
 @blueprint.post("/instruments")
-@blueprint.input(InstrumentIn)
+@blueprint.input(sent_to("InstrumentIn", shop.add_instrument, doubt=Short))
 @blueprint.output(ShopOut, status_code=201)
-def add_instrument(json_data: InstrumentIn) -> ShopView:
+def add_instrument(json_data: Sent) -> ShopView:
     """Add a micrometer or calliper to the shop."""
-    shop.add_instrument(at_hand(), name=json_data.name, doubt=json_data.doubt)
+    shop.add_instrument(at_hand(), **json_data.said())
     return shop_as_it_stands()
 
 
-class ShopClosingIn(Sent):
-    """How this shop closes engines."""
-
-    hand_turns: int
-    wrench: Annotated[TorqueUnit, Field(strict=False)]
-
-
 @blueprint.put("/shop/closing")
-@blueprint.input(ShopClosingIn)
+@blueprint.input(sent_to("ShopClosingIn", shop.set_closing))
 @blueprint.output(ShopOut)
-def set_closing(json_data: ShopClosingIn) -> ShopView:
+def set_closing(json_data: Sent) -> ShopView:
     """Set how many turns by hand this shop makes, and the unit of its wrench."""
-    shop.set_closing(at_hand(), hand_turns=json_data.hand_turns, wrench=json_data.wrench)
+    shop.set_closing(at_hand(), **json_data.said())
     return shop_as_it_stands()

@@ -2,71 +2,58 @@
 
 from __future__ import annotations
 
+from plimb.actions.views import ValveView
 from plimb.core.engine.engine import Side
-from plimb.core.job.slips import Slip
-from plimb.core.measure.limits import Verdict
+from plimb.core.job.slips import Question
+from plimb.core.measure.blades import Gauge
+from plimb.core.measure.limits import Limits, Verdict
+from plimb.core.measure.shorthand import Reading
 from plimb.core.plan.needs import Need
-from plimb.core.shim.shim import Condition, Source, Trust
-from plimb.web.wire import Answer, Length, ShownGap, off
+from plimb.core.shim.shim import ShimReading, Source
+from plimb.core.shim.worksheet import Worksheet
+from plimb.web.wire import Answer, Length, ShownGap, off, read_off
 
 
+@read_off(Gauge)
 class TryOut(Answer):
     """A blade, or two together, to try: how it is typed, and its thickness."""
 
     typed: str
     blades: list[Length]
-    thickness: Length
 
 
+@read_off(Question)
 class QuestionOut(Answer):
     """A reading that is asked about, and what was likely meant."""
 
-    slip: Slip
-    sentence: str
-    suggestion: str | None
-    suggested: Length | None
 
-
+@read_off(Reading, without=("goes", "refuses", "feel"))
 class ReadingOut(Answer):
     """A gap written down: what was typed, what it says, and in words."""
 
-    typed: str
-    gap: ShownGap
     mm: str
     thou: str
-    guess: bool
 
 
+@read_off(ShimReading, without=("marked_nm", "readings", "doubt_nm"))
 class PieceOut(Answer):
     """A shim that came out."""
 
-    typed: str
     thickness: Length
-    marked: str | None
-    measured: Length | None
     marked_as: Length | None = off("marked_nm")
     words: str
     disagrees: bool
-    answered: bool
-    trust: Trust
-    condition: Condition
     spread: Length | None
 
 
+@read_off(Worksheet)
 class WorkedOut(Answer):
     """The sum of one valve, line by line, and what the ladder shows of it."""
 
-    thin: Length | None
-    thick: Length | None
-    ideal: Length
-    lines: list[str]
 
-
+@read_off(Limits)
 class SpecOut(Answer):
     """The maker's range of one valve."""
-
-    low: Length
-    high: Length
 
 
 class ChosenOut(Answer):
@@ -77,6 +64,7 @@ class ChosenOut(Answer):
     by_hand: bool
 
 
+@read_off(ValveView, without=("status",))
 class ValveOut(Answer):
     """One valve as it stands."""
 
@@ -92,18 +80,12 @@ class ValveOut(Answer):
     opens: bool = off("status", "opens")
     reason: str = off("status", "reason")
     piece: PieceOut | None = off("status", "record", "piece")
-    worked: WorkedOut | None
     chosen: ChosenOut | None = off("status", "record", "choice")
     touched: bool = off("status", "touched")
     predicted: ShownGap | None = off("status", "predicted")
     proof: ReadingOut | None = off("status", "record", "proof")
     proof_verdict: Verdict | None = off("status", "proof_verdict")
     residual: Length | None = off("status", "residual_nm")
-    within_doubt: bool | None
     was: Length | None = off("status", "was_nm")
     left: Verdict | None = off("status", "left")
-    questions: list[QuestionOut]
-    repeats: list[ShownGap]
     spread: Length | None
-    next_blade: TryOut | None
-    stop: int

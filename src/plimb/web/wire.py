@@ -1,15 +1,21 @@
-"""What every request and answer is made of; answers are read off the values they show.
+"""What requests and answers are made of: both are read off the acts and values behind them.
 
-An answer's field is read off the attribute of its name, or of its name and `_nm` for a length.
-Lengths carry nanometres and both readings, gaps how they are written in short.
+An answer of a value has the value's fields, a length without its `_nm`; what is not sent is named,
+and what goes out otherwise is written down. A request has what its act takes. Lengths carry
+nanometres and both readings, gaps how they are written in short.
 """
 
 from __future__ import annotations
 
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import fields, is_dataclass
 from datetime import datetime
 from decimal import Decimal
+from enum import Enum
 from functools import lru_cache
-from typing import Annotated, Any
+from inspect import Parameter, signature
+from types import UnionType
+from typing import Annotated, Any, TypeVar, Union, get_args, get_origin, get_type_hints
 
 from apiflask.schema_adapters.pydantic import PydanticAdapter
 from apiflask.schema_adapters.registry import registry
@@ -21,62 +27,16 @@ from pydantic import (
     BeforeValidator,
     ConfigDict,
     Field,
+    create_model,
 )
 
 from plimb.core.lengths import Unit, show_mm, show_thou
 from plimb.core.measure.gap import Gap
 
-
-class Sent(BaseModel):
-    model_config = ConfigDict(extra="forbid", strict=True)
-
-
-def _read_as(name: str) -> AliasChoices:
-    """Return what the value that a field is read off may be called."""
-    return AliasChoices(name, f"{name}_nm")
-
-
-class Answer(BaseModel):
-    model_config = ConfigDict(
-        frozen=True,
-        from_attributes=True,
-        alias_generator=AliasGenerator(validation_alias=_read_as),
-        populate_by_name=True,
-        json_schema_serialization_defaults_required=True,
-    )
-
-
-def off(*steps: str) -> Any:
-    """Return a field that is read off further inside: `off("status", "record", "found")`."""
-    return Field(validation_alias=AliasPath(*steps))
-
-
-class ReadOff(PydanticAdapter):
-    """Answers are described as they are sent, not as they are read."""
-
-    def get_openapi_schema(self, **kwargs: Any) -> dict[str, Any]:
-        """Return the schema of what is sent: requests as they come in, answers as they go out."""
-        sent = issubclass(self.model_class, Answer)
-        mode = "serialization" if sent else "validation"
-        return super().get_openapi_schema(**{**kwargs, "mode": mode})
-
-
-registry.register("pydantic", ReadOff)
-
 Text = Annotated[str, Field(max_length=200)]
+Short = Annotated[str, Field(max_length=16)]
+Reason = Annotated[str, Field(max_length=500)]
 Key = Annotated[str, Field(min_length=8, max_length=64)]
-
-
-class ChangeIn(Sent):
-    """The version the sender saw, and the sender's own name for this act."""
-
-    version: int
-    key: Key
-
-    def said(self) -> dict[str, Any]:
-        """Return what was sent besides, by name."""
-        besides = type(self).model_fields.keys() - ChangeIn.model_fields.keys()
-        return {name: getattr(self, name) for name in besides}
 
 
 class LengthOut(BaseModel):
@@ -137,6 +97,133 @@ def _number(number: Decimal) -> str:
 
 Number = Annotated[str, BeforeValidator(_number)]
 """A decimal number as it is written."""
+
+
+def _read_as(name: str) -> AliasChoices:
+    """Return what the value that a field is read off may be called."""
+    return AliasChoices(name, f"{name}_nm")
+
+
+def off(*steps: str) -> Any:
+    """Return a field that is read off further inside: `off("status", "record", "found")`."""
+    return Field(validation_alias=AliasPath(*steps))
+
+
+_SENT_AS: dict[Any, Any] = {Gap: ShownGap, datetime: Moment, Decimal: Number}
+"""What goes out for a value of a kind; each answer of a value is added."""
+
+
+def _sent_as(kind: Any, known: Mapping[Any, Any]) -> Any:
+    """Return the kind that goes out for a kind of value."""
+    origin, inside = get_origin(kind), get_args(kind)
+    if origin in (Union, UnionType):
+        return Union[tuple(_sent_as(one, known) for one in inside)]  # noqa: UP007
+    if origin in (tuple, list, Sequence):
+        return list[_sent_as(inside[0], known)]  # type: ignore[misc]
+    if is_dataclass(kind) and kind not in known:
+        raise TypeError(f"no answer is made of {kind}, which goes out inside another")
+    return known.get(kind, kind)
+
+
+class Answer(BaseModel):
+    model_config = ConfigDict(
+        frozen=True,
+        from_attributes=True,
+        alias_generator=AliasGenerator(validation_alias=_read_as),
+        populate_by_name=True,
+        json_schema_serialization_defaults_required=True,
+    )
+
+
+Made = TypeVar("Made", bound=Answer)
+
+
+def read_off(of: type, without: Sequence[str] = ()) -> Callable[[type[Made]], type[Made]]:
+    """Give an answer the fields of a value that it does not write down itself, but for some."""
+
+    def make(answer: type[Made]) -> type[Made]:
+        hints, taken = get_type_hints(of), dict[str, Any]()
+        for one in fields(of):
+            called = one.name.removesuffix("_nm")
+            if called not in answer.model_fields and one.name not in without:
+                known = _SENT_AS if called == one.name else {int: Length}
+                taken[called] = (_sent_as(hints[one.name], known), ...)
+        made = create_model(answer.__name__, __base__=answer, __doc__=answer.__doc__, **taken)
+        _SENT_AS[of] = made
+        return made
+
+    return make
+
+
+class ReadOff(PydanticAdapter):
+    """Answers are described as they are sent, not as they are read."""
+
+    def get_openapi_schema(self, **kwargs: Any) -> dict[str, Any]:
+        """Return the schema of what is sent: requests as they come in, answers as they go out."""
+        sent = issubclass(self.model_class, Answer)
+        mode = "serialization" if sent else "validation"
+        return super().get_openapi_schema(**{**kwargs, "mode": mode})
+
+
+registry.register("pydantic", ReadOff)
+
+
+class Sent(BaseModel):
+    """What is sent: just these fields, each of its kind."""
+
+    model_config = ConfigDict(extra="forbid", strict=True)
+
+    def said(self) -> dict[str, Any]:
+        """Return what was sent, by name."""
+        return {name: getattr(self, name) for name in type(self).model_fields}
+
+
+class ChangeIn(Sent):
+    """The version the sender saw, and the sender's own name for this act."""
+
+    version: int
+    key: Key
+
+    def said(self) -> dict[str, Any]:
+        """Return what was sent besides, by name."""
+        return {k: v for k, v in super().said().items() if k not in ChangeIn.model_fields}
+
+
+def sent_to(
+    name: str,
+    act: Callable[..., Any],
+    base: type[Sent] = Sent,
+    *,
+    whole: bool = False,
+    **otherwise: Any,
+) -> Any:
+    """Return the request that carries what an act takes by name.
+
+    What the route knows itself (`now`, what is in the address) is given as None in `otherwise`,
+    as is the kind of a field that is sent in another form or length. Of a `whole` request every
+    field must be sent, even where the act does without.
+    """
+    taken: dict[str, Any] = {}
+    for one in signature(act, eval_str=True).parameters.values():
+        kind = otherwise.get(one.name, _understood(one.annotation))
+        if one.name not in ("on", "database") and kind is not None:
+            needed = whole or one.default is Parameter.empty
+            taken[one.name] = (kind, ... if needed else one.default)
+    return create_model(name, __base__=base, __doc__=first_line(act), **taken)
+
+
+def _understood(kind: Any) -> Any:
+    """Return the kind that is understood where an act takes a kind of value."""
+    if get_origin(kind) in (Union, UnionType):
+        return Union[tuple(_understood(one) for one in get_args(kind))]  # noqa: UP007
+    if isinstance(kind, type) and issubclass(kind, Enum):
+        return Annotated[kind, Field(strict=False)]
+    return Text if kind is str else kind
+
+
+def first_line(of: Any) -> str:
+    """Return what the first line of something's documentation says."""
+    return (of.__doc__ or "").partition("\n")[0]
 
 
 class RefusalOut(Answer):

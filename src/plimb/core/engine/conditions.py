@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from decimal import Decimal
+from decimal import Decimal, InvalidOperation
 
 from plimb.core.errors import BadValue
 
@@ -47,3 +47,28 @@ class Conditions:
     def warm(self) -> bool:
         """Whether readings are to be marked as warm."""
         return bool(self.warnings)
+
+
+def noted_from(rested_hours: str | None, temperature_c: str | None, reason: str) -> Conditions:
+    """Return the conditions as typed; a field left empty was not noted.
+
+    Raises:
+        BadValue: One of them is no number, or cannot be.
+    """
+    return Conditions(
+        rested_hours=_number(rested_hours, "rested"),
+        temperature_c=_number(temperature_c, "temperature"),
+        reason=reason.strip(),
+    )
+
+
+def _number(text: str | None, field: str) -> Decimal | None:
+    if text is None or not text.strip():
+        return None
+    try:
+        number = Decimal(text.strip().replace(",", ".").replace("−", "-"))
+    except InvalidOperation:
+        number = Decimal("NaN")
+    if not number.is_finite():
+        raise BadValue(f"{field} “{text.strip()}” is not a number.", field=field)
+    return number

@@ -2,17 +2,26 @@
 
 from __future__ import annotations
 
-from typing import Any
+from enum import Enum
+from typing import Any, ClassVar
 
 from pydantic import TypeAdapter
 from sqlalchemy import JSON, Dialect, MetaData
+from sqlalchemy import Enum as Kind
 from sqlalchemy.orm import DeclarativeBase
 from sqlalchemy.types import TypeDecorator
 
 
-class Base(DeclarativeBase):
-    """All tables, with constraint names that migrations can refer to."""
+def _values(kind: type[Enum]) -> list[str]:
+    return [one.value for one in kind]
 
+
+class Base(DeclarativeBase):
+    """All tables, with constraint names that migrations can refer to; kinds kept by value."""
+
+    type_annotation_map: ClassVar[dict[Any, Any]] = {
+        Enum: Kind(Enum, native_enum=False, values_callable=_values)
+    }
     metadata = MetaData(
         naming_convention={
             "ix": "ix_%(column_0_label)s",

@@ -7,9 +7,13 @@ from datetime import datetime
 from sqlalchemy import JSON, ForeignKey, UniqueConstraint, text
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
+from plimb.core.engine.turning import Method
 from plimb.core.job.bolts import BoltGroup
 from plimb.core.job.summary import CardSummary, ShopThings
 from plimb.core.job.tray import Part
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.shim.shim import Trust
+from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.tables.base import Base, Values
 from plimb.store.tables.engine import EngineRevisionRow
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
@@ -33,19 +37,19 @@ class CardRow(Base):
     opened_by: Mapped[str]
     reason: Mapped[str]
     distance_km: Mapped[int | None]
-    aim: Mapped[str]
-    rounding: Mapped[str]
-    act: Mapped[str]
+    aim: Mapped[Aim]
+    rounding: Mapped[Rounding]
+    act: Mapped[WhichToSet]
     signed_at: Mapped[datetime | None]
     signed_by: Mapped[str | None]
     hours: Mapped[int | None]
     rested_hours: Mapped[str | None]
     temperature_c: Mapped[str | None]
     warm_reason: Mapped[str] = mapped_column(server_default="")
-    method: Mapped[str] = mapped_column(server_default="marks")
+    method: Mapped[Method] = mapped_column(server_default="marks")
     seen_to: Mapped[list[str]] = mapped_column(JSON, server_default="[]")
     blade_set_id: Mapped[int | None] = mapped_column(ForeignKey("blade_set.id"))
-    trust: Mapped[str] = mapped_column(server_default="measured")
+    trust: Mapped[Trust] = mapped_column(server_default="measured")
     reuse: Mapped[bool] = mapped_column(server_default=text("1"))
     variant: Mapped[str] = mapped_column(server_default="best")
     tightening: Mapped[tuple[BoltGroup, ...]] = mapped_column(

@@ -7,6 +7,9 @@ from datetime import datetime
 from sqlalchemy import JSON, CheckConstraint, ForeignKey, Index, text
 from sqlalchemy.orm import Mapped, mapped_column
 
+from plimb.core.lengths import Unit
+from plimb.core.measure.gap import Feel
+from plimb.core.shim.shim import Condition, Source, Trust
 from plimb.store.tables.base import Base
 
 
@@ -49,10 +52,10 @@ class GapRow(_Line, Base):
     )
 
     purpose: Mapped[str]
-    unit: Mapped[str]
+    unit: Mapped[Unit]
     goes: Mapped[list[int] | None] = mapped_column(JSON(none_as_null=True))
     refuses: Mapped[list[int] | None] = mapped_column(JSON(none_as_null=True))
-    feel: Mapped[str | None]
+    feel: Mapped[Feel | None]
     low_nm: Mapped[int | None]
     high_nm: Mapped[int | None]
     open_above: Mapped[bool]
@@ -80,10 +83,10 @@ class ShimReadingRow(_Line, Base):
     marked_nm: Mapped[int | None]
     measured_nm: Mapped[int | None]
     readings: Mapped[list[int]] = mapped_column(JSON, server_default="[]")
-    condition: Mapped[str] = mapped_column(server_default="sound")
+    condition: Mapped[Condition] = mapped_column(server_default="sound")
     doubt_nm: Mapped[int | None]
     zero_nm: Mapped[int] = mapped_column(server_default=text("0"))
-    answered: Mapped[str | None]
+    answered: Mapped[Trust | None]
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("piece_reading.id"))
 
 
@@ -99,7 +102,7 @@ class ChoiceRow(_Line, Base):
     )
 
     thickness_nm: Mapped[int | None]
-    source: Mapped[str] = mapped_column(server_default="counter")
+    source: Mapped[Source] = mapped_column(server_default="counter")
     from_valve: Mapped[str | None]
     by_hand: Mapped[bool] = mapped_column(server_default=text("1"))
     shim_id: Mapped[int | None] = mapped_column(ForeignKey("shim.id"))

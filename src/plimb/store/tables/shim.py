@@ -7,7 +7,9 @@ from datetime import datetime
 from sqlalchemy import JSON, CheckConstraint, ForeignKey, Index, text
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-from plimb.core.shim.location import Location
+from plimb.core.shim.location import Location, Where
+from plimb.core.shim.marking import Code
+from plimb.core.shim.shim import Condition
 from plimb.store.tables.base import Base, Values
 
 
@@ -24,7 +26,7 @@ class ShimFamilyRow(Base):
     name: Mapped[str] = mapped_column(unique=True)
     diameter_nm: Mapped[int | None] = mapped_column(unique=True)
     runs: Mapped[list[list[int]]] = mapped_column(JSON)
-    code: Mapped[str] = mapped_column(server_default="auto")
+    code: Mapped[Code] = mapped_column(server_default="auto")
     price: Mapped[str | None]
     kit_price: Mapped[str | None]
     kit_each: Mapped[int] = mapped_column(server_default=text("3"))
@@ -65,8 +67,8 @@ class ShimRow(Base):
     marked_nm: Mapped[int | None]
     measured_nm: Mapped[int | None]
     thickness_nm: Mapped[int]
-    condition: Mapped[str]
-    place: Mapped[str]
+    condition: Mapped[Condition]
+    place: Mapped[Where]
     engine_id: Mapped[int | None] = mapped_column(ForeignKey("engine.id"))
     valve: Mapped[str | None]
     card_id: Mapped[int | None] = mapped_column(ForeignKey("card.id"))

@@ -5,6 +5,10 @@ from __future__ import annotations
 from sqlalchemy import CheckConstraint, ForeignKey, UniqueConstraint, text
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
+from plimb.core.job.torque import TorqueUnit
+from plimb.core.measure.blades import BladeState
+from plimb.core.plan.needs import WhichToSet
+from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.tables.base import Base
 
 
@@ -16,11 +20,11 @@ class ShopRow(Base):
     id: Mapped[int] = mapped_column(primary_key=True)
     name: Mapped[str]
     thinnest_blade_nm: Mapped[int]
-    aim: Mapped[str]
-    rounding: Mapped[str]
-    act: Mapped[str]
+    aim: Mapped[Aim]
+    rounding: Mapped[Rounding]
+    act: Mapped[WhichToSet]
     hand_turns: Mapped[int] = mapped_column(server_default=text("2"))
-    wrench: Mapped[str] = mapped_column(server_default="N·m")
+    wrench: Mapped[TorqueUnit] = mapped_column(server_default="N·m")
 
 
 class BladeSetRow(Base):
@@ -49,7 +53,7 @@ class BladeRow(Base):
     blade_set_id: Mapped[int] = mapped_column(ForeignKey("blade_set.id"))
     nominal_nm: Mapped[int]
     measured_nm: Mapped[int | None]
-    state: Mapped[str]
+    state: Mapped[BladeState]
 
 
 class InstrumentRow(Base):

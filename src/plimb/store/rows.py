@@ -1,0 +1,58 @@
+"""Rows and values: what is called the same goes over by its name; a row is found by its number."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import fields
+from typing import Any, TypeVar
+
+from sqlalchemy.orm import Session
+
+from plimb.core.errors import NotFound
+from plimb.store.tables.card import CardRow
+from plimb.store.tables.engine import EngineRow
+from plimb.store.tables.order import PartOrderLineRow
+from plimb.store.tables.shim import ShimFamilyRow, ShimRow
+from plimb.store.tables.shop import BladeSetRow, InstrumentRow
+
+Value = TypeVar("Value")
+Row = TypeVar("Row")
+
+_CALLED: dict[Any, tuple[str, str]] = {
+    CardRow: ("card", "card"),
+    EngineRow: ("engine", "engine"),
+    PartOrderLineRow: ("order line", "line"),
+    ShimFamilyRow: ("shim family", "family"),
+    ShimRow: ("piece", "piece"),
+    BladeSetRow: ("feeler set", "blades"),
+    InstrumentRow: ("instrument", "instrument"),
+}
+"""What a person calls each kind of row, and the field it is chosen in."""
+
+
+def numbered(session: Session, kind: type[Row], number: int, options: Sequence[Any] = ()) -> Row:
+    """Return the row of that kind and number.
+
+    Raises:
+        NotFound: There is none.
+    """
+    row = session.get(kind, number, options=options)
+    if row is None:
+        called, field = _CALLED[kind]
+        raise NotFound(f"There is no {called} number {number} in this shop.", field=field)
+    return row
+
+
+def value_of(kind: type[Value], row: object, **besides: Any) -> Value:
+    """Return a value (a dataclass) read off a row by its fields' names, but for those given."""
+    names = [one.name for one in fields(kind) if one.name not in besides]  # type: ignore[arg-type]
+    return kind(**{name: getattr(row, name) for name in names}, **besides)
+
+
+_OWN = {"id", "card_id", "round_id", "supersedes_id", "engine_revision_id"}
+
+
+def columns_of(kind: Any, value: object, *besides: str) -> dict[str, Any]:
+    """Return what a table's columns are called and a value has of the same name."""
+    names = {column.key for column in kind.__table__.columns} - _OWN - set(besides)
+    return {name: getattr(value, name) for name in names if hasattr(value, name)}
