@@ -24,7 +24,7 @@ def save_family(
     seen: int,
     name: str,
     diameter: str,
-    runs: Sequence[tuple[str, str, str]],
+    runs: Sequence[Sequence[str]],
     code: Code,
     price: str,
     kit_price: str,
@@ -59,7 +59,7 @@ def save_family(
         session.add(row)
 
 
-def _family(diameter: str, runs: Sequence[tuple[str, str, str]], code: Code, price: str) -> Family:
+def _family(diameter: str, runs: Sequence[Sequence[str]], code: Code, price: str) -> Family:
     wide_nm = parse_length(diameter, Unit.MM, field="diameter") if diameter.strip() else None
     if wide_nm is not None and not mm("3") <= wide_nm <= mm("60"):
         raise BadValue("A shim is 3 to 60 mm across.", field="diameter")
