@@ -1,7 +1,5 @@
 """Keep safe copies of the record, and put one in its place."""
 
-from __future__ import annotations
-
 import sqlite3
 from contextlib import closing
 from pathlib import Path

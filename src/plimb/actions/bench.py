@@ -1,7 +1,5 @@
 """What the bench shows: the shop, its engines, and its cards by what was kept of each."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime

@@ -1,7 +1,5 @@
 """What a technician does to a card as a whole: one function an act, one transaction each."""
 
-from __future__ import annotations
-
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from datetime import datetime

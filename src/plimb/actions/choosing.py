@@ -1,7 +1,5 @@
 """What a technician decides: the piece for a valve, the whole plan, what is ruled out."""
 
-from __future__ import annotations
-
 from dataclasses import replace
 
 from plimb.actions.cards import OnCard, act, known_valve

@@ -1,7 +1,5 @@
 """The time, where nobody else tells it."""
 
-from __future__ import annotations
-
 from datetime import UTC, datetime
 
 

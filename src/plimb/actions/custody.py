@@ -1,7 +1,5 @@
 """Keep the shop's record of pieces in step with what is done on a card."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 from datetime import datetime
 

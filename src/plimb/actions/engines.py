@@ -1,7 +1,5 @@
 """The engines in the shop's care: take one in, correct it, look at it."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from datetime import datetime
 

@@ -1,7 +1,5 @@
 """What the shop says of a family of shims: diameter, runs, marking, prices, low stock."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from decimal import Decimal, InvalidOperation
 

@@ -1,7 +1,5 @@
 """What a technician does to put an engine together: fit, turn by hand, tighten."""
 
-from __future__ import annotations
-
 from dataclasses import replace
 
 from plimb.actions.cards import OnCard, act, known_valve

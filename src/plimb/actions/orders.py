@@ -1,7 +1,5 @@
 """What is bought: asked for, ordered, received, at the parts counter or from a list."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from dataclasses import replace
 from datetime import datetime

@@ -1,7 +1,5 @@
 """The whole-engine plan of a card, with what is asked about it: why, what else, how sure."""
 
-from __future__ import annotations
-
 from collections import Counter
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace

@@ -1,7 +1,5 @@
 """What a technician does while measuring: read a gap back, write it down, be asked for a blade."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal

@@ -1,7 +1,5 @@
 """Go round again: what was proved is what is found now, what was fitted is what is in."""
 
-from __future__ import annotations
-
 from plimb.actions.cards import OnCard, act, required
 from plimb.actions.custody import settle_pieces
 from plimb.core.errors import NotReady

@@ -1,7 +1,5 @@
 """What a technician does with the shims that come out: read one, answer for one, check the zero."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from dataclasses import replace
 

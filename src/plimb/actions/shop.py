@@ -1,7 +1,5 @@
 """What is done to the shop itself: its name, its feeler sets, its instruments, its habits."""
 
-from __future__ import annotations
-
 from dataclasses import replace
 
 from plimb.actions.cards import required

@@ -1,7 +1,5 @@
 """What ends a card: the sheet, the signature, and what is added after it."""
 
-from __future__ import annotations
-
 from datetime import datetime
 
 from sqlalchemy.orm import Session

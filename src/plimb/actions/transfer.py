@@ -1,7 +1,5 @@
 """Take cards out in the open formats and in again, and tell whether a sheet is a card's."""
 
-from __future__ import annotations
-
 import hashlib
 import json
 from collections.abc import Mapping, Sequence

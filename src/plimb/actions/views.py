@@ -1,7 +1,5 @@
 """A card as it now stands, as frozen values that the screen, the sheet and the tests read."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime

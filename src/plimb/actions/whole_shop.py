@@ -1,7 +1,5 @@
 """Take a whole shop out as one file and in again."""
 
-from __future__ import annotations
-
 import json
 from collections.abc import Mapping
 from datetime import datetime

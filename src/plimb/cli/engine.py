@@ -1,7 +1,5 @@
 """`plimb turn` and `plimb plan`: the sums of a whole engine."""
 
-from __future__ import annotations
-
 import json
 from fractions import Fraction
 from pathlib import Path

@@ -1,7 +1,5 @@
 """`plimb export`, `import`, `backup` and `restore`: files and safe copies, without the web."""
 
-from __future__ import annotations
-
 import json
 import sys
 from pathlib import Path

@@ -1,7 +1,5 @@
 """The root of the command line: every refusal is one sentence and exit code 2."""
 
-from __future__ import annotations
-
 import sys
 from importlib import import_module
 from pathlib import Path

@@ -1,7 +1,5 @@
 """`plimb serve` and `plimb demo`: serve the screens."""
 
-from __future__ import annotations
-
 from pathlib import Path
 
 import click

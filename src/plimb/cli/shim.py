@@ -1,7 +1,5 @@
 """`plimb shim`: the sum of one valve."""
 
-from __future__ import annotations
-
 import json
 from collections.abc import Sequence
 from typing import Any

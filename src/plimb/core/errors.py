@@ -1,7 +1,5 @@
 """What stops the work: one class a fact, the facts as fields, a stable code."""
 
-from __future__ import annotations
-
 MOST_SHOWN = 6
 
 

@@ -4,8 +4,6 @@ One inch is 25.4 mm exactly (international yard and pound agreement, 1959), so a
 thou is 25 400 nm exactly and no limit ever drifts.
 """
 
-from __future__ import annotations
-
 import re
 from decimal import ROUND_HALF_EVEN, Decimal
 from enum import StrEnum

@@ -1,7 +1,5 @@
 """How gaps, verdicts and chances are worded, each in one place for screen, sheet and file."""
 
-from __future__ import annotations
-
 from plimb.core.lengths import Unit, show_mm, show_thou
 
 VERDICT_WORDS = {

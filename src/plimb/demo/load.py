@@ -4,8 +4,6 @@ What the school has and did stands in `school.json`; everything goes through the
 that a technician's screen uses.
 """
 
-from __future__ import annotations
-
 import json
 from collections.abc import Mapping
 from dataclasses import asdict

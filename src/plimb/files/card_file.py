@@ -1,7 +1,5 @@
 """The card in the open format: what was measured, what lies in the drawer, how to decide."""
 
-from __future__ import annotations
-
 from collections.abc import Iterable
 from decimal import Decimal
 from typing import Annotated, Any, Literal

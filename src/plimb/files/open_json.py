@@ -1,7 +1,5 @@
 """Open JSON: read exactly, checked by a model, and refused with the path of the first fault."""
 
-from __future__ import annotations
-
 import json
 from collections.abc import Iterator
 from contextlib import contextmanager

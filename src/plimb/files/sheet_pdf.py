@@ -1,7 +1,5 @@
 """The sheet as PDF, with its fonts in it and the head drawn; text can be selected and found."""
 
-from __future__ import annotations
-
 import io
 import re
 from functools import lru_cache

@@ -1,7 +1,5 @@
 """An engine to start from: the file of a common layout, to be corrected by hand."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from enum import StrEnum
 from typing import Any

@@ -1,7 +1,5 @@
 """Tables as CSV (RFC 4180: commas, CRLF, quotes doubled), in and out."""
 
-from __future__ import annotations
-
 import csv
 import io
 from collections.abc import Iterable, Mapping, Sequence

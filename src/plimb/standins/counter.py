@@ -5,8 +5,6 @@ that it is the same each time; what is ordered is taken out of the stock. Now an
 refuses a size. An order that is sent twice with one key is taken once.
 """
 
-from __future__ import annotations
-
 from decimal import Decimal
 from threading import Lock, Thread
 from typing import Any

@@ -1,7 +1,5 @@
 """Ask a parts counter for prices and place orders with it, over its open JSON interface."""
 
-from __future__ import annotations
-
 import json
 from collections.abc import Sequence
 from dataclasses import dataclass

@@ -5,8 +5,6 @@ on, as text like `2.897 mm`. A reading is the true thickness, plus where the zer
 what the instrument is off by.
 """
 
-from __future__ import annotations
-
 import random
 import socket
 from threading import Lock, Thread

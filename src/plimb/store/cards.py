@@ -1,7 +1,5 @@
 """Cards: find, list, open, and change one under its version."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from datetime import datetime
 

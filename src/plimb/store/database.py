@@ -1,7 +1,5 @@
 """Open the record: SQLite with foreign keys on, write-ahead log, one writer at a time."""
 
-from __future__ import annotations
-
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path

@@ -1,7 +1,5 @@
 """Engines and the shop they belong to."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from datetime import datetime
 

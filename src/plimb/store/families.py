@@ -1,7 +1,5 @@
 """Families of shims the shop knows."""
 
-from __future__ import annotations
-
 from collections.abc import Iterable, Sequence
 from decimal import Decimal
 

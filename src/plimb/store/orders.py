@@ -1,7 +1,5 @@
 """Orders at the parts counter, line by line."""
 
-from __future__ import annotations
-
 from collections import Counter
 from dataclasses import dataclass
 from datetime import datetime

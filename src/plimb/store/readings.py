@@ -4,8 +4,6 @@ Rows go by the clearances' keys, everything outside by their names: the engine a
 with knows both.
 """
 
-from __future__ import annotations
-
 from collections.abc import Iterable, Mapping
 from datetime import datetime
 from typing import Any, TypeVar

@@ -1,7 +1,5 @@
 """A whole card written into the record, every line with its place in the history."""
 
-from __future__ import annotations
-
 from collections.abc import Iterable, Sequence
 from dataclasses import replace
 from typing import Any

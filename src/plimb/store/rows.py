@@ -1,7 +1,5 @@
 """Rows and values: what is called the same goes over by its name; a row is found by its number."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from dataclasses import fields
 from typing import Any, TypeVar

@@ -1,7 +1,5 @@
 """Pieces: where each one is, and every move it made."""
 
-from __future__ import annotations
-
 from collections import Counter
 from collections.abc import Sequence
 from datetime import datetime

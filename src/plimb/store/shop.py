@@ -1,7 +1,5 @@
 """The shop and its tools: settings, feeler sets, instruments."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 
 from sqlalchemy import select

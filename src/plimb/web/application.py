@@ -1,7 +1,5 @@
 """The application factory."""
 
-from __future__ import annotations
-
 from typing import Any
 
 from apiflask import APIFlask

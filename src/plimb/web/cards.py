@@ -1,7 +1,5 @@
 """Cards over the wire: look at one, open one, and what is noted on it as a whole."""
 
-from __future__ import annotations
-
 from collections.abc import Callable, Sequence
 from typing import Annotated, Any
 

@@ -1,7 +1,5 @@
 """The drawer over the wire: families, pockets, pieces, CSV."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from typing import Annotated
 

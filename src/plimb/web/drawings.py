@@ -1,7 +1,5 @@
 """How an engine is drawn: the head from above, and the whole cycle to turn through."""
 
-from __future__ import annotations
-
 from typing import Literal
 
 from plimb.core.engine.cycle import Cycle, CycleStop, Lane

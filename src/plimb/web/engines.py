@@ -1,7 +1,5 @@
 """Engines over the wire: start from a layout, look, correct."""
 
-from __future__ import annotations
-
 import json
 from typing import Annotated
 

@@ -1,7 +1,5 @@
 """Every refusal has one shape: a code, a sentence, the field at fault."""
 
-from __future__ import annotations
-
 import logging
 from typing import Any
 

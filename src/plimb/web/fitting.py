@@ -1,7 +1,5 @@
 """Putting together over the wire: pieces in, turned by hand, bolts tightened, once more round."""
 
-from __future__ import annotations
-
 from typing import Annotated, Any
 
 from apiflask import APIBlueprint

@@ -1,7 +1,5 @@
 """One line of log a request, with an id that a person sees where something went wrong."""
 
-from __future__ import annotations
-
 import logging
 import secrets
 import time

@@ -1,7 +1,5 @@
 """The built front end: hashed files for ever, the page itself never cached."""
 
-from __future__ import annotations
-
 from pathlib import Path
 
 from apiflask import APIBlueprint

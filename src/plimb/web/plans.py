@@ -1,7 +1,5 @@
 """The plan over the wire: what each valve gets, what is decided, and what is bought for it."""
 
-from __future__ import annotations
-
 from typing import Literal
 
 from apiflask import APIBlueprint

@@ -1,7 +1,5 @@
 """Gaps over the wire: read back while typed, written down, answered for; which blade next."""
 
-from __future__ import annotations
-
 from typing import Annotated, Literal
 
 from apiflask import APIBlueprint

@@ -1,7 +1,5 @@
 """What a request works with: the record, the time, and what is connected to the bench."""
 
-from __future__ import annotations
-
 from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime

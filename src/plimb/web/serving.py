@@ -1,7 +1,5 @@
 """Run the server on this machine."""
 
-from __future__ import annotations
-
 import gc
 import json
 import logging

@@ -1,7 +1,5 @@
 """Sheets over the wire: looked at, signed, added to, checked; cards out and in as files."""
 
-from __future__ import annotations
-
 from typing import Annotated
 
 from apiflask import APIBlueprint

@@ -1,7 +1,5 @@
 """Shims that come out over the wire: written down, answered for, and what measures them."""
 
-from __future__ import annotations
-
 from zlib import crc32
 
 from apiflask import APIBlueprint

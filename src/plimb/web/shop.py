@@ -1,7 +1,5 @@
 """The shop over the wire: its bench, its feeler sets, its instruments, its habits."""
 
-from __future__ import annotations
-
 from typing import Annotated
 
 from apiflask import APIBlueprint

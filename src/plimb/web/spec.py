@@ -1,7 +1,5 @@
 """Mend the OpenAPI document where the generator leaves it loose."""
 
-from __future__ import annotations
-
 from typing import Any
 
 from apiflask import APIFlask

@@ -1,7 +1,5 @@
 """One valve as it goes over the wire: each line that its plate carries, and what is asked."""
 
-from __future__ import annotations
-
 from plimb.actions.views import ValveView
 from plimb.core.engine.engine import Side
 from plimb.core.job.slips import Question

@@ -5,8 +5,6 @@ and what goes out otherwise is written down. A request has what its act takes. L
 nanometres and both readings, gaps how they are written in short.
 """
 
-from __future__ import annotations
-
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import fields, is_dataclass
 from datetime import datetime

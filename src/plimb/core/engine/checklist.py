@@ -1,7 +1,5 @@
 """Lines to see to and tick: what to do, and the caution that goes with it."""
 
-from __future__ import annotations
-
 from collections.abc import Iterable
 from dataclasses import dataclass
 

@@ -1,7 +1,5 @@
 """How cold the engine is: what must hold before the cover comes off."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from decimal import Decimal, InvalidOperation
 

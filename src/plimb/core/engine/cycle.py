@@ -1,7 +1,5 @@
 """The whole cycle as it is drawn: a lane a cylinder's side, and the stops."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from fractions import Fraction
 

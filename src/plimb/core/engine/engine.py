@@ -1,7 +1,5 @@
 """An engine as the job sees it: cylinders, camshafts, and one clearance a valve."""
 
-from __future__ import annotations
-
 from collections.abc import Iterable
 from dataclasses import dataclass
 from enum import StrEnum

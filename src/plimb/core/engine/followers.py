@@ -3,8 +3,6 @@
 What is done to reach and fit a shim is common practice; the maker's manual comes before it.
 """
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from enum import StrEnum
 from typing import assert_never

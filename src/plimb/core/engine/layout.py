@@ -6,8 +6,6 @@ a crank along the machine) and `v` across them, growing away from the front (or 
 the left).
 """
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 
 from plimb.core.engine.engine import Bank, Engine, Side

@@ -5,8 +5,6 @@ TDC. A follower is off the base circle while its lobe lifts it, ramps included; 
 other angle its gap can be measured. The cam turns once for two turns of the crank.
 """
 
-from __future__ import annotations
-
 from collections.abc import Iterator
 from dataclasses import dataclass
 from enum import StrEnum

@@ -3,8 +3,6 @@
 How often each happens before anything is measured is judgement.
 """
 
-from __future__ import annotations
-
 from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from enum import StrEnum

@@ -1,7 +1,5 @@
 """Putting together again: which piece goes in next, what to see to, and what closes the engine."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 from dataclasses import dataclass
 

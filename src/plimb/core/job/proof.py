@@ -8,8 +8,6 @@ Shares are worked out with normal curves whose widths are the standard uncertain
 and micrometers (JCGM 100:2008, 4.3.7) and a feel that differs a little from time to time.
 """
 
-from __future__ import annotations
-
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import lru_cache

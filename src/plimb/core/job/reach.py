@@ -1,7 +1,5 @@
 """What is done, in order and with its cautions, to get at the shims of this engine."""
 
-from __future__ import annotations
-
 from plimb.core.engine.checklist import ChecklistItem, Line, checklist
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.followers import kind_of

@@ -1,7 +1,5 @@
 """Safe: what to see to before the cover comes off, for this engine and this method."""
 
-from __future__ import annotations
-
 from plimb.core.engine.checklist import ChecklistItem, Line, checklist
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.followers import kind_of

@@ -1,7 +1,5 @@
 """A card's proof held against what was predicted, valve by valve."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 
 from plimb.core.engine.engine import Side

@@ -3,8 +3,6 @@
 Screen and PDF are drawn from these rows and say the same.
 """
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime

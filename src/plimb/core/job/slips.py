@@ -5,8 +5,6 @@ likely right value where there is one. The bounds are judgement from common prac
 that honest readings are seldom questioned; the tests measure how seldom.
 """
 
-from __future__ import annotations
-
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum

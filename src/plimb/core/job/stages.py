@@ -1,7 +1,5 @@
 """The stages of a card, in the order of work: one row each with what it asks for."""
 
-from __future__ import annotations
-
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from enum import StrEnum

@@ -1,7 +1,5 @@
 """The whole card at a glance: what each valve says, what it needs, what is still to do."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 

@@ -1,7 +1,5 @@
 """What lists show of a card, and what a card keeps of the shop when it is signed."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 from dataclasses import dataclass
 

@@ -4,8 +4,6 @@ From the middle outwards, crosswise, in stages; never two neighbours one after t
 that can be helped (common practice).
 """
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from fractions import Fraction
 from functools import lru_cache

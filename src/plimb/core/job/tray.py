@@ -1,7 +1,5 @@
 """The strip tray: what came off, in order, and where each fastener lives."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 
 from plimb.core.errors import BadValue

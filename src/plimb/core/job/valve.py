@@ -1,7 +1,5 @@
 """One valve of a card: what has been written down for it, and what that says."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 
 from plimb.core.engine.engine import Clearance

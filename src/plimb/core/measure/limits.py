@@ -1,7 +1,5 @@
 """A closed range of allowed gaps, and what a gap means against it."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from enum import StrEnum
 

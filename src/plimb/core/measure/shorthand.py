@@ -12,8 +12,6 @@ thou (`6` is 0.006 in). Forms:
     0.13..0.15 and none<0.03                the same as 13-15 and -3, spelled out
 """
 
-from __future__ import annotations
-
 import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace

@@ -6,8 +6,6 @@ probability of conformance with the limits (JCGM 106:2012, 3.3.7). Floats live h
 out only as a probability.
 """
 
-from __future__ import annotations
-
 from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import lru_cache

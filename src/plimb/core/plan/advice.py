@@ -1,7 +1,5 @@
 """Sure enough to order? What would help where the proof may not pass, and what it buys."""
 
-from __future__ import annotations
-
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from decimal import Decimal

@@ -8,8 +8,6 @@ slackness those lie on the cells whose reduced cost is zero and cover every colu
 price is below zero.
 """
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 
 import numpy as np

@@ -1,7 +1,5 @@
 """Kit or singles: which is the cheaper way to what one job needs."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from dataclasses import dataclass
 from decimal import Decimal

@@ -4,8 +4,6 @@ Rows are valves. Columns are the valves' own pieces, the drawer's, and one count
 valve with its best size that can be bought.
 """
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 
 import numpy as np

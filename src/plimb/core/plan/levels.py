@@ -4,8 +4,6 @@ Rows are valves, columns pieces. The smaller a number, the better; earlier level
 later ones.
 """
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 
 import numpy as np

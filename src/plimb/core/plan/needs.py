@@ -1,7 +1,5 @@
 """Which valves are opened, and why: asked by the card and by the plan alike."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from enum import StrEnum
 from typing import Any

@@ -1,7 +1,5 @@
 """What can be had for a valve: every piece near its ideal, with the gap it gives."""
 
-from __future__ import annotations
-
 from bisect import bisect_left
 from dataclasses import dataclass
 from heapq import nsmallest

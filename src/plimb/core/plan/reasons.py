@@ -1,7 +1,5 @@
 """Say of each valve why it gets the piece it gets, in a sentence a technician would say."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 
 from plimb.core.lengths import mm, show_mm

@@ -1,7 +1,5 @@
 """What a plan is made from: the valves, what lies in the drawer, how the shop decides."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 

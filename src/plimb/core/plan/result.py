@@ -1,7 +1,5 @@
 """The plan: what each valve gets, what comes out, what is bought, what cannot be brought in."""
 
-from __future__ import annotations
-
 from collections.abc import Iterable
 from dataclasses import dataclass
 from decimal import Decimal

@@ -1,7 +1,5 @@
 """One valve as the plan sees it: its reading, the piece that is in, what they are worth."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 
 from plimb.core.engine.engine import Clearance

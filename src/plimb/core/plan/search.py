@@ -16,8 +16,6 @@ For every set of camshafts that may come out the rest is one assignment of piece
 solved exactly; the least over the sets is the plan.
 """
 
-from __future__ import annotations
-
 from collections.abc import Iterator, Sequence
 from dataclasses import replace
 from itertools import combinations

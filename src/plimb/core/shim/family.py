@@ -1,7 +1,5 @@
 """What thicknesses can be had: a family of shims in runs of even steps."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from decimal import Decimal
 

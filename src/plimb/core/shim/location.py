@@ -1,7 +1,5 @@
 """Where a shim can be, and which ways it can go: one place at a time, one event a move."""
 
-from __future__ import annotations
-
 from dataclasses import dataclass
 from enum import StrEnum
 

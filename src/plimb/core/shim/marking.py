@@ -1,7 +1,5 @@
 """What a shim's marking stands for, by the family's code; all it could be, never a guess."""
 
-from __future__ import annotations
-
 from enum import StrEnum
 
 from plimb.core.lengths import mm

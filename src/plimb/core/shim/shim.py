@@ -1,7 +1,5 @@
 """A shim as it was read: what is marked on it, and what the micrometer says."""
 
-from __future__ import annotations
-
 import re
 from dataclasses import dataclass
 from enum import StrEnum

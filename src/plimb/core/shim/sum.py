@@ -1,7 +1,5 @@
 """Work out one valve: stack, window, neighbours, pick, and the sum as a person checks it."""
 
-from __future__ import annotations
-
 from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum

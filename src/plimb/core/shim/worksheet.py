@@ -1,7 +1,5 @@
 """The sum of one valve in words and numbers, so that it can be checked on paper."""
 
-from __future__ import annotations
-
 from collections.abc import Callable
 from dataclasses import dataclass
 

@@ -1,7 +1,5 @@
 """What all tables share: names of constraints, and columns that hold typed values as JSON."""
 
-from __future__ import annotations
-
 from enum import Enum
 from typing import Any, ClassVar
 

@@ -1,7 +1,5 @@
 """What was written down for valves: gaps, shims that came out, pieces decided on."""
 
-from __future__ import annotations
-
 from datetime import datetime
 
 from sqlalchemy import JSON, CheckConstraint, ForeignKey, Index, text

@@ -1,7 +1,5 @@
 """Pieces and their families: where each one is, and every move it made."""
 
-from __future__ import annotations
-
 from datetime import datetime
 
 from sqlalchemy import JSON, CheckConstraint, ForeignKey, Index, text
