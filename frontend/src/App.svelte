@@ -1,10 +1,7 @@
 <script lang="ts">
   /** The frame: where one is, how it is read, and the place itself. */
   import { untrack } from "svelte";
-  import Button from "./kit/Button.svelte";
-  import Dialog from "./kit/Dialog.svelte";
-  import TurnMark from "./kit/TurnMark.svelte";
-  import Pair from "./kit/Pair.svelte";
+  import { Button, Dialog, Pair, TurnMark } from "./kit";
   import { keys } from "./state/keys.svelte";
   import { preferences } from "./state/preferences.svelte";
   import { route } from "./state/route.svelte";

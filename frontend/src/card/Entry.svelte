@@ -1,7 +1,7 @@
 <script lang="ts">
   /** The valve in hand and the one field for what the blade or the micrometer says. */
   import { type Snippet, flushSync, untrack } from "svelte";
-  import GapMark from "../kit/GapMark.svelte";
+  import { GapMark } from "../kit";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
   import { preferences } from "../state/preferences.svelte";
   import type { CardState } from "./card.svelte";

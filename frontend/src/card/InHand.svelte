@@ -1,8 +1,7 @@
 <script lang="ts">
   /** The valve in hand: its name, what it may measure, what it says so far. */
   import type { Gap, Valve, Verdict } from "../api/client";
-  import GapMark from "../kit/GapMark.svelte";
-  import SpecScale from "../kit/SpecScale.svelte";
+  import { GapMark, SpecScale } from "../kit";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
 
   let {

@@ -2,7 +2,7 @@
   /** What to do when this stage has all it asked for. */
   import type { Card, Stage } from "../api/client";
   import type { Snippet } from "svelte";
-  import Button from "../kit/Button.svelte";
+  import { Button } from "../kit";
   import { STAGES, kindOf } from "./registry";
 
   let { card, stage, children }: { card: Card; stage: Stage; children?: Snippet } = $props();

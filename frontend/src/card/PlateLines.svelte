@@ -4,7 +4,7 @@
   import { sourceWords } from "./plan.svelte";
   import { kindOf } from "./registry";
   import LobeDial from "../stages/turn/LobeDial.svelte";
-  import GapMark from "../kit/GapMark.svelte";
+  import { GapMark } from "../kit";
   import { preferences } from "../state/preferences.svelte";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
 

@@ -3,7 +3,7 @@
   import { untrack } from "svelte";
   import type { Stage } from "../api/client";
   import HeadDrawing from "../head/HeadDrawing.svelte";
-  import Button from "../kit/Button.svelte";
+  import { Button } from "../kit";
   import { keys } from "../state/keys.svelte";
   import { route } from "../state/route.svelte";
   import { CardState } from "./card.svelte";

@@ -1,10 +1,7 @@
 <script lang="ts">
   /** Take an engine file into the shop. */
   import { type Refusal, answer, api } from "../../api/client";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Dialog from "../../kit/Dialog.svelte";
+  import { Button, Dialog, Field, Form } from "../../kit";
   import { shopState } from "../../state/shop.svelte";
 
   let { open = $bindable(false) }: { open?: boolean } = $props();

@@ -1,11 +1,7 @@
 <script lang="ts">
   /** Open a card: which engine, who, why, and how far it has run. */
   import { Refusal, answer, api, type EngineLine } from "../../api/client";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Dialog from "../../kit/Dialog.svelte";
-  import Select from "../../kit/Select.svelte";
+  import { Button, Dialog, Field, Form, Select } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import { route } from "../../state/route.svelte";
 

@@ -2,7 +2,7 @@
   /** Bench: what lies open, what was signed, and the way to a new card. */
   import type { CardLine } from "../../api/client";
   import HeadMini from "../../head/HeadMini.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button } from "../../kit";
   import { keys } from "../../state/keys.svelte";
   import { STAGES } from "../../card/registry";
   import AddEngine from "./AddEngine.svelte";

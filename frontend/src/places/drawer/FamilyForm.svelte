@@ -2,10 +2,7 @@
   /** A family as the shop keeps it: diameter, runs, marking code, prices, low stock. */
   import { untrack } from "svelte";
   import type { Family, Schemas } from "../../api/client";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Select from "../../kit/Select.svelte";
+  import { Button, Field, Form, Select } from "../../kit";
   import type { DrawerState } from "./drawer.svelte";
 
   let {

@@ -1,12 +1,7 @@
 <script lang="ts">
   /** Drawer: every piece in its pocket, so that a gap in the assortment is seen. */
   import type { Condition, Family } from "../../api/client";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Dialog from "../../kit/Dialog.svelte";
-  import Pair from "../../kit/Pair.svelte";
-  import Tabs from "../../kit/Tabs.svelte";
+  import { Button, Dialog, Field, Form, Pair, Tabs } from "../../kit";
   import { DrawerState } from "./drawer.svelte";
   import FamilyForm from "./FamilyForm.svelte";
   import PocketFace from "./PocketFace.svelte";

@@ -1,9 +1,7 @@
 <script lang="ts">
   /** What lies in one pocket, piece by piece: count it, look where a piece has been, take it out. */
   import type { Pocket, Shim } from "../../api/client";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button, Field, Form } from "../../kit";
   import type { DrawerState } from "./drawer.svelte";
 
   let {

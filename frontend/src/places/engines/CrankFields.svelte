@@ -1,8 +1,6 @@
 <script lang="ts">
   /** Which way the crank turns, when each cylinder fires, cam timing, and the marks. */
-  import Button from "../../kit/Button.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Pair from "../../kit/Pair.svelte";
+  import { Button, Field, Pair } from "../../kit";
   import type { EngineDocument } from "./document";
   import { type EngineState, number } from "./engine.svelte";
 

@@ -3,10 +3,7 @@
   import { untrack } from "svelte";
   import { atRest } from "../../head/crank";
   import HeadMini from "../../head/HeadMini.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
+  import { Button, Field, Form, Notice } from "../../kit";
   import Cycle from "../../stages/turn/Cycle.svelte";
   import CrankFields from "./CrankFields.svelte";
   import { EngineState, number } from "./engine.svelte";

@@ -1,7 +1,6 @@
 <script lang="ts">
   /** The sizes that are made: outside diameter, and runs of thickness with their steps. */
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button, Field } from "../../kit";
   import type { FamilyDocument } from "./document";
 
   let {

@@ -2,7 +2,7 @@
   /** Engines: what is in the shop's care, and the way to add one from a layout. */
   import kinds from "../../api/kinds.json";
   import HeadMini from "../../head/HeadMini.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button } from "../../kit";
   import AddEngine from "../bench/AddEngine.svelte";
   import { shopState } from "../../state/shop.svelte";
 

@@ -1,8 +1,6 @@
 <script lang="ts">
   /** The spec as printed: a range a side, a closer or a single valve, and the unit it is in. */
-  import Button from "../../kit/Button.svelte";
-  import Pair from "../../kit/Pair.svelte";
-  import Select from "../../kit/Select.svelte";
+  import { Button, Pair, Select } from "../../kit";
   import type { EngineDocument, SpecDocument } from "./document";
   import type { EngineState } from "./engine.svelte";
 

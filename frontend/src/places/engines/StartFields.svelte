@@ -2,7 +2,7 @@
   /** What a new engine starts from: its layout, and what differs about it. */
   import kinds from "../../api/kinds.json";
   import type { Schemas } from "../../api/client";
-  import Select from "../../kit/Select.svelte";
+  import { Select } from "../../kit";
   import { ANGLES, type EngineState } from "./engine.svelte";
 
   let { engine }: { engine: EngineState } = $props();

@@ -1,10 +1,7 @@
 <script lang="ts">
   /** Shop: the feeler sets, blade by blade. */
   import { Refusal, answer, api, type BladeSet } from "../../api/client";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Select from "../../kit/Select.svelte";
+  import { Button, Field, Form, Select } from "../../kit";
   import { shopState } from "../../state/shop.svelte";
 
   void shopState.load();

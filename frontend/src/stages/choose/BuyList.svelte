@@ -1,7 +1,6 @@
 <script lang="ts">
   /** What is to buy: sizes, money, kit or singles; the parts counter; what is on its way. */
-  import Notice from "../../kit/Notice.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button, Notice } from "../../kit";
   import type { PlanState } from "../../card/plan.svelte";
 
   let { state }: { state: PlanState } = $props();

@@ -4,7 +4,7 @@
    * piece that can be had is a option, led from where it stands on the scale, with the gap it gives.
    */
   import type { PlanMove, Option, Valve } from "../../api/client";
-  import RadioGroup from "../../kit/RadioGroup.svelte";
+  import { RadioGroup } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import { optionKey } from "./options";
 

@@ -2,9 +2,7 @@
   /** Choose: the piece for the valve in hand, out of the plan for the whole engine. */
   import { untrack } from "svelte";
   import type { Option, School } from "../../api/client";
-  import Notice from "../../kit/Notice.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Select from "../../kit/Select.svelte";
+  import { Button, Notice, Select } from "../../kit";
   import { keys } from "../../state/keys.svelte";
   import type { CardState } from "../../card/card.svelte";
   import InHand from "../../card/InHand.svelte";

@@ -1,8 +1,7 @@
 <script lang="ts">
   /** The plan in one strip: what can be had instead, what it costs, how sure, and taking it. */
   import type { Variant } from "../../api/client";
-  import Button from "../../kit/Button.svelte";
-  import RadioGroup from "../../kit/RadioGroup.svelte";
+  import { Button, RadioGroup } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();

@@ -2,8 +2,7 @@
   /** Go or no go: one blade at a time, the one that settles the verdict soonest. */
   import { untrack } from "svelte";
   import { type Asked, type Length, answer, api } from "../../api/client";
-  import Notice from "../../kit/Notice.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button, Notice } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import { VERDICT_WORDS } from "../../kit/verdicts";
   import type { CardState } from "../../card/card.svelte";

@@ -1,8 +1,6 @@
 <script lang="ts">
   /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
-  import Button from "../../kit/Button.svelte";
-  import Select from "../../kit/Select.svelte";
-  import Pair from "../../kit/Pair.svelte";
+  import { Button, Pair, Select } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Entry from "../../card/Entry.svelte";

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** What is asked about the reading in hand: the reason, and one key for either answer. */
-  import Button from "../../kit/Button.svelte";
+  import { Button } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
 

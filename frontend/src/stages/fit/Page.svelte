@@ -1,10 +1,7 @@
 <script lang="ts">
   /** Fit: the piece to put in now, what to see to, then what closes the engine. */
   import { untrack } from "svelte";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button, Field, Form, Notice } from "../../kit";
   import { keys } from "../../state/keys.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Checklist from "../../card/Checklist.svelte";

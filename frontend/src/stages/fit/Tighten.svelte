@@ -2,12 +2,7 @@
   /** The tightening picture: bolts as they lie, the one to turn now, how hard, and what follows. */
   import type { Schemas } from "../../api/client";
   import { answer, api, Refusal } from "../../api/client";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Dialog from "../../kit/Dialog.svelte";
-  import Select from "../../kit/Select.svelte";
+  import { Button, Dialog, Field, Form, Notice, Select } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();

@@ -1,7 +1,6 @@
 <script lang="ts">
   /** Prove: turned by hand, measured again, held against what was expected, and explained. */
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button, Field } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import { route } from "../../state/route.svelte";
   import type { CardState } from "../../card/card.svelte";

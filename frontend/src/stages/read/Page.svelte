@@ -1,10 +1,6 @@
 <script lang="ts">
   /** Read: how to get at the shims, and what came out of each valve. */
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Pair from "../../kit/Pair.svelte";
-  import Select from "../../kit/Select.svelte";
+  import { Button, Field, Form, Pair, Select } from "../../kit";
   import { shopState } from "../../state/shop.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Checklist from "../../card/Checklist.svelte";

@@ -1,9 +1,6 @@
 <script lang="ts">
   /** Ready: cold, safe, and a tray with a pocket for every bolt. */
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button, Field, Form, Notice } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
   import Checklist from "../../card/Checklist.svelte";
   import { Draft } from "../../state/draft.svelte";

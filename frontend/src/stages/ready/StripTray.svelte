@@ -4,10 +4,7 @@
    * where it lives. Read backwards it is the list for putting together again.
    */
   import type { Part } from "../../api/client";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Button from "../../kit/Button.svelte";
-  import Pair from "../../kit/Pair.svelte";
+  import { Button, Field, Form, Pair } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();

@@ -1,10 +1,7 @@
 <script lang="ts">
   /** Sign: the sheet as it will be printed, and the name under it. */
   import { untrack } from "svelte";
-  import Form from "../../kit/Form.svelte";
-  import Field from "../../kit/Field.svelte";
-  import Notice from "../../kit/Notice.svelte";
-  import Button from "../../kit/Button.svelte";
+  import { Button, Field, Form, Notice } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Sheet from "./Sheet.svelte";

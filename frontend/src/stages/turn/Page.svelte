@@ -1,7 +1,6 @@
 <script lang="ts">
   /** Turn: the fewest stops, and at each the two proofs to look for. */
-  import Button from "../../kit/Button.svelte";
-  import Pair from "../../kit/Pair.svelte";
+  import { Button, Pair } from "../../kit";
   import { route } from "../../state/route.svelte";
   import type { CardState } from "../../card/card.svelte";
 
