@@ -2,7 +2,7 @@
   /** What to do when this stage has all it asked for. */
   import type { Card, Stage } from "../api/client";
   import type { Snippet } from "svelte";
-  import { Button } from "../kit";
+  import { Arrow, Button } from "../kit";
   import { STAGES, kindOf } from "./registry";
 
   let { card, stage, children }: { card: Card; stage: Stage; children?: Snippet } = $props();
@@ -25,9 +25,7 @@
     <span>{says}</span>
     <Button kind="now" href="/cards/{card.id}/{next.stage}" id="next-stage">
       {next.name}
-      <svg viewBox="0 0 16 12" class="h-3" aria-hidden="true">
-        <path d="M0 6h14M9 1l5 5-5 5" fill="none" stroke="currentColor" stroke-width="1.8" />
-      </svg>
+      <Arrow />
     </Button>
   </div>
 {/if}

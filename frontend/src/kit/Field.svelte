@@ -1,13 +1,16 @@
 <script lang="ts">
   /** One field with its label; what is wrong with it shows on its edge. */
   import type { HTMLInputAttributes } from "svelte/elements";
+  import { refusedField } from "./refused";
 
   let {
     label,
     value = $bindable(""),
-    class: place = "",
+    class: place = "block",
     look = "text-soft",
     input = "",
+    kind = "text",
+    at = "",
     invalid = false,
     ...rest
   }: {
@@ -19,11 +22,29 @@
     look?: string;
     /** Classes of the field itself, besides its own. */
     input?: string;
+    /** Figures are written narrow; a phone shows its keys for whole or decimal ones. */
+    kind?: "text" | "figures" | "whole" | "decimal";
+    /** What a refusal of the form around it calls this field. */
+    at?: string;
     invalid?: boolean;
   } & Omit<HTMLInputAttributes, "value" | "class"> = $props();
+
+  const refused = refusedField();
+  const modes = {
+    text: undefined,
+    figures: undefined,
+    whole: "numeric",
+    decimal: "decimal",
+  } as const;
 </script>
 
 <label class={place}>
   <span class={look}>{label}</span>
-  <input class="field {input}" bind:value aria-invalid={invalid} {...rest} />
+  <input
+    class="field {kind === 'text' ? '' : 'figures'} {input}"
+    inputmode={modes[kind]}
+    bind:value
+    aria-invalid={invalid || (at !== "" && refused() === at)}
+    {...rest}
+  />
 </label>

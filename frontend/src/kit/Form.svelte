@@ -3,6 +3,7 @@
   import type { Snippet } from "svelte";
   import type { Refusal } from "../api/client";
   import Notice from "./Notice.svelte";
+  import { tellFields } from "./refused";
 
   let {
     onsend,
@@ -19,6 +20,7 @@
     foot?: Snippet;
   } = $props();
 
+  tellFields(() => (refusal && typeof refusal !== "string" ? refusal.field : null));
   const sentence = $derived(typeof refusal === "string" ? refusal : refusal?.sentence);
 </script>
 

@@ -1,5 +1,6 @@
 <script lang="ts" generics="Value extends string">
   import { ToggleGroup } from "bits-ui";
+  import { type Items, named } from "./items";
 
   let {
     value,
@@ -8,7 +9,7 @@
     onchange,
   }: {
     value: Value;
-    items: readonly { value: Value; label: string }[];
+    items: Items<Value>;
     label: string;
     onchange: (value: Value) => void;
   } = $props();
@@ -21,7 +22,7 @@
   class="border-rule inline-flex border"
   aria-label={label}
 >
-  {#each items as item (item.value)}
+  {#each named(items) as item (item.value)}
     <ToggleGroup.Item
       value={item.value}
       class="data-[state=on]:bg-ink data-[state=on]:text-paper min-h-11 min-w-11 px-2.5 text-sm font-[560]"

@@ -1,5 +1,6 @@
 <script lang="ts" generics="Value extends string">
   import { Select } from "bits-ui";
+  import { type Items, named } from "./items";
 
   let {
     value,
@@ -10,7 +11,7 @@
     shown = true,
   }: {
     value: Value;
-    items: readonly { value: Value; label: string; note?: string }[];
+    items: Items<Value>;
     label: string;
     onchange: (value: Value) => void;
     disabled?: boolean;
@@ -18,7 +19,7 @@
     shown?: boolean;
   } = $props();
 
-  const chosen = $derived(items.find((item) => item.value === value)?.label ?? label);
+  const chosen = $derived(named(items).find((item) => item.value === value)?.label ?? label);
 </script>
 
 <div class="min-w-0">
@@ -27,7 +28,7 @@
     type="single"
     {value}
     onValueChange={(next) => onchange(next as Value)}
-    items={[...items]}
+    items={named(items)}
     {disabled}
   >
     <Select.Trigger
@@ -45,7 +46,7 @@
         sideOffset={4}
       >
         <Select.Viewport>
-          {#each items as item (item.value)}
+          {#each named(items) as item (item.value)}
             <Select.Item
               value={item.value}
               label={item.label}

@@ -26,13 +26,8 @@
 
 <Dialog bind:open title="Add an engine" says="From an engine file, described in docs/formats.">
   <Form onsend={submit} {refusal}>
-    <Field
-      label="What the shop calls it"
-      class="block"
-      bind:value={label}
-      invalid={refusal?.field === "label"}
-    />
-    <Field label="Note" class="block" bind:value={note} />
+    <Field label="What the shop calls it" bind:value={label} at="label" />
+    <Field label="Note" bind:value={note} />
     <label class="block">
       <span class="text-soft">Engine file (.json)</span>
       <input class="field" type="file" accept=".json,application/json" bind:files />

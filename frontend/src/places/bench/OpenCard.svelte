@@ -56,30 +56,11 @@
       items={engines.map((one) => ({ value: String(one.id), label: one.label, note: one.name }))}
       onchange={(value) => (engine = value)}
     />
-    <Field
-      label="Who does the work"
-      class="block"
-      bind:value={who}
-      invalid={refusal?.field === "opened_by"}
-    />
-    <Field label="Why now" class="block" bind:value={why} invalid={refusal?.field === "reason"} />
+    <Field label="Who does the work" bind:value={who} at="opened_by" />
+    <Field label="Why now" bind:value={why} at="reason" />
     <div class="grid grid-cols-2 gap-3">
-      <Field
-        label="Distance, km"
-        class="block"
-        input="figures"
-        inputmode="numeric"
-        bind:value={distance}
-        invalid={refusal?.field === "distance_km"}
-      />
-      <Field
-        label="or hours run"
-        class="block"
-        input="figures"
-        inputmode="numeric"
-        bind:value={hours}
-        invalid={refusal?.field === "hours"}
-      />
+      <Field label="Distance, km" kind="whole" bind:value={distance} at="distance_km" />
+      <Field label="or hours run" kind="whole" bind:value={hours} at="hours" />
     </div>
     {#snippet foot()}
       <Button kind="now" type="submit" class="min-h-12 text-lg">Open the card</Button>

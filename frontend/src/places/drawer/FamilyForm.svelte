@@ -2,7 +2,7 @@
   /** A family as the shop keeps it: diameter, runs, marking code, prices, low stock. */
   import { untrack } from "svelte";
   import type { Family, Schemas } from "../../api/client";
-  import { Button, Field, Form, Select } from "../../kit";
+  import { Button, Cross, Field, Form, Select } from "../../kit";
   import type { DrawerState } from "./drawer.svelte";
 
   let {
@@ -53,32 +53,25 @@
 
 <Form onsend={save} refusal={drawer.refusal} class="grid grid-cols-2 gap-3">
   <Field label="Name" class="col-span-2" bind:value={name} />
-  <Field
-    label="Diameter, mm"
-    input="figures"
-    bind:value={diameter}
-    invalid={drawer.refusal?.field === "diameter"}
-  />
+  <Field label="Diameter, mm" kind="figures" bind:value={diameter} at="diameter" />
   <Select label="Marked" value={code} items={CODES} onchange={(to) => (code = to)} />
   {#each runs as run, n (n)}
     <div class="col-span-2 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
-      <Field label="From" look="text-soft text-sm" input="figures" bind:value={run.low} />
-      <Field label="To" look="text-soft text-sm" input="figures" bind:value={run.high} />
-      <Field label="Step" look="text-soft text-sm" input="figures" bind:value={run.step} />
+      <Field label="From" look="text-soft text-sm" kind="figures" bind:value={run.low} />
+      <Field label="To" look="text-soft text-sm" kind="figures" bind:value={run.high} />
+      <Field label="Step" look="text-soft text-sm" kind="figures" bind:value={run.step} />
       <Button kind="bare" aria-label="Take this run out" onclick={() => runs.splice(n, 1)}>
-        <svg viewBox="0 0 20 20" class="h-4 w-4" aria-hidden="true">
-          <path d="M4 4l12 12M16 4L4 16" stroke="currentColor" stroke-width="1.8" />
-        </svg>
+        <Cross />
       </Button>
     </div>
   {/each}
   <Button class="col-span-2" onclick={() => runs.push({ low: "", high: "", step: "" })}
     >One more run</Button
   >
-  <Field label="Price of one" input="figures" bind:value={price} />
-  <Field label="Fewer than this is low" input="figures" inputmode="numeric" bind:value={lowStock} />
-  <Field label="Price of a kit" input="figures" bind:value={kitPrice} />
-  <Field label="Of each size in it" input="figures" inputmode="numeric" bind:value={kitEach} />
+  <Field label="Price of one" kind="figures" bind:value={price} />
+  <Field label="Fewer than this is low" kind="whole" bind:value={lowStock} />
+  <Field label="Price of a kit" kind="figures" bind:value={kitPrice} />
+  <Field label="Of each size in it" kind="whole" bind:value={kitEach} />
   <Field label="Bought at" class="col-span-2" bind:value={supplier} />
   {#snippet foot()}
     <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Save the family</Button>

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Drawer: every piece in its pocket, so that a gap in the assortment is seen. */
   import type { Condition, Family } from "../../api/client";
-  import { Button, Dialog, Field, Form, Pair, Tabs } from "../../kit";
+  import { Button, Dialog, Field, Form, Pair, PlaceFrame, Tabs } from "../../kit";
   import { DrawerState } from "./drawer.svelte";
   import FamilyForm from "./FamilyForm.svelte";
   import PocketFace from "./PocketFace.svelte";
@@ -36,6 +36,9 @@
   );
   const low = $derived(family?.pockets.filter((one) => one.low).length ?? 0);
 
+  function edit(anew: boolean): void {
+    [isNew, editing] = [anew, true];
+  }
   async function add(): Promise<void> {
     if (family && text.trim() && (await state_.add(family.id, text, condition))) text = "";
   }
@@ -47,31 +50,24 @@
   }
 </script>
 
-<main class="mx-auto w-full max-w-[1240px] px-5 py-5 max-sm:px-3">
-  <div class="flex flex-wrap items-end justify-between gap-3">
-    <h1 class="text-title leading-9 font-[640]" style:font-stretch="84%">Drawer</h1>
-    <div class="flex gap-1">
-      <Button href="/api/drawer.csv" kind="bare">Save as CSV</Button>
-      <label
-        class="hover:border-line focus-within:outline-now inline-flex min-h-11 cursor-pointer items-center border border-transparent px-3.5 font-[560] focus-within:outline-3"
-      >
-        Read a CSV
-        <input type="file" accept=".csv,text/csv" class="sr-only" onchange={readFile} />
-      </label>
-      <Button
-        onclick={() => {
-          isNew = true;
-          editing = true;
-        }}>A new family</Button
-      >
-    </div>
-  </div>
-  <div class="ticks mt-2 h-3" aria-hidden="true"></div>
+<PlaceFrame
+  title="Drawer"
+  wide="max-w-[1240px]"
+  refusal={state_.drawer ? null : state_.refusal}
+  onretry={() => state_.load()}
+>
+  {#snippet acts()}
+    <Button href="/api/drawer.csv" kind="bare">Save as CSV</Button>
+    <label
+      class="hover:border-line focus-within:outline-now inline-flex min-h-11 cursor-pointer items-center border border-transparent px-3.5 font-[560] focus-within:outline-3"
+    >
+      Read a CSV
+      <input type="file" accept=".csv,text/csv" class="sr-only" onchange={readFile} />
+    </label>
+    <Button onclick={() => edit(true)}>A new family</Button>
+  {/snippet}
   {#if !state_.drawer}
-    {#if state_.refusal}
-      <p class="my-3">{state_.refusal.sentence}</p>
-      <Button kind="now" onclick={() => void state_.load()}>Try again</Button>
-    {:else}<p class="text-soft my-4">Pulling the drawer out…</p>{/if}
+    <p class="text-soft my-4">Pulling the drawer out…</p>
   {:else if !family}
     <p class="my-4">
       No family yet. Add an engine, or a family by hand: its diameter and the sizes it is made in.
@@ -97,7 +93,8 @@
             <Field
               label="Put in: markings, thicknesses, how many"
               class="min-w-56 flex-1"
-              input="figures text-xl"
+              kind="figures"
+              input="text-xl"
               id="put-in"
               bind:value={text}
               placeholder="275x3, 2.801, 290 2.897"
@@ -107,10 +104,7 @@
             <Pair
               label="They are"
               value={condition}
-              items={[
-                { value: "sound", label: "sound" },
-                { value: "worn", label: "worn" },
-              ]}
+              items={["sound", "worn"]}
               onchange={(to) => (condition = to)}
             />
             <Button kind="now" type="submit" class="min-h-[46px]">Put in</Button>
@@ -166,13 +160,7 @@
             {#if family.used_by.length}<p class="text-soft">
                 Fits {family.used_by.join("; ")}.
               </p>{/if}
-            <Button
-              class="mt-1"
-              onclick={() => {
-                isNew = false;
-                editing = true;
-              }}>Change the family</Button
-            >
+            <Button class="mt-1" onclick={() => edit(false)}>Change the family</Button>
           </section>
           {#if orders.length}
             <section class="border-line border-t pt-2" aria-label="On order">
@@ -194,7 +182,7 @@
       </div>
     </Tabs>
   {/if}
-</main>
+</PlaceFrame>
 
 <Dialog bind:open={editing} title={isNew ? "A new family" : (family?.name ?? "Family")}>
   {#if editing}

@@ -61,16 +61,8 @@
 </ul>
 <Form
   class="mt-3 flex items-end gap-2"
-  onsend={() => {
-    void drawer.count(family_id, pocket.nominal.nm, Number(counted), pocket.pieces.length);
-  }}
+  onsend={() => drawer.count(family_id, pocket.nominal.nm, Number(counted), pocket.pieces.length)}
 >
-  <Field
-    label="Counted in the pocket"
-    class="flex-1"
-    input="figures"
-    inputmode="numeric"
-    bind:value={counted}
-  />
+  <Field label="Counted in the pocket" class="flex-1" kind="whole" bind:value={counted} />
   <Button type="submit">So many</Button>
 </Form>

@@ -2,9 +2,18 @@
   /** Which way the crank turns, when each cylinder fires, cam timing, and the marks. */
   import { Button, Field, Pair } from "../../kit";
   import type { EngineDocument } from "./document";
-  import { type EngineState, number } from "./engine.svelte";
+  import type { EngineState } from "./engine.svelte";
 
   let { engine, file }: { engine: EngineState; file: EngineDocument } = $props();
+
+  type Timing = NonNullable<EngineDocument["engine"]["events"]>;
+  const timing = (of: Timing): { says: string; of: Record<string, number>; key: string }[] => [
+    { says: "IN opens BTDC", of: of.intake, key: "opens_btdc" },
+    { says: "IN closes ABDC", of: of.intake, key: "closes_abdc" },
+    { says: "EX opens BBDC", of: of.exhaust, key: "opens_bbdc" },
+    { says: "EX closes ATDC", of: of.exhaust, key: "closes_atdc" },
+    { says: "ramp", of: of as never, key: "ramp" },
+  ];
 </script>
 
 <fieldset>
@@ -13,10 +22,7 @@
     <Pair
       label="Turns"
       value={file.engine.crank.rotation}
-      items={[
-        { value: "clockwise", label: "clockwise" },
-        { value: "anticlockwise", label: "anticlockwise" },
-      ]}
+      items={["clockwise", "anticlockwise"]}
       onchange={(way) => {
         file.engine.crank.rotation = way;
         engine.redraw();
@@ -27,34 +33,22 @@
         label="{cylinder.number} fires at"
         class="w-24"
         look="text-soft text-note"
-        input="figures"
-        inputmode="numeric"
+        kind="whole"
         value={cylinder.fires_at}
-        oninput={(event) => {
-          const value = number(event.currentTarget.value);
-          if (value === undefined) return;
-          cylinder.fires_at = value;
-          engine.redraw();
-        }}
+        oninput={engine.reads((to) => (cylinder.fires_at = to))}
       />
     {/each}
   </div>
   {#if file.engine.events}
     {@const events = file.engine.events}
     <div class="grid grid-cols-5 gap-3 max-sm:grid-cols-2">
-      {#each [{ says: "IN opens BTDC", get: () => events.intake.opens_btdc, set: (to: number) => (events.intake.opens_btdc = to) }, { says: "IN closes ABDC", get: () => events.intake.closes_abdc, set: (to: number) => (events.intake.closes_abdc = to) }, { says: "EX opens BBDC", get: () => events.exhaust.opens_bbdc, set: (to: number) => (events.exhaust.opens_bbdc = to) }, { says: "EX closes ATDC", get: () => events.exhaust.closes_atdc, set: (to: number) => (events.exhaust.closes_atdc = to) }, { says: "ramp", get: () => events.ramp, set: (to: number) => (events.ramp = to) }] as event_ (event_.says)}
+      {#each timing(events) as one (one.says)}
         <Field
-          label={event_.says}
+          label={one.says}
           look="text-soft text-note"
-          input="figures"
-          inputmode="numeric"
-          value={event_.get()}
-          oninput={(event) => {
-            const value = number(event.currentTarget.value);
-            if (value === undefined) return;
-            event_.set(value);
-            engine.redraw();
-          }}
+          kind="whole"
+          value={one.of[one.key]}
+          oninput={engine.reads((to) => (one.of[one.key] = to))}
         />
       {/each}
     </div>
@@ -73,14 +67,9 @@
           label="at"
           class="w-20"
           look="text-soft text-note"
-          input="figures"
+          kind="figures"
           value={mark.degrees}
-          oninput={(event) => {
-            const value = number(event.currentTarget.value);
-            if (value === undefined) return;
-            mark.degrees = value;
-            engine.redraw();
-          }}
+          oninput={engine.reads((to) => (mark.degrees = to))}
         />
         <Button
           kind="bare"

@@ -6,7 +6,7 @@
   import { Button, Field, Form, Notice } from "../../kit";
   import Cycle from "../../stages/turn/Cycle.svelte";
   import CrankFields from "./CrankFields.svelte";
-  import { EngineState, number } from "./engine.svelte";
+  import { EngineState } from "./engine.svelte";
   import FamilyFields from "./FamilyFields.svelte";
   import NameFields from "./NameFields.svelte";
   import SpecFields from "./SpecFields.svelte";
@@ -24,9 +24,7 @@
 
 <main class="mx-auto w-full max-w-[1240px] px-5 py-4 max-sm:px-3">
   <Form
-    onsend={() => {
-      void engine.save();
-    }}
+    onsend={() => engine.save()}
     class="grid grid-cols-[minmax(0,1fr)_30rem] gap-8 max-lg:grid-cols-1"
   >
     <div class="flex min-w-0 flex-col gap-4">
@@ -36,11 +34,7 @@
       {#if id === null}<StartFields {engine} />{/if}
       {#if file}
         <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-          <Field
-            label="What the shop calls it"
-            bind:value={engine.label}
-            invalid={engine.refusal?.field === "label"}
-          />
+          <Field label="What the shop calls it" bind:value={engine.label} at="label" />
           <Field label="Engine" bind:value={file.engine.name} oninput={() => engine.redraw()} />
           <Field label="Spec from" bind:value={file.engine.source} />
           <Field label="Page" bind:value={file.engine.page} />
@@ -49,19 +43,9 @@
         <SpecFields {engine} {file} />
         <fieldset>
           <legend class="border-ink w-full border-b-2 text-lg font-[600]">Shim sizes</legend>
-          <FamilyFields
-            family={file.engine.family}
-            name="Shim"
-            {number}
-            onchange={() => engine.redraw()}
-          />
+          <FamilyFields {engine} family={file.engine.family} name="Shim" />
           {#if file.engine.closer_family}
-            <FamilyFields
-              family={file.engine.closer_family}
-              name="Closer"
-              {number}
-              onchange={() => engine.redraw()}
-            />
+            <FamilyFields {engine} family={file.engine.closer_family} name="Closer" />
           {:else if closers}
             <Button onclick={() => engine.addCloserFamily()}
               >Give the closers their own sizes</Button

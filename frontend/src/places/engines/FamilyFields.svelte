@@ -2,31 +2,13 @@
   /** The sizes that are made: outside diameter, and runs of thickness with their steps. */
   import { Button, Field } from "../../kit";
   import type { FamilyDocument } from "./document";
+  import { type EngineState, number } from "./engine.svelte";
 
-  let {
-    family,
-    name,
-    number,
-    onchange,
-  }: {
-    family: FamilyDocument;
-    name: string;
-    number: (text: string) => number | undefined;
-    onchange: () => void;
-  } = $props();
+  let { family, name, engine }: { family: FamilyDocument; name: string; engine: EngineState } =
+    $props();
 
-  const ends = [
-    { key: "from", says: "from" },
-    { key: "to", says: "to" },
-    { key: "step", says: "by" },
-  ] as const;
-
-  function set(run: FamilyDocument["runs"][number], key: "from" | "to" | "step", text: string) {
-    const value = number(text);
-    if (value === undefined) return;
-    run[key] = value;
-    onchange();
-  }
+  const ends = { from: "from", to: "to", step: "by" } as const;
+  const keys = ["from", "to", "step"] as const;
 </script>
 
 <div class="flex flex-wrap items-end gap-3 py-2">
@@ -34,27 +16,25 @@
     label="{name} diameter"
     class="w-28"
     look="text-soft text-note"
-    input="figures"
-    inputmode="decimal"
+    kind="decimal"
     value={family.diameter ?? ""}
     oninput={(event) => {
       family.diameter = number(event.currentTarget.value);
-      onchange();
+      engine.redraw();
     }}
   />
   {#each family.runs as run, n (n)}
     <fieldset class="border-line flex items-end gap-1 border p-1">
       <legend class="sr-only">{name} sizes, run {n + 1}</legend>
-      {#each ends as end (end.key)}
+      {#each keys as end (end)}
         <Field
-          label={end.says}
+          label={ends[end]}
           class="w-20"
           look="text-soft text-note"
-          input="figures"
-          inputmode="decimal"
-          aria-label="{name} sizes {end.says}"
-          value={run[end.key]}
-          oninput={(event) => set(run, end.key, event.currentTarget.value)}
+          kind="decimal"
+          aria-label="{name} sizes {ends[end]}"
+          value={run[end]}
+          oninput={engine.reads((to) => (run[end] = to))}
         />
       {/each}
       {#if family.runs.length > 1}
@@ -63,7 +43,7 @@
           aria-label="Take run {n + 1} away"
           onclick={() => {
             family.runs.splice(n, 1);
-            onchange();
+            engine.redraw();
           }}>×</Button
         >
       {/if}
@@ -73,7 +53,7 @@
     onclick={() => {
       const last = family.runs.at(-1);
       family.runs.push(last ? { ...last } : { from: 1.2, to: 3.5, step: 0.05 });
-      onchange();
+      engine.redraw();
     }}>Add a run</Button
   >
 </div>

@@ -6,27 +6,22 @@
   let { engine, file }: { engine: EngineState; file: EngineDocument } = $props();
 </script>
 
-<fieldset>
-  <legend class="border-ink w-full border-b-2 text-lg font-[600]">Names</legend>
-  <div class="grid grid-cols-4 gap-2 pt-2 max-sm:grid-cols-2">
-    {#each file.engine.valves as valve, n (n)}
-      <input
-        class="field"
-        aria-label="Name of valve {n + 1}"
-        value={valve.id}
-        onchange={(event) => engine.rename(valve.id, event.currentTarget.value)}
-      />
-    {/each}
-  </div>
-  <p class="text-soft pt-3">Camshafts</p>
+{#snippet names(of: string, named: { id: string }[], rename: (from: string, to: string) => void)}
   <div class="grid grid-cols-4 gap-2 max-sm:grid-cols-2">
-    {#each file.engine.camshafts as shaft, n (n)}
+    {#each named as one, n (n)}
       <input
         class="field"
-        aria-label="Name of camshaft {n + 1}"
-        value={shaft.id}
-        onchange={(event) => engine.renameCamshaft(shaft.id, event.currentTarget.value)}
+        aria-label="Name of {of} {n + 1}"
+        value={one.id}
+        onchange={(event) => rename(one.id, event.currentTarget.value)}
       />
     {/each}
   </div>
+{/snippet}
+
+<fieldset>
+  <legend class="border-ink mb-2 w-full border-b-2 text-lg font-[600]">Names</legend>
+  {@render names("valve", file.engine.valves, (from, to) => engine.rename(from, to))}
+  <p class="text-soft pt-3">Camshafts</p>
+  {@render names("camshaft", file.engine.camshafts, (from, to) => engine.renameCamshaft(from, to))}
 </fieldset>

@@ -2,7 +2,7 @@
   /** Engines: what is in the shop's care, and the way to add one from a layout. */
   import kinds from "../../api/kinds.json";
   import HeadMini from "../../head/HeadMini.svelte";
-  import { Button } from "../../kit";
+  import { Button, PlaceFrame } from "../../kit";
   import AddEngine from "../bench/AddEngine.svelte";
   import { shopState } from "../../state/shop.svelte";
 
@@ -11,20 +11,13 @@
   const followers = new Map(kinds.followers.map((one) => [one.value, one.label]));
 </script>
 
-<main class="mx-auto w-full max-w-[1120px] px-5 py-5 max-sm:px-3">
-  <div class="flex flex-wrap items-end justify-between gap-3">
-    <h1 class="text-title leading-9 font-[640]" style:font-stretch="84%">Engines</h1>
-    <div class="flex gap-2">
-      <Button onclick={() => (adding = true)}>From a file</Button>
-      <Button kind="now" href="/engines/new">From a layout</Button>
-    </div>
-  </div>
-  <div class="ticks mt-3 h-3" aria-hidden="true"></div>
+<PlaceFrame title="Engines" refusal={shopState.refusal} onretry={() => shopState.load()}>
+  {#snippet acts()}
+    <Button onclick={() => (adding = true)}>From a file</Button>
+    <Button kind="now" href="/engines/new">From a layout</Button>
+  {/snippet}
   <div class="border-ink border-t-2"></div>
-  {#if shopState.refusal}
-    <p class="my-3">{shopState.refusal.sentence}</p>
-    <Button kind="now" onclick={() => void shopState.load()}>Try again</Button>
-  {:else if shopState.shop?.engines.length === 0}
+  {#if shopState.shop?.engines.length === 0}
     <p class="text-soft py-6">No engine yet. Start from its layout and correct what differs.</p>
   {/if}
   <ul>
@@ -50,4 +43,4 @@
     {/each}
   </ul>
   <AddEngine bind:open={adding} />
-</main>
+</PlaceFrame>

@@ -34,10 +34,7 @@
     <Pair
       label="Unit of the manual"
       value={file.unit ?? "mm"}
-      items={[
-        { value: "mm", label: "mm" },
-        { value: "in", label: "inch" },
-      ]}
+      items={["mm", { value: "in", label: "inch" }]}
       onchange={(unit) => {
         file.unit = unit;
         engine.redraw();

@@ -2,19 +2,20 @@
   /** What a new engine starts from: its layout, and what differs about it. */
   import kinds from "../../api/kinds.json";
   import type { Schemas } from "../../api/client";
-  import { Select } from "../../kit";
+  import { Check, Select } from "../../kit";
+  import type { Items } from "../../kit/items";
   import { ANGLES, type EngineState } from "./engine.svelte";
 
   let { engine }: { engine: EngineState } = $props();
 
   type Start = Schemas["StartIn"];
   const start = $derived(engine.start);
-  const layouts: { value: Start["layout"]; label: string }[] = [
-    { value: "single", label: "single" },
+  const layouts: Items<Start["layout"]> = [
+    "single",
     { value: "parallel-twin", label: "parallel twin" },
     { value: "v-twin", label: "V-twin" },
     { value: "l-twin", label: "L-twin" },
-    { value: "triple", label: "triple" },
+    "triple",
     { value: "inline-four", label: "inline four" },
     { value: "v-four", label: "V-four" },
     { value: "flat-four", label: "flat four" },
@@ -22,8 +23,6 @@
   ];
   const followers = kinds.followers as { value: Start["follower"]; label: string }[];
   const angles = $derived(ANGLES[start.layout]);
-  const numbers = (of: readonly number[]) =>
-    of.map((one) => ({ value: `${one}`, label: `${one}` }));
 </script>
 
 <div class="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
@@ -44,13 +43,13 @@
   <Select
     label="Valves a cylinder"
     value={`${start.valves}`}
-    items={numbers([2, 3, 4, 5])}
+    items={["2", "3", "4", "5"]}
     onchange={(to) => void engine.begin({ valves: Number(to) })}
   />
   <Select
     label="Camshafts a bank"
     value={`${start.camshafts}`}
-    items={numbers([1, 2])}
+    items={["1", "2"]}
     onchange={(to) => void engine.begin({ camshafts: Number(to) })}
   />
   <Select
@@ -59,20 +58,16 @@
     items={followers}
     onchange={(follower) => void engine.begin({ follower })}
   />
-  <label class="flex min-h-11 items-center gap-2 self-end">
-    <input
-      type="checkbox"
-      class="h-6 w-6 accent-[var(--ink)]"
-      checked={start.reversed_head}
-      onchange={(event) => void engine.begin({ reversed_head: event.currentTarget.checked })}
-    /> head reversed
-  </label>
-  <label class="flex min-h-11 items-center gap-2 self-end">
-    <input
-      type="checkbox"
-      class="h-6 w-6 accent-[var(--ink)]"
-      checked={start.crank_along}
-      onchange={(event) => void engine.begin({ crank_along: event.currentTarget.checked })}
-    /> crank along the machine
-  </label>
+  <Check
+    class="self-end"
+    label="head reversed"
+    checked={start.reversed_head}
+    onchange={(event) => void engine.begin({ reversed_head: event.currentTarget.checked })}
+  />
+  <Check
+    class="self-end"
+    label="crank along the machine"
+    checked={start.crank_along}
+    onchange={(event) => void engine.begin({ crank_along: event.currentTarget.checked })}
+  />
 </div>

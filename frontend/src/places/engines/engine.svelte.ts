@@ -2,12 +2,12 @@
 import {
   type Draft,
   type Drawing,
-  Refusal,
   type Schemas,
   type Turning,
   answer,
   api,
 } from "../../api/client";
+import { Attempt } from "../../state/attempt.svelte";
 import { route } from "../../state/route.svelte";
 import { shopState } from "../../state/shop.svelte";
 import type { EngineDocument, FamilyDocument, SpecDocument } from "./document";
@@ -26,13 +26,12 @@ export function number(text: string): number | undefined {
   return text.trim() === "" || Number.isNaN(value) ? undefined : value;
 }
 
-export class EngineState {
+export class EngineState extends Attempt {
   label = $state("");
   note = $state("");
   file = $state<EngineDocument | null>(null);
   drawing = $state.raw<Drawing | null>(null);
   turning = $state.raw<Turning | null>(null);
-  refusal = $state.raw<Refusal | null>(null);
   saved = $state(false);
   /** What a new engine starts from. */
   start = $state<Schemas["StartIn"]>({
@@ -46,7 +45,9 @@ export class EngineState {
   });
   private revision = 0;
 
-  constructor(readonly id: number | null) {}
+  constructor(readonly id: number | null) {
+    super();
+  }
 
   /** The angle that counts: the one picked where the layout has it, else its usual one. */
   get angle(): number | null {
@@ -60,7 +61,7 @@ export class EngineState {
   async begin(change: Partial<Schemas["StartIn"]> = {}): Promise<void> {
     this.start = { ...this.start, ...change };
     const body = { ...this.start, angle: this.angle };
-    await this.tried(async () => {
+    await this.at(async () => {
       this.take(await answer(api.POST("/api/engines/start", { body })));
     });
   }
@@ -68,7 +69,7 @@ export class EngineState {
   async load(): Promise<void> {
     const engine_id = this.id;
     if (engine_id === null) return this.begin();
-    await this.tried(async () => {
+    await this.at(async () => {
       const params = { path: { engine_id } };
       const engine = await answer(api.GET("/api/engines/{engine_id}", { params }));
       ({ label: this.label, note: this.note, revision: this.revision } = engine);
@@ -81,15 +82,6 @@ export class EngineState {
     this.file = JSON.parse(next.document) as EngineDocument;
   }
 
-  private async tried(work: () => Promise<void>): Promise<void> {
-    try {
-      await work();
-      this.refusal = null;
-    } catch (error) {
-      this.refusal = error as Refusal;
-    }
-  }
-
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Have the server draw what is being edited; it refuses what cannot be. */
@@ -98,7 +90,7 @@ export class EngineState {
     clearTimeout(this.timer);
     this.timer = setTimeout(() => {
       const document = JSON.stringify(this.file);
-      void this.tried(async () => {
+      void this.at(async () => {
         const drawn = await answer(api.POST("/api/engines/draft", { body: { document } }));
         ({ drawing: this.drawing, turning: this.turning } = drawn);
       });
@@ -110,7 +102,7 @@ export class EngineState {
     const { label, note, revision } = this;
     const document = JSON.stringify(this.file, null, 1);
     const engine_id = this.id;
-    await this.tried(async () => {
+    await this.at(async () => {
       if (engine_id === null) {
         const body = { label, note, document };
         shopState.shop = await answer(api.POST("/api/engines", { body }));
@@ -123,6 +115,16 @@ export class EngineState {
       this.revision = engine.revision;
       this.saved = true;
     });
+  }
+
+  /** What a field of numbers does when it is typed in: what is no number stays out of the file. */
+  reads(take: (value: number) => void) {
+    return (event: { currentTarget: HTMLInputElement }): void => {
+      const value = number(event.currentTarget.value);
+      if (value === undefined) return;
+      take(value);
+      this.redraw();
+    };
   }
 
   // what is edited ------------------------------------------------------------------------

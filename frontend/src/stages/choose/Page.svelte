@@ -1,13 +1,14 @@
 <script lang="ts">
   /** Choose: the piece for the valve in hand, out of the plan for the whole engine. */
   import { untrack } from "svelte";
-  import type { Option, School } from "../../api/client";
-  import { Button, Notice, Select } from "../../kit";
+  import type { Option } from "../../api/client";
+  import { Button, Notice } from "../../kit";
   import { keys } from "../../state/keys.svelte";
   import type { CardState } from "../../card/card.svelte";
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
-  import { ACTS, AIMS, REUSES, ROUNDINGS, TRUSTS } from "../../card/schools";
+  import Lean from "../../card/Lean.svelte";
+  import { leaning } from "../../card/schools";
   import BuyList from "./BuyList.svelte";
   import Ladder from "./Ladder.svelte";
   import { optionKey, stepped } from "./options";
@@ -69,20 +70,6 @@
       { key: "p", says: "Choose: take the whole plan", act: () => void planned.takeAll() },
     ]),
   );
-
-  const school = $derived<School>({
-    aim: card.card?.aim ?? "loose",
-    rounding: card.card?.rounding ?? "nearest",
-    act: card.card?.act ?? "out",
-    trust: card.card?.trust ?? "measured",
-    reuse: card.card?.reuse ?? true,
-  });
-  const named = (items: readonly { value: string; label: string }[], value: string): string =>
-    items.find((item) => item.value === value)?.label ?? value;
-  function lean(change: Partial<School>): void {
-    looking = {};
-    void card.act(card.acts.school({ ...school, ...change }));
-  }
 </script>
 
 {#if valve && card.card}
@@ -142,46 +129,13 @@
   <details class="border-line mt-auto border-t pt-1.5">
     <summary class="min-h-8">
       <span class="text-soft">Leaning:</span>
-      {named(AIMS, school.aim)}, {named(ROUNDINGS, school.rounding)}, {named(ACTS, school.act)}
+      {leaning(card.card, "aim")}, {leaning(card.card, "rounding")}, {leaning(card.card, "act")}
     </summary>
     <div class="grid grid-cols-2 gap-2">
-      <Select
-        label="Aim at"
-        value={school.aim}
-        items={AIMS}
-        onchange={(aim) => lean({ aim })}
-        disabled={card.signed}
-      />
-      <Select
-        label="Round to"
-        value={school.rounding}
-        items={ROUNDINGS}
-        onchange={(rounding) => lean({ rounding })}
-        disabled={card.signed}
-      />
-      <Select
-        label="Set which valves"
-        value={school.act}
-        items={ACTS}
-        onchange={(act) => lean({ act })}
-        disabled={card.signed}
-      />
-      <Select
-        label="Thickness by"
-        value={school.trust}
-        items={TRUSTS}
-        onchange={(trust) => lean({ trust })}
-        disabled={card.signed}
-      />
-      <div class="col-span-2">
-        <Select
-          label="Pieces used again"
-          value={school.reuse ? "yes" : "no"}
-          items={REUSES}
-          onchange={(reuse) => lean({ reuse: reuse === "yes" })}
-          disabled={card.signed}
-        />
-      </div>
+      {#each ["aim", "rounding", "act", "trust"] as const as habit (habit)}
+        <Lean job={card} of={habit} onlean={() => (looking = {})} />
+      {/each}
+      <div class="col-span-2"><Lean job={card} of="reuse" onlean={() => (looking = {})} /></div>
     </div>
   </details>
 {/if}

@@ -1,12 +1,12 @@
 <script lang="ts">
   /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
-  import { Button, Pair, Select } from "../../kit";
+  import { Button, Pair } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
-  import { ACTS } from "../../card/schools";
+  import Lean from "../../card/Lean.svelte";
   import Ask from "./Ask.svelte";
   import BladeFan from "./BladeFan.svelte";
   import Questions from "./Questions.svelte";
@@ -112,17 +112,7 @@
   {/if}
   <NextStage card={job.card} stage="feel">
     {#if !job.signed}
-      <Select
-        label="Set which valves"
-        value={job.card.act}
-        items={ACTS}
-        onchange={(act) => {
-          const card = job.card;
-          if (!card) return;
-          const { aim, rounding, trust, reuse } = card;
-          void job.act(job.acts.school({ aim, rounding, act, trust, reuse }));
-        }}
-      />
+      <Lean {job} of="act" />
     {/if}
   </NextStage>
 {/if}

@@ -78,21 +78,16 @@
         {/if}
       </div>
     {:else if !job.signed}
-      <Form
-        class="flex items-end gap-2"
-        onsend={() => {
-          void isIn();
-        }}
-      >
+      <Form class="flex items-end gap-2" onsend={isIn}>
         <Field
           label="Measured, if you do"
           class="w-32"
           look="text-soft block text-sm"
-          input="figures text-xl"
-          inputmode="decimal"
+          kind="decimal"
+          input="text-xl"
           bind:value={measured}
           placeholder={step.measured?.mm ?? step.thickness.mm}
-          invalid={job.refusal?.field === "measured"}
+          at="measured"
         />
         <Button kind="now" type="submit" id="is-in" class="min-h-12 flex-1 text-lg">It is in</Button
         >

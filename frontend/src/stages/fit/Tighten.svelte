@@ -41,15 +41,8 @@
   let said = $state<Schemas["TorqueOut"] | null>(null);
   let wrong = $state<string | null>(null);
   const tray = $derived((job.card?.tray ?? []).filter((part) => part.pockets.length > 1));
-  const UNITS: { value: Unit; label: string }[] = [
-    { value: "N·m", label: "N·m" },
-    { value: "lbf·ft", label: "lbf·ft" },
-    { value: "lbf·in", label: "lbf·in" },
-  ];
-  const THREADS = (["M5", "M6", "M7", "M8", "M10"] as const).map((value) => ({
-    value,
-    label: value,
-  }));
+  const UNITS = ["N·m", "lbf·ft", "lbf·in"] as const;
+  const THREADS = ["M5", "M6", "M7", "M8", "M10"] as const;
 
   async function look(): Promise<void> {
     try {
@@ -222,10 +215,10 @@
     </div>
     {#if from === "grid"}
       <Field label="They hold" class="col-span-2" bind:value={name} />
-      <Field label="Rows" input="figures" inputmode="numeric" bind:value={rows} />
-      <Field label="Bolts in a row" input="figures" inputmode="numeric" bind:value={columns} />
+      <Field label="Rows" kind="whole" bind:value={rows} />
+      <Field label="Bolts in a row" kind="whole" bind:value={columns} />
     {/if}
-    <Field label="The maker’s torque" input="figures" inputmode="decimal" bind:value={torque} />
+    <Field label="The maker’s torque" kind="decimal" bind:value={torque} />
     <Select label="In" value={unit} items={UNITS} onchange={(to) => (unit = to)} />
     <Select label="Thread" value={thread} items={THREADS} onchange={(to) => (thread = to)} />
     <p class="figures self-end text-note leading-5" role="status">
@@ -244,7 +237,7 @@
     <Field
       label="The maker’s order, if given"
       class="col-span-2"
-      input="figures"
+      kind="figures"
       bind:value={order}
       placeholder="5 3 1 2 4 6"
     />

@@ -106,11 +106,7 @@
       <Pair
         label="The piece is"
         value={job.entry.condition}
-        items={[
-          { value: "sound", label: "sound" },
-          { value: "worn", label: "worn" },
-          { value: "scrap", label: "scrap" },
-        ]}
+        items={["sound", "worn", "scrap"]}
         onchange={(condition) => (job.entry.condition = condition)}
       />
       {#if stream.connected}
@@ -124,9 +120,7 @@
   {#if !job.signed}
     <Form
       class="border-line grid grid-cols-[minmax(0,1fr)_5.5rem_auto] items-end gap-2 border-t pt-2"
-      onsend={() => {
-        void checkZero(job.card?.instrument_id ?? instruments[0]?.id ?? null);
-      }}
+      onsend={() => checkZero(job.card?.instrument_id ?? instruments[0]?.id ?? null)}
     >
       <Select
         label="Measured with"
@@ -144,7 +138,7 @@
       <Field
         label="Shows empty"
         look="text-soft mb-0.5 block text-sm"
-        input="figures"
+        kind="figures"
         bind:value={zero.value}
         placeholder="0.000"
       />

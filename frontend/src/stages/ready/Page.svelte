@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Ready: cold, safe, and a tray with a pocket for every bolt. */
-  import { Button, Field, Form, Notice } from "../../kit";
+  import { Button, Field, Form } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
   import Checklist from "../../card/Checklist.svelte";
   import { Draft } from "../../state/draft.svelte";
@@ -39,48 +39,45 @@
             ? ""
             : `, at ${card.distance_km} km`}{card.hours === null ? "" : `, ${card.hours} h`}.
         </p>
-        <Form class="grid grid-cols-2 gap-3" onsend={note}>
+        <Form class="grid grid-cols-2 gap-3" onsend={note} refusal={job.refusal}>
           <Field
             label="Hours since it ran"
-            class="block"
-            input="figures text-2xl"
-            inputmode="decimal"
+            kind="decimal"
+            input="text-2xl"
             bind:value={rested.value}
             disabled={job.signed}
-            invalid={job.refusal?.field === "rested"}
+            at="rested"
           />
           <Field
             label="Coolant or head, °C"
-            class="block"
-            input="figures text-2xl"
-            inputmode="decimal"
+            kind="decimal"
+            input="text-2xl"
             bind:value={temperature.value}
             disabled={job.signed}
-            invalid={job.refusal?.field === "temperature"}
+            at="temperature"
           />
           {#if warm}
             <Field
               label="Why it is measured warm all the same"
-              class="col-span-2 block"
+              class="col-span-2"
               look="text-tight font-[560]"
               bind:value={reason.value}
               disabled={job.signed}
-              invalid={job.refusal?.field === "reason"}
+              at="reason"
             />
           {/if}
-          {#if job.refusal}
-            <Notice class="col-span-2">{job.refusal.sentence}</Notice>
-          {/if}
-          {#each card.conditions.warnings as warning (warning)}
-            <p class="border-tight col-span-2 border-l-4 pl-3">
-              {warning} Readings are marked as warm.
-            </p>
-          {/each}
-          {#if !job.signed}
-            <Button type="submit" kind={card.conditions.rested_hours === null ? "now" : "plain"}
-              >Note it</Button
-            >
-          {/if}
+          {#snippet foot()}
+            {#each card.conditions.warnings as warning (warning)}
+              <p class="border-tight col-span-2 border-l-4 pl-3">
+                {warning} Readings are marked as warm.
+              </p>
+            {/each}
+            {#if !job.signed}
+              <Button type="submit" kind={card.conditions.rested_hours === null ? "now" : "plain"}
+                >Note it</Button
+              >
+            {/if}
+          {/snippet}
         </Form>
 
         <h2 class="border-ink mt-6 flex items-baseline justify-between border-b-2 pb-1 text-xl">

@@ -153,7 +153,7 @@
             <Field
               label="Length"
               look="text-soft text-note"
-              input="figures"
+              kind="figures"
               bind:value={length}
               placeholder="30"
               aria-label="Length of the next bolt"
@@ -161,8 +161,7 @@
             <Field
               label="Count"
               look="text-soft text-note"
-              input="figures"
-              inputmode="numeric"
+              kind="whole"
               bind:value={count}
               aria-label="How many in the next pocket"
             />
@@ -180,12 +179,7 @@
   </div>
 {/if}
 {#if !job.signed}
-  <Form
-    class="flex gap-2"
-    onsend={() => {
-      void add(name);
-    }}
-  >
+  <Form class="flex gap-2" onsend={() => add(name)}>
     <label class="min-w-0 flex-1">
       <span class="sr-only">Part that came off</span>
       <input class="field" bind:value={name} placeholder="Part that came off" />

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Sign: the sheet as it will be printed, and the name under it. */
   import { untrack } from "svelte";
-  import { Button, Field, Form, Notice } from "../../kit";
+  import { Button, Field, Form } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Sheet from "./Sheet.svelte";
@@ -90,7 +90,7 @@
             <span class="text-soft">Something to add? A dated line of its own</span>
             <textarea class="field min-h-20" bind:value={amended}></textarea>
           </label>
-          <Field label="Name" class="block" bind:value={name} autocomplete="name" />
+          <Field label="Name" bind:value={name} autocomplete="name" />
           <Button type="submit" disabled={!amended.trim()}>Write it</Button>
           {#if amendSays}<p role="status">{amendSays}</p>{/if}
         </Form>
@@ -119,14 +119,8 @@
         {:else}
           <p>Every valve is in spec as left.</p>
         {/if}
-        <Form class="flex flex-col gap-3" onsend={sign}>
-          <Field
-            label="Name"
-            class="block"
-            bind:value={name}
-            autocomplete="name"
-            invalid={card.refusal?.field === "signed_by"}
-          />
+        <Form onsend={sign} refusal={card.refusal}>
+          <Field label="Name" bind:value={name} autocomplete="name" at="signed_by" />
           <label class="block">
             <span class="text-soft">Remarks</span>
             <textarea
@@ -134,25 +128,17 @@
               bind:value={remarks}
               aria-invalid={card.refusal?.field === "remarks"}></textarea>
           </label>
-          <Field
-            label="Next check at, km"
-            class="block"
-            input="figures"
-            inputmode="numeric"
-            bind:value={next}
-            invalid={nextWrong}
-          />
+          <Field label="Next check at, km" kind="whole" bind:value={next} invalid={nextWrong} />
           {#if nextWrong}<p class="text-tight">
               Write the next check as a whole number of km.
             </p>{/if}
-          {#if card.refusal}
-            <Notice>{card.refusal.sentence}</Notice>
-          {/if}
-          <p class="text-soft text-note leading-5">
-            Before the engine is started: cover torqued to the maker’s figure, tensioner released,
-            nothing left inside, two full turns by hand without a stop.
-          </p>
-          <Button kind="now" type="submit" class="min-h-12 text-lg">Sign</Button>
+          {#snippet foot()}
+            <p class="text-soft text-note leading-5">
+              Before the engine is started: cover torqued to the maker’s figure, tensioner released,
+              nothing left inside, two full turns by hand without a stop.
+            </p>
+            <Button kind="now" type="submit" class="min-h-12 text-lg">Sign</Button>
+          {/snippet}
         </Form>
         {@render files()}
       {/if}
