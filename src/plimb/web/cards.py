@@ -27,6 +27,7 @@ from plimb.web.wire import (
     Reason,
     Sent,
     Text,
+    answer_of,
     first_line,
     off,
     read_off,
@@ -70,19 +71,9 @@ class ConditionsOut(Answer):
     warnings: list[str]
 
 
-@read_off(Pocket)
-class PocketOut(Answer):
-    """One fastener's place."""
-
-
-@read_off(Part)
-class PartOut(Answer):
-    """Something taken off."""
-
-
-@read_off(FitStep)
-class FitStepOut(Answer):
-    """One valve's turn to be fitted."""
+PocketOut = answer_of(Pocket, "PocketOut")
+PartOut = answer_of(Part, "PartOut")
+FitStepOut = answer_of(FitStep, "FitStepOut")
 
 
 @read_off(TorqueSaid)
@@ -92,14 +83,8 @@ class TorqueOut(Answer):
     words: dict[str, str]
 
 
-@read_off(TighteningStage)
-class StageOut(Answer):
-    """One stage of tightening."""
-
-
-@read_off(Tightening)
-class BoltsOut(Answer):
-    """Bolts to tighten, the order of their numbers, and how far it has got."""
+StageOut = answer_of(TighteningStage, "StageOut")
+BoltsOut = answer_of(Tightening, "BoltsOut")
 
 
 @read_off(Explanation)
@@ -110,9 +95,7 @@ class ExplanationOut(Answer):
     sure: str
 
 
-@read_off(Explained, without=("held_open",))
-class ExplainedOut(Answer):
-    """What the proof says as a whole."""
+ExplainedOut = answer_of(Explained, "ExplainedOut", without=("held_open",))
 
 
 @read_off(Todo)

@@ -14,21 +14,26 @@ from plimb.core.shim.marking import Code
 from plimb.web.plans import OrderOut
 from plimb.web.request import at_hand, csv_answer, now
 from plimb.web.sheets import FileIn
-from plimb.web.wire import Answer, Length, Number, Sent, Short, Text, off, read_off, sent_to
+from plimb.web.wire import (
+    Answer,
+    Length,
+    Number,
+    Sent,
+    Short,
+    Text,
+    answer_of,
+    off,
+    read_off,
+    sent_to,
+)
 
 blueprint = APIBlueprint("drawer", __name__, url_prefix="/api")
 
 Money = Annotated[str, Field(max_length=12)]
 
 
-@read_off(Location)
-class PlaceOut(Answer):
-    """Where a piece is."""
-
-
-@read_off(ShimView)
-class ShimOut(Answer):
-    """One piece."""
+PlaceOut = answer_of(Location, "PlaceOut")
+ShimOut = answer_of(ShimView, "ShimOut")
 
 
 @read_off(Pocket, without=("low_stock",))

@@ -4,27 +4,12 @@ from typing import Literal
 
 from plimb.core.engine.cycle import Cycle, CycleStop, Lane
 from plimb.core.engine.layout import BORE_RADIUS, BankDrawing, Bore, CamBar, HeadDrawing, ValveSpot
-from plimb.web.wire import Answer, read_off
+from plimb.web.wire import Answer, answer_of, read_off
 
-
-@read_off(Bore)
-class BoreOut(Answer):
-    """A cylinder bore on the drawing."""
-
-
-@read_off(ValveSpot)
-class SpotOut(Answer):
-    """A valve on the drawing, and the side of its bank its plate hangs on."""
-
-
-@read_off(CamBar)
-class BarOut(Answer):
-    """A camshaft on the drawing."""
-
-
-@read_off(BankDrawing)
-class BankOut(Answer):
-    """One bank of the drawing, in bore pitches."""
+BoreOut = answer_of(Bore, "BoreOut")
+SpotOut = answer_of(ValveSpot, "SpotOut")
+BarOut = answer_of(CamBar, "BarOut")
+BankOut = answer_of(BankDrawing, "BankOut")
 
 
 @read_off(HeadDrawing)
@@ -35,14 +20,8 @@ class DrawingOut(Answer):
     bore_radius: float = BORE_RADIUS
 
 
-@read_off(CycleStop)
-class StopOut(Answer):
-    """One angle to turn to, and what is measured there."""
-
-
-@read_off(Lane)
-class LaneOut(Answer):
-    """One cylinder's one side over the cycle: when its valves are lifted, in crank degrees."""
+StopOut = answer_of(CycleStop, "StopOut")
+LaneOut = answer_of(Lane, "LaneOut")
 
 
 @read_off(Cycle)

@@ -13,7 +13,7 @@ from plimb.core.measure.limits import Verdict
 from plimb.web.cards import act
 from plimb.web.request import at_hand
 from plimb.web.valves import TryOut
-from plimb.web.wire import Answer, Sent, Text, read_off
+from plimb.web.wire import Answer, Sent, Text, answer_of
 
 blueprint = APIBlueprint("readings", __name__, url_prefix="/api")
 
@@ -66,9 +66,7 @@ class NextBladeIn(Sent):
     fine: bool
 
 
-@read_off(NextTry)
-class AskedOut(Answer):
-    """What to try next on a valve, and the verdict if that is settled."""
+AskedOut = answer_of(NextTry, "AskedOut")
 
 
 @blueprint.post("/cards/<int:card_id>/next-blade")

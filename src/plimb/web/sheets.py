@@ -14,14 +14,12 @@ from plimb.core.measure.limits import Limits
 from plimb.files.sheet_pdf import fingerprint_in, sheet_pdf
 from plimb.web.cards import CardOut, act, card_as_it_stands
 from plimb.web.request import at_hand, csv_answer, file_answer, now
-from plimb.web.wire import Answer, Key, Sent, off, read_off, sent_to
+from plimb.web.wire import Answer, Key, Sent, answer_of, off, read_off, sent_to
 
 blueprint = APIBlueprint("sheets", __name__, url_prefix="/api")
 
 
-@read_off(Fact)
-class FactOut(Answer):
-    """A name and what stands beside it."""
+FactOut = answer_of(Fact, "FactOut")
 
 
 @read_off(Limits)
@@ -37,19 +35,9 @@ class SheetSpecOut(Answer):
     set_range: RangeOut | None = off("set_")
 
 
-@read_off(SheetRow, without=("spec",))
-class SheetRowOut(Answer):
-    """One valve's line; the same as on paper."""
-
-
-@read_off(SheetRound)
-class SheetRoundOut(Answer):
-    """One round's lines, and why it was gone round."""
-
-
-@read_off(Sheet, without=("drawing", "fingerprint"))
-class SheetOut(Answer):
-    """The whole sheet, from the same rows as the printed one."""
+SheetRowOut = answer_of(SheetRow, "SheetRowOut", without=("spec",))
+SheetRoundOut = answer_of(SheetRound, "SheetRoundOut")
+SheetOut = answer_of(Sheet, "SheetOut", without=("drawing", "fingerprint"))
 
 
 def _sheet(card_id: int) -> Sheet:

@@ -16,7 +16,7 @@ from plimb.core.measure.limits import Verdict
 from plimb.web.cards import BladeSetOut
 from plimb.web.drawings import DrawingOut
 from plimb.web.request import at_hand
-from plimb.web.wire import Answer, Sent, Short, Text, off, read_off, sent_to
+from plimb.web.wire import Answer, Sent, Short, Text, answer_of, off, read_off, sent_to
 
 blueprint = APIBlueprint("shop", __name__, url_prefix="/api")
 
@@ -42,9 +42,7 @@ class EngineLineOut(Answer):
     drawing: DrawingOut
 
 
-@read_off(InstrumentLine)
-class InstrumentOut(Answer):
-    """A micrometer or calliper, and what it is good to either way."""
+InstrumentOut = answer_of(InstrumentLine, "InstrumentOut")
 
 
 @read_off(ShopView)

@@ -9,7 +9,7 @@ from plimb.core.measure.shorthand import Reading
 from plimb.core.plan.needs import Need
 from plimb.core.shim.shim import ShimReading, Source
 from plimb.core.shim.worksheet import Worksheet
-from plimb.web.wire import Answer, Length, ShownGap, off, read_off
+from plimb.web.wire import Answer, Length, ShownGap, answer_of, off, read_off
 
 
 @read_off(Gauge)
@@ -20,9 +20,7 @@ class TryOut(Answer):
     blades: list[Length]
 
 
-@read_off(Question)
-class QuestionOut(Answer):
-    """A reading that is asked about, and what was likely meant."""
+QuestionOut = answer_of(Question, "QuestionOut")
 
 
 @read_off(Reading, without=("goes", "refuses", "feel"))
@@ -44,9 +42,7 @@ class PieceOut(Answer):
     spread: Length | None
 
 
-@read_off(Worksheet)
-class WorkedOut(Answer):
-    """The sum of one valve, line by line, and what the ladder shows of it."""
+WorkedOut = answer_of(Worksheet, "WorkedOut")
 
 
 @read_off(Limits)

@@ -153,6 +153,11 @@ def read_off(of: type, without: Sequence[str] = ()) -> Callable[[type[Made]], ty
     return make
 
 
+def answer_of(of: type, name: str, without: Sequence[str] = ()) -> type[Answer]:
+    """Return the answer that has just the fields of a value, but for some."""
+    return read_off(of, without)(create_model(name, __base__=Answer, __doc__=first_line(of)))
+
+
 class ReadOff(PydanticAdapter):
     """Answers are described as they are sent, not as they are read."""
 
