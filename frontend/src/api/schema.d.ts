@@ -405,7 +405,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Tick one line of a list, or take the tick back. */
+        /** Tick one line of a list, or take the tick back; BadValue where there is no such line. */
         put: operations["put_cards_see_to"];
         post?: never;
         delete?: never;
@@ -558,7 +558,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Choose among the plan and its alternatives. */
+        /** Choose among the plan and its alternatives; BadValue where there is no such alternative. */
         put: operations["put_plans_set_variant"];
         post?: never;
         delete?: never;
@@ -947,7 +947,7 @@ export interface components {
         };
         /**
          * AskedOut
-         * @description What to try next on a valve, and the verdict if that is settled.
+         * @description Which blade to try next on a valve, the verdict if settled, and what is known, as typed.
          */
         AskedOut: {
             next_blade: components["schemas"]["TryOut"] | null;
@@ -957,7 +957,7 @@ export interface components {
         };
         /**
          * BankOut
-         * @description One bank of the drawing, in bore pitches.
+         * @description One bank: its length in pitches and everything on it.
          */
         BankOut: {
             /** Bank */
@@ -973,7 +973,7 @@ export interface components {
         };
         /**
          * BarOut
-         * @description A camshaft on the drawing.
+         * @description A camshaft from end to end of its bank.
          */
         BarOut: {
             /** Camshaft */
@@ -1061,7 +1061,7 @@ export interface components {
         };
         /**
          * BoltsOut
-         * @description Bolts to tighten, the order of their numbers, and how far it has got.
+         * @description A group of bolts as it is turned, in the unit of the shop's wrench.
          */
         BoltsOut: {
             /** By Maker */
@@ -1086,7 +1086,7 @@ export interface components {
         };
         /**
          * BoreOut
-         * @description A cylinder bore on the drawing.
+         * @description A cylinder bore, at `u` along its bank.
          */
         BoreOut: {
             /** Cylinder */
@@ -1466,7 +1466,7 @@ export interface components {
         };
         /**
          * ExplainedOut
-         * @description What the proof says as a whole.
+         * @description What the proof says. `fine` where doubt alone explains it.
          */
         ExplainedOut: {
             /** Beyond */
@@ -1613,7 +1613,7 @@ export interface components {
         };
         /**
          * FitStepOut
-         * @description One valve's turn to be fitted.
+         * @description One valve's turn: the piece to take, where from, and what becomes of the one that is out.
          */
         FitStepOut: {
             /** By Marking */
@@ -1735,7 +1735,7 @@ export interface components {
         };
         /**
          * InstrumentOut
-         * @description A micrometer or calliper, and what it is good to either way.
+         * @description One micrometer or calliper, and what it is good to.
          */
         InstrumentOut: {
             doubt: components["schemas"]["LengthOut"];
@@ -1938,7 +1938,7 @@ export interface components {
         };
         /**
          * PartOut
-         * @description Something taken off.
+         * @description Something taken off, with a pocket for each of its fasteners.
          */
         PartOut: {
             /** Name */
@@ -1950,7 +1950,7 @@ export interface components {
         };
         /**
          * PartPart
-         * @description Something taken off, with its fasteners.
+         * @description Something taken off, with a pocket for each of its fasteners.
          */
         PartPart: {
             /** Name */
@@ -2000,7 +2000,7 @@ export interface components {
         };
         /**
          * PlaceOut
-         * @description Where a piece is.
+         * @description One place. An engine's needs its valve, a job's tray its card, an order its line.
          */
         PlaceOut: {
             /** Card Id */
@@ -2015,7 +2015,7 @@ export interface components {
         };
         /**
          * PlacePart
-         * @description Where a piece is.
+         * @description One place. An engine's needs its valve, a job's tray its card, an order its line.
          */
         PlacePart: {
             /**
@@ -2082,7 +2082,7 @@ export interface components {
         };
         /**
          * PocketOut
-         * @description One fastener's place.
+         * @description One fastener's place on a part's outline: 0 to 1 across and down, length as text.
          */
         PocketOut: {
             /** Count */
@@ -2098,7 +2098,7 @@ export interface components {
         };
         /**
          * PocketPart
-         * @description One fastener's place on a part's outline, 0 to 1 across and down.
+         * @description One fastener's place on a part's outline: 0 to 1 across and down, length as text.
          */
         PocketPart: {
             /** Count */
@@ -2124,7 +2124,7 @@ export interface components {
         };
         /**
          * QuestionOut
-         * @description A reading that is asked about, and what was likely meant.
+         * @description A reading that is asked about: why, and what was likely meant.
          */
         QuestionOut: {
             /** Sentence */
@@ -2241,7 +2241,7 @@ export interface components {
         };
         /**
          * SafetyIn
-         * @description Tick one line of a list, or take the tick back.
+         * @description Tick one line of a list, or take the tick back; BadValue where there is no such line.
          */
         SafetyIn: {
             /** Done */
@@ -2285,7 +2285,7 @@ export interface components {
         };
         /**
          * SheetOut
-         * @description The whole sheet, from the same rows as the printed one.
+         * @description The whole sheet. `facts` are names and what stands beside them, in order.
          */
         SheetOut: {
             /** Acknowledged */
@@ -2339,7 +2339,7 @@ export interface components {
         };
         /**
          * SheetRowOut
-         * @description One valve's line; the same as on paper.
+         * @description One valve's line. Lengths in nanometres, None where there is nothing to say.
          */
         SheetRowOut: {
             /** Beyond */
@@ -2371,7 +2371,7 @@ export interface components {
         };
         /**
          * ShimOut
-         * @description One piece.
+         * @description One piece, and where it is.
          */
         ShimOut: {
             condition: components["schemas"]["Condition"];
@@ -2456,7 +2456,7 @@ export interface components {
         };
         /**
          * SpotOut
-         * @description A valve on the drawing, and the side of its bank its plate hangs on.
+         * @description A valve head: place, radius, and the side of the bank its plate hangs on (−1 or 1).
          */
         SpotOut: {
             /** Plate */
@@ -2480,7 +2480,7 @@ export interface components {
         Stage: "ready" | "turn" | "feel" | "read" | "choose" | "fit" | "prove" | "sign";
         /**
          * StageOut
-         * @description One stage of tightening.
+         * @description One stage of tightening, and its torque in the wrench's unit.
          */
         StageOut: {
             /** Name */
@@ -2508,7 +2508,7 @@ export interface components {
         };
         /**
          * StopOut
-         * @description One angle to turn to, and what is measured there.
+         * @description One angle to turn to, and what is measured there; `narrow` where it must be met exactly.
          */
         StopOut: {
             /** Degrees */
@@ -2721,7 +2721,7 @@ export interface components {
         };
         /**
          * VariantIn
-         * @description Choose among the plan and its alternatives.
+         * @description Choose among the plan and its alternatives; BadValue where there is no such alternative.
          */
         VariantIn: {
             /** Key */
@@ -2777,7 +2777,7 @@ export interface components {
         };
         /**
          * WorkedOut
-         * @description The sum of one valve, line by line, and what the ladder shows of it.
+         * @description The sum of one valve to be checked on paper, and what the ladder shows of it.
          */
         WorkedOut: {
             ideal: components["schemas"]["LengthOut"];

@@ -190,11 +190,7 @@ def note_conditions(
 
 @act("safety {item} {done}")
 def see_to(on: OnCard, *, item: str, done: bool) -> None:
-    """Tick one line of a list, or take the tick back.
-
-    Raises:
-        BadValue: There is no such line.
-    """
+    """Tick one line of a list, or take the tick back; BadValue where there is no such line."""
     view = card_view(on.session, on.card)
     if item not in {line.item.id for line in (*view.safety, *view.reach, *view.closing)}:
         raise BadValue(f"“{item}” is not on this card's lists.", field="item")
@@ -256,11 +252,7 @@ def required(text: str, field: str, sentence: str) -> str:
 def check_km(
     km: int | None, field: str, sentence: str = "A distance lies between 0 and {} km."
 ) -> None:
-    """Refuse a distance that cannot be.
-
-    Raises:
-        BadValue: It is so.
-    """
+    """Refuse a distance that cannot be: BadValue."""
     if km is not None and not 0 <= km <= FAR_KM:
         raise BadValue(sentence.format(FAR_KM), field=field)
 

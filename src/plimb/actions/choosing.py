@@ -117,11 +117,7 @@ def forbid_piece(on: OnCard, *, valve: str, thickness_nm: int, forbidden: bool) 
 
 @act("variant {variant}")
 def set_variant(on: OnCard, variant: str) -> None:
-    """Choose among the plan and its alternatives.
-
-    Raises:
-        BadValue: There is no such alternative.
-    """
+    """Choose among the plan and its alternatives; BadValue where there is no such alternative."""
     if variant not in VARIANTS:
         raise BadValue(f"variant is one of {', '.join(VARIANTS)}.", field="variant")
     on.card.variant = variant

@@ -52,11 +52,7 @@ def draw_draft(document: str) -> DraftView:
 
 
 def read_engine_view(session: Session, engine_id: int) -> EngineView:
-    """Return the engine of that number.
-
-    Raises:
-        NotFound: There is none.
-    """
+    """Return the engine of that number; NotFound where there is none."""
     newest = newest_revision(session, engine_id)
     _engine, _events, drawing, turning = drawn(newest.document)
     revision, document = newest.number, newest.document
@@ -121,11 +117,7 @@ def _know_families(session: Session, document: str) -> None:
 
 
 def check_engine(document: str, label: str) -> None:
-    """Refuse an engine file that cannot be read or turned, or that has no label.
-
-    Raises:
-        BadValue: It is so.
-    """
+    """Refuse an engine file that cannot be read or turned, or that has no label: BadValue."""
     if not label.strip():
         raise BadValue("Write what the shop calls this engine.", field="label")
     turning_of(document, Method.MARKS)

@@ -28,11 +28,7 @@ def shop_is_empty(database: Database) -> bool:
 
 
 def rename_shop(database: Database, name: str) -> None:
-    """Give the shop its name.
-
-    Raises:
-        BadValue: The name is empty.
-    """
+    """Give the shop its name; BadValue where the name is empty."""
     if not name.strip():
         raise BadValue("Write the shop's name.", field="name")
     with database.writing() as session:

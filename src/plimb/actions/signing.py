@@ -77,11 +77,7 @@ def amend(
 
 
 def read_sheet(session: Session, card_id: int) -> Sheet:
-    """Return the sheet of the card of that number.
-
-    Raises:
-        NotFound: There is none.
-    """
+    """Return the sheet of the card of that number; NotFound where there is none."""
     card = get_card(session, card_id)
     view = card_view(session, card)
     kept = card.as_signed or shop_things(card)

@@ -135,11 +135,7 @@ def _renamed(line: AnyLine, names: Mapping[str, str]) -> AnyLine:
 
 
 def export_card(session: Session, card_id: int) -> str:
-    """Return a card as its file, the same text each time.
-
-    Raises:
-        NotFound: There is no such card.
-    """
+    """Return a card as its file, the same text each time; NotFound where there is no such card."""
     return write_json(card_document(session, get_card(session, card_id)))
 
 
@@ -244,11 +240,7 @@ def _round(
 
 
 def _check_lines(engine: Engine, lines: Sequence[LinePart], path: str) -> None:
-    """Refuse lines that cannot be: an unknown valve, two lines that both stand.
-
-    Raises:
-        BadValue: It is so.
-    """
+    """Refuse lines that cannot be: an unknown valve, two lines that both stand: BadValue."""
     stands = set()
     for place, line in enumerate(lines):
         here = f"{path}[{place}]"

@@ -328,11 +328,7 @@ def _left_before(session: Session, card_id: int) -> dict[str, Before]:
 
 
 def read_card(session: Session, card_id: int) -> CardView:
-    """Return the card of that number.
-
-    Raises:
-        NotFound: There is none.
-    """
+    """Return the card of that number; NotFound where there is none."""
     return card_view(session, get_card(session, card_id))
 
 

@@ -6,7 +6,7 @@ from pathlib import Path
 
 import click
 
-from plimb.cli.root import json_option, main, text_of
+from plimb.cli.root import file_argument, json_option, main, text_of
 from plimb.core.engine.turning import COMFORT, Method, plan_turning
 from plimb.core.plan.search import plan_engine
 from plimb.core.words import percent
@@ -15,7 +15,7 @@ from plimb.files.engine_file import read_engine
 
 
 @main.command()
-@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@file_argument
 @click.option("--method", type=click.Choice(["marks", "lobe"]), default="marks")
 @json_option
 def turn(file: Path, method: str, as_json: bool) -> None:
@@ -44,7 +44,7 @@ def turn(file: Path, method: str, as_json: bool) -> None:
 
 
 @main.command()
-@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@file_argument
 @json_option
 def plan(file: Path, as_json: bool) -> None:
     """Decide the whole engine on the card in FILE: which shim goes where, and what to buy."""

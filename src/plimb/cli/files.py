@@ -11,7 +11,7 @@ from plimb.actions.clock import utc_now
 from plimb.actions.signing import read_sheet
 from plimb.actions.transfer import export_card, import_card, readings_csv
 from plimb.actions.whole_shop import SHOP_FORMAT, export_shop, import_shop
-from plimb.cli.root import database_option, json_option, main, text_of
+from plimb.cli.root import database_option, file_argument, json_option, main, text_of
 from plimb.core.errors import BadValue
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.store.database import Database, record_path
@@ -95,7 +95,7 @@ def import_(files: tuple[Path, ...], database: Path | None, as_json: bool) -> No
 
 
 @main.command()
-@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@file_argument
 @database_option
 @json_option
 def backup(file: Path, database: Path | None, as_json: bool) -> None:
@@ -105,7 +105,7 @@ def backup(file: Path, database: Path | None, as_json: bool) -> None:
 
 
 @main.command()
-@click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
+@file_argument
 @database_option
 @json_option
 def restore(file: Path, database: Path | None, as_json: bool) -> None:

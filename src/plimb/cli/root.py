@@ -65,11 +65,7 @@ def main() -> None:
 
 
 def text_of(file: Path) -> str:
-    """Return the text of a file.
-
-    Raises:
-        BadValue: It cannot be read.
-    """
+    """Return the text of a file; BadValue where it cannot be read."""
     try:
         return file.read_text("utf-8")
     except (OSError, UnicodeDecodeError):
@@ -82,4 +78,5 @@ database_option = click.option(
     default=None,
     help="SQLite file; by default the shop's own, in this user's data folder.",
 )
+file_argument = click.argument("file", type=click.Path(path_type=Path, dir_okay=False))
 json_option = click.option("--json", "as_json", is_flag=True, help="Answer as JSON.")

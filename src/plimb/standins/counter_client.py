@@ -2,15 +2,16 @@
 
 import json
 from collections.abc import Sequence
-from dataclasses import dataclass
-from typing import Any
+from dataclasses import asdict, dataclass
+from typing import Annotated, Any, Literal
 from urllib.error import HTTPError, URLError
 from urllib.request import Request, urlopen
+
+from pydantic import Field, TypeAdapter, ValidationError
 
 from plimb.core.errors import CounterAway
 
 PATIENCE_S = 4.0
-STATES = ("ready", "back-ordered", "refused")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -29,10 +30,13 @@ class Answered:
     thickness_nm: int
     diameter_nm: int
     count: int
-    state: str
+    state: Literal["ready", "back-ordered", "refused"]
     price: str | None
     days: int
-    says: str
+    says: Annotated[str, Field(max_length=200)]
+
+
+_LINES = TypeAdapter(tuple[Answered, ...])
 
 
 def ask_prices(address: str | None, wanted: Sequence[Wanted]) -> tuple[Answered, ...]:
@@ -41,7 +45,7 @@ def ask_prices(address: str | None, wanted: Sequence[Wanted]) -> tuple[Answered,
     Raises:
         CounterAway: It does not answer, or says what cannot be understood.
     """
-    return _answered(_send(address, "/quotes", {"lines": _lines(wanted)}), wanted)
+    return _answered(_send(address, "/quotes", {"lines": [asdict(one) for one in wanted]}), wanted)
 
 
 def place_order(
@@ -52,15 +56,8 @@ def place_order(
     Raises:
         CounterAway: It does not answer; sent again with the same key it is ordered once.
     """
-    body = _send(address, "/orders", {"key": key, "lines": _lines(wanted)})
+    body = _send(address, "/orders", {"key": key, "lines": [asdict(one) for one in wanted]})
     return str(body.get("number", "")), _answered(body, wanted)
-
-
-def _lines(wanted: Sequence[Wanted]) -> list[dict[str, int]]:
-    return [
-        {"diameter_nm": w.diameter_nm, "thickness_nm": w.thickness_nm, "count": w.count}
-        for w in wanted
-    ]
 
 
 def _send(address: str | None, path: str, body: dict[str, Any]) -> dict[str, Any]:
@@ -95,25 +92,13 @@ def _send(address: str | None, path: str, body: dict[str, Any]) -> dict[str, Any
 
 def _answered(body: dict[str, Any], wanted: Sequence[Wanted]) -> tuple[Answered, ...]:
     try:
-        lines = [
-            Answered(
-                thickness_nm=int(line["thickness_nm"]),
-                diameter_nm=int(line["diameter_nm"]),
-                count=int(line["count"]),
-                state=str(line["state"]),
-                price=None if line["price"] is None else str(line["price"]),
-                days=int(line["days"]),
-                says=str(line["says"])[:200],
-            )
-            for line in body["lines"]
-        ]
-    except (KeyError, TypeError, ValueError):
-        lines = []
+        lines = _LINES.validate_python(body.get("lines"))
+    except ValidationError:
+        lines = ()
     asked = [(w.diameter_nm, w.thickness_nm, w.count) for w in wanted]
-    told = [(a.diameter_nm, a.thickness_nm, a.count) for a in lines]
-    if told != asked or any(line.state not in STATES for line in lines):
+    if [(a.diameter_nm, a.thickness_nm, a.count) for a in lines] != asked:
         raise CounterAway(
             "The parts counter's answer cannot be understood. Take the list along as CSV instead.",
             field="counter",
         )
-    return tuple(lines)
+    return lines

@@ -19,11 +19,7 @@ def list_engines(session: Session) -> Sequence[EngineRow]:
 
 
 def newest_revision(session: Session, engine_id: int) -> EngineRevisionRow:
-    """Return an engine's newest revision.
-
-    Raises:
-        NotFound: There is no engine of that number.
-    """
+    """Return an engine's newest revision; NotFound where there is no engine of that number."""
     return numbered(session, EngineRow, engine_id).revisions[-1]
 
 

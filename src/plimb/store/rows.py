@@ -29,11 +29,7 @@ _CALLED: dict[Any, tuple[str, str]] = {
 
 
 def numbered(session: Session, kind: type[Row], number: int, options: Sequence[Any] = ()) -> Row:
-    """Return the row of that kind and number.
-
-    Raises:
-        NotFound: There is none.
-    """
+    """Return the row of that kind and number; NotFound where there is none."""
     row = session.get(kind, number, options=options)
     if row is None:
         called, field = _CALLED[kind]

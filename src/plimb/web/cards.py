@@ -1,10 +1,10 @@
 """Cards over the wire: look at one, open one, and what is noted on it as a whole."""
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable
 from typing import Annotated, Any
 
 from apiflask import APIBlueprint
-from pydantic import AfterValidator, Field
+from pydantic import Field
 
 from plimb.actions import cards
 from plimb.actions.cards import Change, Written
@@ -26,9 +26,10 @@ from plimb.web.wire import (
     Length,
     Reason,
     Sent,
-    Text,
     answer_of,
     first_line,
+    inside,
+    listed,
     off,
     read_off,
     sent_to,
@@ -95,7 +96,7 @@ class ExplanationOut(Answer):
     sure: str
 
 
-ExplainedOut = answer_of(Explained, "ExplainedOut", without=("held_open",))
+ExplainedOut = answer_of(Explained, "ExplainedOut")
 
 
 @read_off(Todo)
@@ -169,37 +170,15 @@ def get_card(card_id: int) -> CardView:
     return card_as_it_stands(card_id)
 
 
-class PocketPart(Sent):
-    """One fastener's place on a part's outline, 0 to 1 across and down."""
-
-    x: Annotated[float, Field(ge=0, le=1, strict=False)]
-    y: Annotated[float, Field(ge=0, le=1, strict=False)]
-    length: Annotated[str, Field(max_length=40)]
-    note: Text
-    count: Annotated[int, Field(ge=1, le=99)]
-
-
-class PartPart(Sent):
-    """Something taken off, with its fasteners."""
-
-    name: Text
-    note: Text
-    pockets: Annotated[list[PocketPart], Field(max_length=60)]
-
-
-def _parts(sent: Sequence[PartPart]) -> list[Part]:
-    return [
-        Part(
-            name=part.name,
-            note=part.note,
-            pockets=tuple(Pocket(**pocket.model_dump()) for pocket in part.pockets),
-        )
-        for part in sent
-    ]
+Share = Annotated[float, Field(ge=0, le=1, strict=False)]
+PocketPart = inside(
+    "PocketPart", Pocket, whole=True, x=Share, y=Share,
+    length=Annotated[str, Field(max_length=40)], count=Annotated[int, Field(ge=1, le=99)],
+)  # fmt: skip
+PartPart = inside("PartPart", Part, whole=True, pockets=listed(PocketPart, 60))
 
 
 Typed = Annotated[str, Field(max_length=12)] | None
-Parts = Annotated[list[PartPart], Field(max_length=40), AfterValidator(_parts)]
 
 act(
     blueprint, "put", "conditions", "ConditionsIn", cards.note_conditions,
@@ -207,5 +186,5 @@ act(
 )  # fmt: skip
 act(blueprint, "put", "safety", "SafetyIn", cards.see_to)
 act(blueprint, "put", "method", "MethodIn", cards.set_method)
-act(blueprint, "put", "tray", "TrayIn", cards.lay_out_tray, parts=Parts)
+act(blueprint, "put", "tray", "TrayIn", cards.lay_out_tray, parts=listed(PartPart, 40))
 act(blueprint, "put", "school", "SchoolIn", cards.set_school)

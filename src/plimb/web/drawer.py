@@ -9,7 +9,7 @@ from pydantic import AfterValidator, Field
 
 from plimb.actions import drawer, families, orders
 from plimb.actions.drawer import DrawerView, FamilyView, Pocket, ShimView
-from plimb.core.shim.location import Location, Where
+from plimb.core.shim.location import Location
 from plimb.core.shim.marking import Code
 from plimb.web.plans import OrderOut
 from plimb.web.request import at_hand, csv_answer, now
@@ -20,8 +20,8 @@ from plimb.web.wire import (
     Number,
     Sent,
     Short,
-    Text,
     answer_of,
+    inside,
     off,
     read_off,
     sent_to,
@@ -144,21 +144,7 @@ def count_pocket(family_id: int, json_data: Sent) -> DrawerView:
     return _drawer()
 
 
-class PlacePart(Sent):
-    """Where a piece is."""
-
-    where: Annotated[Where, Field(strict=False)]
-    engine_id: int | None = None
-    valve: Text | None = None
-    card_id: int | None = None
-    order_line_id: int | None = None
-
-
-def _location(sent: PlacePart) -> Location:
-    return Location(**sent.said())
-
-
-Place = Annotated[PlacePart, AfterValidator(_location)]
+Place = inside("PlacePart", Location)
 
 
 @blueprint.post("/shims/<int:shim_id>/moves")

@@ -13,7 +13,7 @@ from plimb.core.measure.limits import Verdict
 from plimb.web.cards import act
 from plimb.web.request import at_hand
 from plimb.web.valves import TryOut
-from plimb.web.wire import Answer, Sent, Text, answer_of
+from plimb.web.wire import Answer, Sent, Text, answer_of, listed
 
 blueprint = APIBlueprint("readings", __name__, url_prefix="/api")
 
@@ -21,7 +21,7 @@ blueprint = APIBlueprint("readings", __name__, url_prefix="/api")
 act(blueprint, "post", "gaps", "GapIn", readings.write_down_gap)
 act(
     blueprint, "post", "kept", "KeptIn", readings.keep_odd_reading,
-    slips=Annotated[list[Text], Field(max_length=20)],
+    slips=listed(Text, 20),
 )  # fmt: skip
 
 

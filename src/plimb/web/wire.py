@@ -18,6 +18,7 @@ from typing import Annotated, Any, TypeVar, Union, get_args, get_origin, get_typ
 from apiflask.schema_adapters.pydantic import PydanticAdapter
 from apiflask.schema_adapters.registry import registry
 from pydantic import (
+    AfterValidator,
     AliasChoices,
     AliasGenerator,
     AliasPath,
@@ -213,6 +214,17 @@ def sent_to(
             needed = whole or one.default is Parameter.empty
             taken[one.name] = (kind, ... if needed else one.default)
     return create_model(name, __base__=base, __doc__=first_line(act), **taken)
+
+
+def inside(name: str, of: type, **otherwise: Any) -> Any:
+    """Return the kind of a field that carries a whole value: sent as its fields, given as it."""
+    sent = sent_to(name, of, **otherwise)
+    return Annotated[sent, AfterValidator(lambda one: of(**one.said()))]
+
+
+def listed(kind: Any, most: int) -> Any:
+    """Return the kind of a field that carries so many of a kind at most."""
+    return Annotated[list[kind], Field(max_length=most), AfterValidator(tuple)]
 
 
 def _understood(kind: Any) -> Any:

@@ -14,7 +14,6 @@ from plimb.core.engine.turning import (
     USUAL_EVENTS,
     Events,
     Method,
-    lobe_points,
     margin,
     order_by_plan,
     plan_turning,
@@ -160,6 +159,12 @@ def test_marked_stops_are_preferred_and_own_marks_are_used():
 
 def test_a_narrow_margin_is_known_as_such():
     assert min(stop.margin for stop in plan_turning(MACHINES["V-four"]).stops) == 10 < COMFORT
+
+
+def lobe_points(engine, clearance, events, degrees):
+    """Say where the lobe points, in cam degrees past its follower: 180 is straight away."""
+    fires = next(one.fires_at for one in engine.cylinders if one.number == clearance.cylinder)
+    return ((degrees - fires - events.peak(clearance.side)) % 720) / 2
 
 
 def test_by_the_lobe_each_lobe_points_straight_away():

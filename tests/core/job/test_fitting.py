@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from plimb.core.engine.followers import Follower, Role
 from plimb.core.errors import BadValue
 from plimb.core.job.fitting import closing_list, fit_order, fit_steps
-from plimb.core.job.tightening import consecutive_neighbours, neighbours, tightening_order
+from plimb.core.job.tightening import neighbours, tightening_order
 from plimb.core.job.torque import Thread, Torque, TorqueUnit, doubt_of, parse_torque
 from plimb.core.job.valve import Choice
 from plimb.core.lengths import mm
@@ -79,6 +79,12 @@ def avoidable(bolts):
         all((a, b) not in beside for a, b in pairwise(order))
         for order in permutations(range(len(bolts)))
     )
+
+
+def consecutive_neighbours(bolts, order):
+    """Say how often the order goes from a bolt to one beside it."""
+    beside = neighbours(bolts)
+    return sum((a, b) in beside for a, b in pairwise(order))
 
 
 @settings(max_examples=150)

@@ -146,11 +146,7 @@ class Engine:
         return {clearance.key: clearance.id for clearance in self.clearances}
 
     def clearance(self, valve: str) -> Clearance:
-        """Return the clearance of that name.
-
-        Raises:
-            BadValue: The engine has none of that name.
-        """
+        """Return the clearance of that name; BadValue where the engine has none of that name."""
         found = self.by_id.get(valve)
         if found is None:
             raise BadValue(f"valve “{valve}” is not on this engine.", field="valve")

@@ -110,14 +110,6 @@ def _margin(local: Number, start: int, end: int) -> Number:
     return min(past - lifted, 2 * CYCLE - past)
 
 
-def lobe_points(
-    engine: Engine, clearance: Clearance, events: Events, degrees: Fraction
-) -> Fraction:
-    """Return where the lobe points, in cam degrees past its follower: 180 is straight away."""
-    local = degrees - _fires_at(engine, clearance.cylinder)
-    return ((local - events.peak(clearance.side)) % CYCLE) / 2
-
-
 def plan_turning(
     engine: Engine, events: Events = USUAL_EVENTS, method: Method = Method.MARKS
 ) -> TurnPlan:

@@ -64,7 +64,6 @@ class Explained:
 
     fine: bool
     ranked: tuple[Explanation, ...]
-    held_open: tuple[Explanation, ...] = ()
     beyond: tuple[str, ...] = ()
 
 
@@ -90,7 +89,7 @@ def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained
     held = tuple(_held_open(proved, doubt))
     beyond = tuple(one.valve for one in proved if within_doubt(one) is False)
     if not usable:
-        return Explained(fine=not held, ranked=held, held_open=held, beyond=beyond)
+        return Explained(fine=not held, ranked=held, beyond=beyond)
     models = list(_models(usable))
     curves = {one.valve: _Curve(one, doubt) for one in usable}
     quiet = sum(curve.still for curve in curves.values())
@@ -101,14 +100,14 @@ def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained
     wrong = sum(share for model, share in shares if model.cause is not Cause.DOUBT)
     by_valve = {one.valve: one for one in usable}
     if wrong < CLAIM:
-        return Explained(fine=not held, ranked=held, held_open=held, beyond=beyond)
+        return Explained(fine=not held, ranked=held, beyond=beyond)
     named = [
         _explanation(model.cause, [by_valve[valve] for valve in model.valves], share / wrong)
         for model, share in shares
         if model.cause is not Cause.DOUBT and share / wrong >= LIKELY
     ]
     named.sort(key=lambda one: -one.chance)
-    return Explained(fine=False, ranked=(*named, *held), held_open=held, beyond=beyond)
+    return Explained(fine=False, ranked=(*named, *held), beyond=beyond)
 
 
 class _Curve:

@@ -7,7 +7,6 @@ that can be helped (common practice).
 from collections.abc import Sequence
 from fractions import Fraction
 from functools import lru_cache
-from itertools import pairwise
 from math import hypot
 
 Place = tuple[float, float]
@@ -102,9 +101,3 @@ class _Search:
             path.append(following)
             left.remove(following)
         return tuple(path)
-
-
-def consecutive_neighbours(bolts: Sequence[Place], order: Sequence[int]) -> int:
-    """Return how often the order goes from a bolt to one beside it."""
-    beside = neighbours(bolts)
-    return sum((a, b) in beside for a, b in pairwise(order))

@@ -6,7 +6,7 @@ from plimb.core.engine.engine import Clearance
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.shorthand import Reading
-from plimb.core.measure.uncertainty import chance_in_spec, thickness_doubt
+from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, near_tight_edge, valve_need
 from plimb.core.shim.shim import Condition, ShimReading, Source
 from plimb.core.shim.sum import School, WorkedOut, work_out
@@ -91,8 +91,6 @@ class ValveStatus:
     opens: bool
     worked: WorkedOut | None
     predicted: Gap | None
-    predicted_verdict: Verdict | None
-    predicted_chance: float | None
     proof_verdict: Verdict | None
     residual_nm: int | None
     was_nm: int | None
@@ -130,7 +128,7 @@ def valve_status(
     """Return one valve as it stands; one whose piece is given away stands empty."""
     check = clearance.spec.check
     gap = record.found.gap if record.found else None
-    worked = predicted = chance = residual_nm = was_nm = None
+    worked = predicted = residual_nm = was_nm = None
     if gap and record.piece:
         piece = record.piece
         shim_nm, old_nm = piece.thickness_nm, piece.half_width_nm
@@ -140,14 +138,6 @@ def valve_status(
             thinner_by_nm = shim_nm - record.choice.goes_in_nm if record.changes else 0
             if not gap.none_found:
                 predicted = gap.shifted(thinner_by_nm)
-                chance = chance_in_spec(
-                    gap,
-                    thinner_by_nm,
-                    check,
-                    kept=not record.changes,
-                    old_nm=old_nm,
-                    new_nm=record.choice.half_width_nm,
-                )
             elif record.proof and not record.proof.gap.none_found:
                 was_nm = record.proof.gap.best_nm - thinner_by_nm
     expected = predicted if record.changes else gap
@@ -166,8 +156,6 @@ def valve_status(
         opens=need.opens,
         worked=worked,
         predicted=predicted,
-        predicted_verdict=judge(predicted, check) if predicted else None,
-        predicted_chance=chance,
         proof_verdict=judge(record.proof.gap, check) if record.proof else None,
         residual_nm=residual_nm,
         was_nm=was_nm,

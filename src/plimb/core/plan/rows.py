@@ -4,11 +4,11 @@ from dataclasses import dataclass
 
 from plimb.core.engine.engine import Clearance
 from plimb.core.measure.gap import Gap
-from plimb.core.measure.limits import Limits, Verdict, judge
+from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt, band_widths, chance_in_spec, gap_ends
 from plimb.core.plan.needs import WhichToSet, needs_setting
 from plimb.core.shim.shim import Condition, ShimReading
-from plimb.core.shim.sum import School, aimed_gap, window
+from plimb.core.shim.sum import window
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -80,12 +80,6 @@ def plan_row(clearance: Clearance, gap: Gap | None, shim: ShimReading | None) ->
         condition=shim.condition,
         doubt_nm=shim.half_width_nm,
     )
-
-
-def aim_of(row: PlanRow, school: School, limits: Limits) -> int:
-    """Return the gap a changed piece should leave, in nanometres."""
-    kept_nm = row.gap.best_nm if row.gap else 0
-    return aimed_gap(school.aim, row.clearance.spec, limits, kept_nm)
 
 
 def chance_of(

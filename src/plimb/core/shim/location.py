@@ -63,11 +63,7 @@ WAYS: dict[Where, frozenset[Where]] = {
 
 
 def check_way(left: Location, reached: Location) -> None:
-    """Refuse a move that cannot be.
-
-    Raises:
-        BadValue: Nothing goes that way, or it is there already.
-    """
+    """Refuse a move that cannot be; BadValue if nothing goes that way, or it is there already."""
     if left == reached:
         raise BadValue(f"The piece is there already: {reached.words()}.", field="place")
     if reached.where not in WAYS[left.where]:

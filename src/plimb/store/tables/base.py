@@ -6,7 +6,7 @@ from typing import Any, ClassVar
 from pydantic import TypeAdapter
 from sqlalchemy import JSON, Dialect, MetaData
 from sqlalchemy import Enum as Kind
-from sqlalchemy.orm import DeclarativeBase
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 from sqlalchemy.types import TypeDecorator
 
 
@@ -20,6 +20,7 @@ class Base(DeclarativeBase):
     type_annotation_map: ClassVar[dict[Any, Any]] = {
         Enum: Kind(Enum, native_enum=False, values_callable=_values)
     }
+    id: Mapped[int] = mapped_column(primary_key=True, sort_order=-1)
     metadata = MetaData(
         naming_convention={
             "ix": "ix_%(column_0_label)s",

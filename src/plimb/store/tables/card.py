@@ -30,7 +30,6 @@ class CardRow(Base):
 
     __tablename__ = "card"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     engine_revision_id: Mapped[int] = mapped_column(ForeignKey("engine_revision.id"), index=True)
     version: Mapped[int]
     opened_at: Mapped[datetime]
@@ -77,7 +76,6 @@ class AmendmentRow(Base):
 
     __tablename__ = "amendment"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
     key: Mapped[str] = mapped_column(unique=True)
     written_by: Mapped[str]
@@ -90,7 +88,6 @@ class StripTrayRow(Base):
 
     __tablename__ = "strip_tray"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
     document: Mapped[tuple[Part, ...]] = mapped_column(Values(tuple[Part, ...]))
     recorded_at: Mapped[datetime]
@@ -102,7 +99,6 @@ class RoundRow(Base):
     __tablename__ = "round"
     __table_args__ = (UniqueConstraint("card_id", "number"),)
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
     number: Mapped[int]
     opened_at: Mapped[datetime | None]
@@ -119,7 +115,6 @@ class EventRow(Base):
     __tablename__ = "card_event"
     __table_args__ = (UniqueConstraint("card_id", "key"), UniqueConstraint("card_id", "version"))
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
     version: Mapped[int]
     key: Mapped[str]

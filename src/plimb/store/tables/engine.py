@@ -15,7 +15,6 @@ class EngineRow(Base):
 
     __tablename__ = "engine"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     label: Mapped[str] = mapped_column(unique=True)
     note: Mapped[str]
     revisions: Mapped[list[EngineRevisionRow]] = relationship(
@@ -29,7 +28,6 @@ class EngineRevisionRow(Base):
     __tablename__ = "engine_revision"
     __table_args__ = (UniqueConstraint("engine_id", "number"),)
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     engine_id: Mapped[int] = mapped_column(ForeignKey("engine.id"))
     number: Mapped[int]
     document: Mapped[str]

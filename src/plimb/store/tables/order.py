@@ -16,7 +16,6 @@ class PartOrderRow(Base):
 
     __tablename__ = "part_order"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     card_id: Mapped[int | None] = mapped_column(ForeignKey("card.id"), index=True)
     number: Mapped[str]
     key: Mapped[str] = mapped_column(unique=True)
@@ -32,7 +31,6 @@ class PartOrderLineRow(Base):
         CheckConstraint("state IN ('ready', 'back-ordered', 'refused', 'received')", name="state"),
     )
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     order_id: Mapped[int] = mapped_column(ForeignKey("part_order.id"), index=True)
     family_id: Mapped[int] = mapped_column(ForeignKey("shim_family.id"))
     thickness_nm: Mapped[int]

@@ -18,7 +18,6 @@ class _Line:
     strikes the earlier line out.
     """
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     round_id: Mapped[int] = mapped_column(ForeignKey("round.id"))
     valve: Mapped[str]
     typed: Mapped[str]

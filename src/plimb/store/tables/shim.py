@@ -20,7 +20,6 @@ class ShimFamilyRow(Base):
 
     __tablename__ = "shim_family"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     name: Mapped[str] = mapped_column(unique=True)
     diameter_nm: Mapped[int | None] = mapped_column(unique=True)
     runs: Mapped[list[list[int]]] = mapped_column(JSON)
@@ -59,7 +58,6 @@ class ShimRow(Base):
         Index("ix_shim_place", "place", "family_id", "thickness_nm"),
     )
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     family_id: Mapped[int] = mapped_column(ForeignKey("shim_family.id"))
     marked: Mapped[str | None]
     marked_nm: Mapped[int | None]
@@ -79,7 +77,6 @@ class ShimMoveRow(Base):
 
     __tablename__ = "shim_move"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     shim_id: Mapped[int] = mapped_column(ForeignKey("shim.id"), index=True)
     left: Mapped[Location | None] = mapped_column(Values(Location))
     reached: Mapped[Location] = mapped_column(Values(Location))

@@ -17,7 +17,6 @@ class ShopRow(Base):
 
     __tablename__ = "shop"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     name: Mapped[str]
     thinnest_blade_nm: Mapped[int]
     aim: Mapped[Aim]
@@ -32,7 +31,6 @@ class BladeSetRow(Base):
 
     __tablename__ = "blade_set"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     name: Mapped[str] = mapped_column(unique=True)
     stacking: Mapped[bool]
     blades: Mapped[list[BladeRow]] = relationship(
@@ -49,7 +47,6 @@ class BladeRow(Base):
         CheckConstraint("state IN ('sound', 'bent', 'broken')", name="state"),
     )
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     blade_set_id: Mapped[int] = mapped_column(ForeignKey("blade_set.id"))
     nominal_nm: Mapped[int]
     measured_nm: Mapped[int | None]
@@ -61,6 +58,5 @@ class InstrumentRow(Base):
 
     __tablename__ = "instrument"
 
-    id: Mapped[int] = mapped_column(primary_key=True)
     name: Mapped[str] = mapped_column(unique=True)
     doubt_nm: Mapped[int]
