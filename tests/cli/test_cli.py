@@ -61,6 +61,36 @@ def test_inches_go_in_and_come_out():
     assert answer["pick"]["thickness"] == 0.08
 
 
+@pytest.mark.parametrize(
+    ("words", "spec", "window"),
+    [
+        ((), "0.13+-0.03", [1.79, 1.85]),
+        ((), "0.13 ± 0.03", [1.79, 1.85]),
+        ((), "0.13+/-0.03", [1.79, 1.85]),
+        (("--room", "0.03"), "0.13", [1.79, 1.85]),
+    ],
+)
+def test_a_spec_is_taken_as_it_is_printed(words, spec, window):
+    answer = json.loads(shim(*words, "--json", gap="0.15", fitted="1.80", spec=spec).stdout)
+    assert answer["window"] == window
+    assert (answer["gap_unit"], answer["shim_unit"]) == ("mm", "mm")
+
+
+def test_one_figure_without_a_room_is_refused():
+    refused = shim(spec="0.16")
+    assert refused.exit_code == 2
+    assert "one figure" in refused.stderr
+
+
+def test_gaps_in_thou_and_shims_in_millimetres_stand_on_one_sum():
+    words = ("--unit", "in", "--shim-unit", "mm", "--run", "1.20-2.60/0.05", "--json")
+    answer = json.loads(shim(*words, gap="4", fitted="2.05", spec=".006±.001").stdout)
+    assert (answer["stack"], answer["window"]) == (2.1516, [1.9738, 2.0246])
+    assert answer["pick"]["thickness"] == 2.0
+    assert answer["pick"]["gap"] == pytest.approx(0.1516 / 25.4)
+    assert (answer["gap_unit"], answer["shim_unit"]) == ("in", "mm")
+
+
 def test_without_json_it_prints_the_sum_for_people():
     printed = shim().stdout
     assert "Read as: 0.15 mm goes with light drag." in printed

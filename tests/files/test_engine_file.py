@@ -58,12 +58,15 @@ def test_every_kind_of_follower_says_what_to_do(follower):
     [
         (("unit",), "cubits", "$.unit", "mm"),
         (("engine", "spec", "intake", "min"), -1, "$.engine.spec.intake.min", "greater"),
-        (("engine", "spec", "intake", "min"), 0.9, "$.engine.spec.intake", "above its maximum"),
+        (("engine", "spec", "intake"), {"min": 0.9, "max": 0.2}, "$.engine.spec.intake",
+         "above its maximum"),
+        (("engine", "spec", "intake"), {"min": 0.1}, "$.engine.spec.intake", "its maximum"),
+        (("engine", "spec", "intake"), {"nominal": 0.16}, "$.engine.spec.intake", "one figure"),
+        (("engine", "spec", "intake"), {"aim": 0.16}, "$.engine.spec.intake", "check range"),
         (("engine", "valves", 0, "cylinder"), 9, "$.engine", "on cylinder 9"),
         (("engine", "valves", 1, "id"), "1 IN L", "$.engine", "1 IN L"),
         (("engine", "crank", "cylinders", 0, "fires_at"), 720,
          "$.engine.crank.cylinders[0].fires_at", "720"),
-        (("engine", "family", "runs"), [], "$.engine.family.runs", "1 item"),
     ],
 )  # fmt: skip
 def test_a_fault_is_named_by_its_path(path, value, field, says):

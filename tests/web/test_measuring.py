@@ -189,14 +189,17 @@ def test_an_engine_is_started_corrected_and_its_old_cards_keep_the_old(client):
     }
     assert client.put(f"/api/engines/{number}", json=body).json["revision"] == 2
     assert client.put(f"/api/engines/{number}", json=body).json["code"] == "conflict"
-    assert client.get("/api/cards/2").json == card_before
+    now = client.get("/api/cards/2").json
+    assert now.pop("engine_changes")
+    card_before.pop("engine_changes")
+    assert now == card_before
 
 
 def test_a_draft_is_drawn_and_a_broken_one_refused_with_its_place(client):
     draft = start(client).json
     assert len(draft["drawing"]["banks"][0]["valves"]) == len(draft["valves"]) == 12
     document = json.loads(draft["document"])
-    document["engine"]["events"]["intake"]["opens_btdc"] = 999
+    document["engine"]["events"] = {"intake": {"opens_btdc": 999}}
     answer = client.post("/api/engines/draft", json={"document": json.dumps(document)})
     assert answer.json["field"] == "$.engine.events.intake.opens_btdc"
     assert start(client, valves=7).json["field"] == "valves"

@@ -157,6 +157,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/engine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take the engine over as it was corrected; all that was read is judged anew. */
+        put: operations["put_cards_take_over_engine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Correct why, at what run and by whom the work is done. */
+        put: operations["put_cards_correct_card"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/fingerprint": {
         parameters: {
             query?: never;
@@ -465,6 +499,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/spec": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Enter a side's spec as printed; it goes to the engine, and this card judges by it. */
+        put: operations["put_cards_enter_spec"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/tray": {
         parameters: {
             query?: never;
@@ -629,6 +680,23 @@ export interface paths {
         put?: never;
         /** Draw and turn an engine file that is being edited; nothing is saved. */
         post: operations["post_engines_draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/spec": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a spec as it is printed: a range, a figure with its tolerance, one figure. */
+        post: operations["post_engines_read_printed"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1181,6 +1249,10 @@ export interface components {
             /** Distance Km */
             distance_km: number | null;
             drawing: components["schemas"]["DrawingOut"];
+            /** Engine Changes */
+            engine_changes: string[];
+            /** Engine Id */
+            engine_id: number;
             explained: components["schemas"]["ExplainedOut"] | null;
             /** Fit */
             fit: components["schemas"]["FitStepOut"][];
@@ -1198,6 +1270,8 @@ export interface components {
             label: string;
             /** Not In Spec */
             not_in_spec: string[];
+            /** Opened By */
+            opened_by: string;
             /** Reach */
             reach: components["schemas"]["SafetyOut"][];
             /** Reason */
@@ -1219,6 +1293,7 @@ export interface components {
             tray: components["schemas"]["PartOut"][];
             trust: components["schemas"]["Trust"];
             turning: components["schemas"]["TurnOut"];
+            unit: components["schemas"]["Unit"];
             /** Valves */
             valves: components["schemas"]["ValveOut"][];
             /** Version */
@@ -1504,6 +1579,24 @@ export interface components {
             name: string;
             /** Says */
             says: string;
+        };
+        /**
+         * FactsIn
+         * @description Correct why, at what run and by whom the work is done.
+         */
+        FactsIn: {
+            /** Distance Km */
+            distance_km: number | null;
+            /** Hours */
+            hours: number | null;
+            /** Key */
+            key: string;
+            /** Opened By */
+            opened_by: string;
+            /** Reason */
+            reason: string;
+            /** Version */
+            version: number;
         };
         /**
          * FamilyIn
@@ -1855,7 +1948,7 @@ export interface components {
          * @description What a valve asks for next.
          * @enum {string}
          */
-        Need: "measure" | "finer" | "leave" | "open";
+        Need: "measure" | "finer" | "leave" | "spec" | "open";
         /**
          * NextBladeIn
          * @description What trying blades on a valve has told so far.
@@ -2123,6 +2216,31 @@ export interface components {
             valve: string;
         };
         /**
+         * PrintedIn
+         * @description A spec as it is printed; `room` is the shop's own, where one figure is printed alone.
+         */
+        PrintedIn: {
+            /** Room */
+            room: string;
+            /** Text */
+            text: string;
+            unit: components["schemas"]["Unit"];
+        };
+        /**
+         * PrintedOut
+         * @description The parts that the engine file has for it, and both ends, in the unit it is printed in.
+         */
+        PrintedOut: {
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Parts */
+            parts: {
+                [key: string]: number;
+            };
+        };
+        /**
          * QuestionOut
          * @description A reading that is asked about: why, and what was likely meant.
          */
@@ -2161,14 +2279,6 @@ export interface components {
             lines: components["schemas"]["QuoteOut"][];
         };
         /**
-         * RangeOut
-         * @description A range, both ends allowed.
-         */
-        RangeOut: {
-            high: components["schemas"]["LengthOut"];
-            low: components["schemas"]["LengthOut"];
-        };
-        /**
          * ReadingOut
          * @description A gap written down: what was typed, what it says, and in words.
          */
@@ -2182,6 +2292,7 @@ export interface components {
             thou: string;
             /** Typed */
             typed: string;
+            unit: components["schemas"]["Unit"];
         };
         /**
          * ReadingsOut
@@ -2209,6 +2320,12 @@ export interface components {
             /** Sentence */
             sentence: string;
         };
+        /**
+         * Role
+         * @description What a clearance's shim does in an engine that closes its valves itself.
+         * @enum {string}
+         */
+        Role: "open" | "close";
         /**
          * RoundIn
          * @description Go round again: what was proved is what is found now, what was fitted is what is in.
@@ -2361,13 +2478,15 @@ export interface components {
         };
         /**
          * SheetSpecOut
-         * @description The maker's ranges of all valves that share them.
+         * @description The maker's ranges of all valves that share them, in words for either unit.
          */
         SheetSpecOut: {
-            check: components["schemas"]["RangeOut"];
+            /** Mm */
+            mm: string;
             /** Name */
             name: string;
-            set_range: components["schemas"]["RangeOut"] | null;
+            /** Thou */
+            thou: string;
         };
         /**
          * ShimOut
@@ -2446,6 +2565,23 @@ export interface components {
          * @enum {string}
          */
         Source: "same" | "engine" | "drawer" | "counter";
+        /**
+         * SpecIn
+         * @description Enter a side's spec as printed; it goes to the engine, and this card judges by it.
+         */
+        SpecIn: {
+            action: components["schemas"]["Role"];
+            /** Key */
+            key: string;
+            /** Room */
+            room: string;
+            side: components["schemas"]["Side"];
+            /** Text */
+            text: string;
+            unit: components["schemas"]["Unit"];
+            /** Version */
+            version: number;
+        };
         /**
          * SpecOut
          * @description The maker's range of one valve.
@@ -2619,11 +2755,13 @@ export interface components {
          * @description Where to turn to, and the whole cycle to see why.
          */
         TurnOut: {
+            /** Assumed */
+            assumed: boolean;
             /** Lanes */
             lanes: components["schemas"]["LaneOut"][];
             method: components["schemas"]["Method"];
             /** Rotation */
-            rotation: string;
+            rotation: string | null;
             /** Stops */
             stops: components["schemas"]["StopOut"][];
         };
@@ -2680,6 +2818,7 @@ export interface components {
          * @description One valve as it stands.
          */
         ValveOut: {
+            action: components["schemas"]["Role"];
             /** Camshaft */
             camshaft: string;
             chosen: components["schemas"]["ChosenOut"] | null;
@@ -2705,7 +2844,7 @@ export interface components {
             repeats: components["schemas"]["GapOut"][];
             residual: components["schemas"]["LengthOut"] | null;
             side: components["schemas"]["Side"];
-            spec: components["schemas"]["SpecOut"];
+            spec: components["schemas"]["SpecOut"] | null;
             spread: components["schemas"]["LengthOut"] | null;
             /** Stop */
             stop: number;
@@ -3307,6 +3446,130 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ConditionsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_take_over_engine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_correct_card: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactsIn"];
             };
         };
         responses: {
@@ -4578,6 +4841,68 @@ export interface operations {
             };
         };
     };
+    put_cards_enter_spec: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpecIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     put_cards_lay_out_tray: {
         parameters: {
             query?: never;
@@ -5146,6 +5471,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DraftOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_engines_read_printed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrintedIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrintedOut"];
                 };
             };
             /** @description Refused */

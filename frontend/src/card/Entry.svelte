@@ -24,7 +24,7 @@
 
   let field = $state<HTMLInputElement>();
   const reading = $derived(!kindOf(job.stage).shims);
-  const unit = $derived(reading ? preferences.unitName : "mm");
+  const unit = $derived(reading && job.entry.unit === "in" ? "thou" : "mm");
   const written = $derived(job.entry.written);
   const gapKeys = [
     { face: "–", types: "-", says: "goes, then refuses" },

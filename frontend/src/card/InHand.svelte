@@ -29,11 +29,13 @@
     </h2>
     <div class="flex items-center gap-2 {verdict ? VERDICT_COLOURS[verdict] : 'text-soft'}">
       <GapMark {verdict} size={26} />
-      <span class="font-[620]">{verdict ? VERDICT_WORDS[verdict] : "not measured"}</span>
+      <span class="font-[620]"
+        >{verdict ? VERDICT_WORDS[verdict] : gap ? "not judged" : "not measured"}</span
+      >
     </div>
   </div>
   {#if note}<p class="text-soft text-note leading-5">{note}</p>{/if}
-  {#if scale}
+  {#if scale && valve.spec}
     <div class="mt-1 max-sm:hidden">
       <SpecScale low={valve.spec.low} high={valve.spec.high} {gap} />
     </div>

@@ -165,7 +165,9 @@
       <span class="text-soft flex items-baseline justify-between gap-1 leading-[17px]">
         <span class="text-name">spec</span>
         <span class="figures text-fine"
-          >{preferences.read(valve.spec.low)}–{preferences.read(valve.spec.high)}</span
+          >{valve.spec
+            ? `${preferences.read(valve.spec.low)}–${preferences.read(valve.spec.high)}`
+            : "not entered"}</span
         >
       </span>
     {/if}

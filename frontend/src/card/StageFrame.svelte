@@ -5,6 +5,7 @@
   import HeadDrawing from "../head/HeadDrawing.svelte";
   import { Button } from "../kit";
   import { keys } from "../state/keys.svelte";
+  import { preferences } from "../state/preferences.svelte";
   import { route } from "../state/route.svelte";
   import { CardState } from "./card.svelte";
   import { PAGES } from "./pages";
@@ -22,6 +23,7 @@
 
   void job.load().then(() => {
     if (!job.card) return;
+    preferences.open(id, job.card.unit);
     if (stage) job.enter(stage);
     else route.go(`/cards/${id}/${job.signed ? "sign" : job.card.at}`);
   });
@@ -47,7 +49,10 @@
       ),
     ),
   );
-  $effect(() => () => job.stop());
+  $effect(() => () => {
+    job.stop();
+    preferences.close();
+  });
   $effect(() =>
     keys.register([
       { key: "ArrowUp", says: "The valve above", act: () => job.move("up"), inEntry: true },
@@ -108,6 +113,20 @@
       </p>
       <Button kind="now" onclick={() => void job.queue.clash?.again()}>Save mine</Button>
       <Button onclick={() => (job.queue.clash = null)}>Keep what is there</Button>
+    </div>
+  {/if}
+  {#if job.card.engine_changes.length}
+    <div
+      class="no-print border-now bg-wash flex flex-wrap items-center gap-3 border-b-2 px-4 py-2"
+      role="status"
+    >
+      <p class="min-w-64 flex-1 leading-5">
+        <b>The engine was corrected since this card was opened.</b>
+        {job.card.engine_changes.join(" ")}
+      </p>
+      <Button kind="now" id="take-engine" onclick={() => void job.act(job.acts.takeEngine())}
+        >Take it over, judge again</Button
+      >
     </div>
   {/if}
   {#if job.outbox.waiting.length}

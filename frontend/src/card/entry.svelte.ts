@@ -1,5 +1,13 @@
 /** What is being typed for the valve in hand: kept, read back, written down, corrected. */
-import { type Condition, type Stage, type Words, answer, api, newKey } from "../api/client";
+import {
+  type Condition,
+  type Stage,
+  type Unit,
+  type Words,
+  answer,
+  api,
+  newKey,
+} from "../api/client";
 import { preferences } from "../state/preferences.svelte";
 import type { CardState } from "./card.svelte";
 import type { Waiting } from "./outbox.svelte";
@@ -32,8 +40,14 @@ export class Entry {
 
   set draft(text: string) {
     if (!this.job.inHand) return;
-    this.job.outbox.draft(this.job.stage, this.job.inHand, text);
+    this.job.outbox.draft(this.job.stage, this.job.inHand, text, preferences.unit);
     this.job.queue.refusal = null;
+  }
+
+  /** The unit of what is typed: the one it was begun in, or was written in where it is corrected. */
+  get unit(): Unit {
+    const at = `${this.job.stage} ${this.job.inHand}`;
+    return (this.draft && this.job.outbox.units[at]) || preferences.unit;
   }
 
   /** What was typed for the line that stands in this stage. */
@@ -65,7 +79,7 @@ export class Entry {
       stage,
       valve,
       text,
-      unit: preferences.unit,
+      unit: this.unit,
       repeats: this.repeating,
       condition: kindOf(stage).shims ? this.condition : undefined,
     };
@@ -81,7 +95,7 @@ export class Entry {
       void this.release();
       return false;
     }
-    job.outbox.draft(stage, valve, "");
+    job.outbox.draft(stage, valve, "", preferences.unit);
     this.striking = false;
     this.repeating = false;
     this.condition = "sound";
@@ -131,7 +145,7 @@ export class Entry {
       text,
       again: () => {
         job.pick(valve);
-        job.outbox.draft(entry.stage, valve, text);
+        job.outbox.draft(entry.stage, valve, text, unit);
         return this.write();
       },
     });
@@ -167,15 +181,19 @@ export class Entry {
     for (const entry of this.job.outbox.waiting) {
       const outcome = await this.post(entry);
       if (outcome === "waits") break;
-      if (outcome === "refused") this.job.outbox.draft(entry.stage, entry.valve, entry.text);
+      if (outcome === "refused")
+        this.job.outbox.draft(entry.stage, entry.valve, entry.text, entry.unit);
     }
     this.flushing = false;
   }
 
   /** Bring what was written back into the field, to correct it. */
   correct(): boolean {
-    if (!this.written || this.draft) return false;
-    this.draft = this.written;
+    const { job } = this;
+    if (!this.written || this.draft || !job.inHand) return false;
+    const unit = (job.valve && kindOf(job.stage).unit?.(job.valve)) ?? preferences.unit;
+    job.outbox.draft(job.stage, job.inHand, this.written, unit);
+    job.queue.refusal = null;
     this.striking = true;
     return true;
   }
@@ -223,7 +241,7 @@ export class Entry {
       const words = await answer(
         api.POST("/api/cards/{card_id}/understand", {
           params: { path: { card_id: job.id } },
-          body: { kind: kind.shims ? "piece" : "gap", valve, text, unit: preferences.unit },
+          body: { kind: kind.shims ? "piece" : "gap", valve, text, unit: this.unit },
           signal: asking.signal,
         }),
       );

@@ -35,10 +35,13 @@ export class Outbox {
   waiting = $state.raw<readonly Waiting[]>([]);
   /** Typed and not entered, by stage and valve. */
   drafts = $state<Record<string, string>>({});
+  /** The unit each draft was begun in. */
+  units = $state<Record<string, Unit>>({});
 
   constructor(private readonly card: number) {
     this.waiting = read<Waiting[]>(this.name("outbox"), []);
     this.drafts = read<Record<string, string>>(this.name("drafts"), {});
+    this.units = read<Record<string, Unit>>(this.name("units"), {});
   }
 
   private name(what: string): string {
@@ -58,9 +61,13 @@ export class Outbox {
     return this.waiting.findLast((entry) => entry.stage === stage && entry.valve === valve) ?? null;
   }
 
-  draft(stage: Stage, valve: string, text: string): void {
-    this.drafts[`${stage} ${valve}`] = text;
+  /** Keep what is typed; it stays in the unit it was begun in, whatever is shown meanwhile. */
+  draft(stage: Stage, valve: string, text: string, unit: Unit): void {
+    const at = `${stage} ${valve}`;
+    if (!this.drafts[at]) this.units[at] = unit;
+    this.drafts[at] = text;
     write(this.name("drafts"), this.drafts);
+    write(this.name("units"), this.units);
   }
 
   private set(entries: readonly Waiting[]): void {

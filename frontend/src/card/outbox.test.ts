@@ -34,10 +34,19 @@ describe("outbox", () => {
     expect(outbox.of("feel", "1 IN L")?.text).toBe("16");
     expect(outbox.of("prove", "1 IN L")).toBeNull();
   });
+  it("keeps a draft in the unit it was begun in, whatever is shown meanwhile", () => {
+    const outbox = new Outbox(4);
+    outbox.draft("feel", "1 IN L", "4", "in");
+    outbox.draft("feel", "1 IN L", "4-5", "mm");
+    expect(new Outbox(4).units["feel 1 IN L"]).toBe("in");
+    outbox.draft("feel", "1 IN L", "", "mm");
+    outbox.draft("feel", "1 IN L", "10", "mm");
+    expect(new Outbox(4).units["feel 1 IN L"]).toBe("mm");
+  });
   it("keeps what is typed and not entered, by stage and valve", () => {
-    new Outbox(3).draft("feel", "1 IN L", "13-");
+    new Outbox(3).draft("feel", "1 IN L", "13-", "mm");
     expect(new Outbox(3).drafts["feel 1 IN L"]).toBe("13-");
-    new Outbox(3).draft("feel", "1 IN L", "");
+    new Outbox(3).draft("feel", "1 IN L", "", "mm");
     expect(new Outbox(3).drafts["feel 1 IN L"]).toBe("");
   });
   it("keeps cards apart", () => {

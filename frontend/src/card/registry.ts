@@ -1,5 +1,5 @@
 /** The stages of a card, in the order of work: a row each with what the screen does there. */
-import type { Card, Plan, Stage, Valve } from "../api/client";
+import type { Card, Plan, Stage, Unit, Valve } from "../api/client";
 
 /** A piece that goes from valve to valve, or comes in from outside. */
 export interface Travel {
@@ -13,6 +13,8 @@ export interface StageKind {
   name: string;
   /** What was typed for a valve's line here; a stage with one has a field to type in. */
   written?: (valve: Valve) => string;
+  /** The unit that line was written in. */
+  unit?: (valve: Valve) => Unit | undefined;
   /** What is typed is a shim; else a gap for this purpose. */
   shims?: boolean;
   purpose?: "found" | "proof";
@@ -49,6 +51,7 @@ export const STAGES: readonly StageKind[] = [
     stage: "feel",
     name: "Feel",
     written: (valve) => valve.found?.typed ?? "",
+    unit: (valve) => valve.found?.unit,
     purpose: "found",
     asks: (valve) => valve.questions.length > 0,
     questions: true,
@@ -80,6 +83,7 @@ export const STAGES: readonly StageKind[] = [
     stage: "prove",
     name: "Prove",
     written: (valve) => valve.proof?.typed ?? "",
+    unit: (valve) => valve.proof?.unit,
     purpose: "proof",
     hides: true,
     judgesProof: true,

@@ -33,7 +33,21 @@ class Preferences {
 
   setUnit(unit: Unit): void {
     this.unit = unit;
-    keep("unit", unit);
+    keep(this.card === null ? "unit" : `unit.${this.card}`, unit);
+  }
+
+  private card: number | null = null;
+
+  /** Show a card in its engine's own unit, or the one it was last looked at in. */
+  open(card: number, unit: Unit): void {
+    this.card = card;
+    this.unit = (kept(`unit.${card}`) as Unit | null) ?? unit;
+  }
+
+  /** Nothing is open any more: other places show the unit chosen there. */
+  close(): void {
+    this.card = null;
+    this.unit = kept("unit") === "in" ? "in" : "mm";
   }
 
   setLight(light: Light): void {

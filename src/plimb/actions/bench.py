@@ -103,7 +103,7 @@ def _keep_missing_summaries(database: Database) -> None:
 
 
 def _engine_line(row: EngineRow) -> EngineLine:
-    engine, _events, drawing, _turning = drawn(row.revisions[-1].document)
+    engine, drawing, _turning = drawn(row.revisions[-1].document)
     return value_of(EngineLine, row, engine=engine, drawing=drawing)
 
 

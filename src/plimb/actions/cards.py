@@ -21,6 +21,7 @@ from plimb.core.job.valve import ValveRecord
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
+from plimb.files.engine_file import parsed_engine
 from plimb.store.cards import add_card, done_before, get_card, step
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
@@ -149,16 +150,18 @@ def open_card(
     check_km(distance_km, "distance_km")
     check_km(hours, "hours", "A run lies between 0 and {} hours.")
     with database.writing() as session:
-        shop = get_shop(session)
+        shop, newest = get_shop(session), newest_revision(session, engine_id)
+        specs = [one.spec for one in parsed_engine(newest.document)[1].clearances]
+        makers = any(spec and spec.aim_nm is not None for spec in specs)
         card = add_card(
             session,
-            newest_revision(session, engine_id),
+            newest,
             opened_by=opened_by,
             reason=reason,
             distance_km=distance_km,
             hours=hours,
             blade_set=next(iter(list_blade_sets(session)), None),
-            aim=shop.aim,
+            aim=Aim.MAKER if makers else shop.aim,
             rounding=shop.rounding,
             act=shop.act,
             instrument=next(iter(list_instruments(session)), None),

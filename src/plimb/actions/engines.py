@@ -46,7 +46,7 @@ def draw_draft(document: str) -> DraftView:
     Raises:
         BadValue: It breaks the format, or a valve is never at rest.
     """
-    engine, _events, drawing, turning = drawn(document)
+    engine, drawing, turning = drawn(document)
     valves = tuple(one.id for one in engine.clearances)
     return DraftView(document=document, drawing=drawing, turning=turning, valves=valves)
 
@@ -54,7 +54,7 @@ def draw_draft(document: str) -> DraftView:
 def read_engine_view(session: Session, engine_id: int) -> EngineView:
     """Return the engine of that number; NotFound where there is none."""
     newest = newest_revision(session, engine_id)
-    _engine, _events, drawing, turning = drawn(newest.document)
+    _engine, drawing, turning = drawn(newest.document)
     revision, document = newest.number, newest.document
     return value_of(EngineView, newest.engine, revision=revision, document=document,
                     drawing=drawing, turning=turning)  # fmt: skip

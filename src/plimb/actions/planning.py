@@ -93,6 +93,8 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
     rows, pins, engine = [], {}, engine_of(card)
     for valve in status.order:
         state = status.valves[valve]
+        if state.clearance.spec is None:
+            continue  # not planned until somebody enters one
         clearance = replace(state.clearance, family=clearance_family(known, state.clearance))
         found, piece = state.record.found, state.record.piece
         rows.append(plan_row(clearance, found.gap if found else None, piece))
@@ -130,7 +132,7 @@ def _stocks(
     kinds = {}
     for one in plan_rows:
         family = family_among(known, one.clearance.family)
-        if family is not None:
+        if family is not None and one.clearance.family.known:
             kinds[family.id] = one.clearance.family.kind
     counts: Counter[tuple[int, int, int]] = Counter()
     for row in pieces:

@@ -28,7 +28,7 @@ class Understood:
     """What a typed gap says, its verdict, and the blade that would settle it."""
 
     reading: Reading
-    verdict: Verdict
+    verdict: Verdict | None
     next_blade: Gauge | None
 
 
@@ -52,13 +52,15 @@ def understand_gap(
     """
     with database.reading() as session:
         card = get_card(session, card_id, whole=False)
-        limits = known_valve(card, valve).spec.check
+        limits = known_valve(card, valve).check
         blades = core_set(card.blade_set) if card.blade_set else None
         reading = _read(session, card, text, unit)
     return Understood(
         reading=reading,
-        verdict=judge(reading.gap, limits),
-        next_blade=next_blade(known_from(reading.gap), limits, blades) if blades else None,
+        verdict=judge(reading.gap, limits) if limits else None,
+        next_blade=next_blade(known_from(reading.gap), limits, blades)
+        if blades and limits
+        else None,
     )
 
 
@@ -120,7 +122,9 @@ def ask_next_blade(
     """
     with database.reading() as session:
         card = get_card(session, card_id, whole=False)
-        limits = known_valve(card, valve).spec.check
+        limits = known_valve(card, valve).check
+        if limits is None:
+            raise NotReady("Enter the spec first; then the blades to try follow.", field="spec")
         if card.blade_set is None:
             raise NotReady("Choose a feeler set first.", field="blades")
         blades = core_set(card.blade_set)

@@ -54,6 +54,7 @@ def card_document(
     """Return a card as the document its file holds; with just so many of its amendments."""
     document = json.loads(card.revision.document)
     unit = Unit(document.get("unit", "mm"))
+    of_shims = Unit(document.get("shim_unit") or unit)
     job = _job_of(session, card).model_dump()
     if amendments is not None:
         job["amendments"] = job["amendments"][:amendments]
@@ -69,7 +70,7 @@ def card_document(
                 "opened_at": one.opened_at,
                 "reason": one.reason,
                 "hand_turns": one.hand_turns,
-                **_standing(written(one, engine, trust), unit),
+                **_standing(written(one, engine, trust), unit, of_shims),
                 "history": _history_of(one, engine).model_dump(),
             }
             for one in card.rounds
@@ -86,12 +87,12 @@ def card_document(
     }
 
 
-def _standing(records: Mapping[str, ValveRecord], unit: Unit) -> dict[str, Any]:
+def _standing(records: Mapping[str, ValveRecord], unit: Unit, of_shims: Unit) -> dict[str, Any]:
     """Return the lines that stand in a round, as the card format has them."""
     ordered = [(valve, records[valve]) for valve in sorted(records)]
     return {
         "gaps": [gap_as_json(valve, one.found, unit) for valve, one in ordered if one.found],
-        "pieces": [shim_as_json(valve, one.piece, unit) for valve, one in ordered if one.piece],
+        "pieces": [shim_as_json(valve, one.piece, of_shims) for valve, one in ordered if one.piece],
         "proofs": [gap_as_json(valve, one.proof, unit) for valve, one in ordered if one.proof],
     }
 
@@ -177,7 +178,7 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         BadValue: The file breaks the format; the field is the JSON path of the first fault.
     """
     record = read_record(text)
-    record.plan_request()  # every name and size is checked before anything is written
+    record.checked()  # every name and size, before anything is written
     engine = {key: value for key, value in json.loads(text).items()
               if key not in ("rounds", "drawer", "policy", "job")}  # fmt: skip
     document = json.dumps({**engine, "format": "plimb-engine"}, ensure_ascii=False)
@@ -259,7 +260,7 @@ def _made_history(
     """Return the history of a file that has none: each line that stands, written just now."""
     unit, pieces = record.unit, []
     for part in one.pieces:
-        core = part.to_core(engine.clearance(part.valve), unit, record.policy.trust)
+        core = part.to_core(engine.clearance(part.valve), record.of_shims, record.policy.trust)
         said = [core.marked or "", show_mm(core.measured_nm) if core.measured_nm else ""]
         pieces.append(
             ShimLine(

@@ -7,12 +7,13 @@ from decimal import Decimal
 
 from sqlalchemy.orm import Session
 
+from plimb.core.engine.changes import changes
 from plimb.core.engine.checklist import ChecklistItem
 from plimb.core.engine.conditions import Conditions
 from plimb.core.engine.cycle import Cycle, cycle_of
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing, draw_head
-from plimb.core.engine.turning import Events, Method, TurnPlan, order_by_plan
+from plimb.core.engine.turning import Method, TurnPlan, order_by_plan
 from plimb.core.job.bolts import Tightening, tightening_of
 from plimb.core.job.fitting import FitStep, closing_list, fit_steps
 from plimb.core.job.proof import Explained, explain
@@ -25,6 +26,7 @@ from plimb.core.job.stages import Stage
 from plimb.core.job.status import JobStatus, ReadyState, job_status
 from plimb.core.job.tray import Part
 from plimb.core.job.valve import ValveStatus
+from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Gauge, Tried, known_from, next_blade
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.shorthand import Reading
@@ -93,6 +95,9 @@ class CardView:
     version: int
     label: str
     engine: Engine
+    engine_id: int
+    unit: Unit
+    engine_changes: tuple[str, ...]
     source: str | None
     opened_at: datetime
     opened_by: str
@@ -202,7 +207,7 @@ def rounds_of(card: CardRow) -> tuple[Round, ...]:
 def card_view(session: Session, card: CardRow) -> CardView:
     """Return the card as it now stands."""
     file, engine = parsed_engine(card.revision.document)
-    events = file.timing()
+    events = file.timing
     blades = core_set(card.blade_set) if card.blade_set else None
     shop = get_shop(session)
     rounds = rounds_of(card)
@@ -214,6 +219,9 @@ def card_view(session: Session, card: CardRow) -> CardView:
         card,
         label=(card.as_signed or shop_things(card)).label,
         engine=engine,
+        engine_id=card.revision.engine_id,
+        unit=file.unit,
+        engine_changes=_corrected(card, engine),
         source=file.spec_source,
         conditions=conditions_of(card),
         turning=cycle_of(engine, events, card.method, turning_for(card)),
@@ -239,6 +247,14 @@ def card_view(session: Session, card: CardRow) -> CardView:
     )
 
 
+def _corrected(card: CardRow, engine: Engine) -> tuple[str, ...]:
+    """Return what the engine says otherwise since an open card was opened with it."""
+    newest = card.revision.engine.revisions[-1]
+    if card.signed_at or newest.id == card.revision.id:
+        return ()
+    return changes(engine, parsed_engine(newest.document)[1])
+
+
 def _fit(engine: Engine, touched: Mapping[str, ValveStatus]) -> tuple[FitStep, ...]:
     return fit_steps(
         engine,
@@ -261,7 +277,7 @@ def _valves(
     views = []
     for valve in last.status.order:
         status = last.status.valves[valve]
-        found, check = status.record.found, status.clearance.spec.check
+        found, check = status.record.found, status.clearance.check
         tried = known_from(found.gap) if found else Tried()
         views.append(
             ValveView(
@@ -269,7 +285,7 @@ def _valves(
                 worked=worksheet_of(status.worked) if status.worked else None,
                 questions=asked.get(valve, ()),
                 repeats=tuple(one.gap for one in chains.get(valve, ())),
-                next_blade=next_blade(tried, check, blades) if blades else None,
+                next_blade=next_blade(tried, check, blades) if blades and check else None,
                 stop=next(n for n, stop in enumerate(stops) if valve in stop.valves),
                 within_doubt=doubts.get(valve),
             )
@@ -332,7 +348,7 @@ def read_card(session: Session, card_id: int) -> CardView:
     return card_view(session, get_card(session, card_id))
 
 
-def drawn(document: str) -> tuple[Engine, Events, HeadDrawing, Cycle]:
+def drawn(document: str) -> tuple[Engine, HeadDrawing, Cycle]:
     """Return an engine's document as it is drawn and turned by the marks.
 
     Raises:
@@ -340,5 +356,5 @@ def drawn(document: str) -> tuple[Engine, Events, HeadDrawing, Cycle]:
     """
     file, engine = parsed_engine(document)
     turning = turning_of(document, Method.MARKS)
-    events = file.timing()
-    return engine, events, draw_head(engine), cycle_of(engine, events, Method.MARKS, turning)
+    cycle = cycle_of(engine, file.timing, Method.MARKS, turning)
+    return engine, draw_head(engine), cycle

@@ -7,7 +7,7 @@ from pathlib import Path
 import click
 
 from plimb.cli.root import file_argument, json_option, main, text_of
-from plimb.core.engine.turning import COMFORT, Method, plan_turning
+from plimb.core.engine.turning import COMFORT, USUAL_EVENTS, Method, plan_turning
 from plimb.core.plan.search import plan_engine
 from plimb.core.words import percent
 from plimb.files.card_file import plan_as_json, read_card
@@ -21,7 +21,7 @@ from plimb.files.engine_file import read_engine
 def turn(file: Path, method: str, as_json: bool) -> None:
     """Say where to turn the crank to, for the engine in FILE (an engine or a card file)."""
     read = read_engine(text_of(file))
-    plan = plan_turning(read.to_core(), read.timing(), Method(method))
+    plan = plan_turning(read.to_core(), read.timing or USUAL_EVENTS, Method(method))
     if as_json:
         stops = [
             {
@@ -50,7 +50,7 @@ def plan(file: Path, as_json: bool) -> None:
     """Decide the whole engine on the card in FILE: which shim goes where, and what to buy."""
     card = read_card(text_of(file))
     request = card.plan_request()
-    answer = plan_as_json(request, plan_engine(request), card.unit)
+    answer = plan_as_json(request, plan_engine(request), card.unit, card.of_shims)
     if as_json:
         click.echo(json.dumps(answer, ensure_ascii=False))
         return

@@ -106,6 +106,13 @@ class CardFile(EngineFile):
     drawer: Annotated[list[DrawerPart], Field(default_factory=list, max_length=5000)]
     policy: PolicyPart = PolicyPart()
 
+    def checked(self) -> None:
+        """Refuse a file with a name or a size in it that cannot be, with BadValue."""
+        engine = self.to_core()
+        for place, one in enumerate(self.rounds):
+            self._readings(engine, one, f"$.rounds[{place}]")
+        list(self._stocks(engine))
+
     def plan_request(self) -> PlanRequest:
         """Return what a plan is made from: the last round, the drawer, the policy.
 
@@ -113,8 +120,11 @@ class CardFile(EngineFile):
             BadValue: A valve is not on the engine or stands twice, or a size cannot be.
         """
         engine = self.to_core()
-        for place, one in enumerate(self.rounds):
-            self._readings(engine, one, f"$.rounds[{place}]")
+        for one in engine.clearances:
+            if one.spec is None:
+                raise BadValue(f"$.engine.spec: there is none for {one.id}; a plan needs it.",
+                               field="$.engine.spec")  # fmt: skip
+        self.checked()
         last = self.rounds[-1] if self.rounds else RoundPart(gaps=[], pieces=[], proofs=[])
         gaps, pieces = self._readings(engine, last, f"$.rounds[{len(self.rounds) - 1}]")
         return PlanRequest(
@@ -142,7 +152,7 @@ class CardFile(EngineFile):
             with at_path(f"{path}.pieces[{place}]"):
                 _new_name(engine, piece.valve, pieces)
                 clearance = engine.clearance(piece.valve)
-                pieces[piece.valve] = piece.to_core(clearance, self.unit, self.policy.trust)
+                pieces[piece.valve] = piece.to_core(clearance, self.of_shims, self.policy.trust)
         return gaps, pieces
 
     def _stocks(self, engine: Engine) -> Iterable[Stock]:
@@ -151,13 +161,15 @@ class CardFile(EngineFile):
         usual = engine.clearances[0].family.kind
         for place, part in enumerate(self.drawer):
             with at_path(f"$.drawer[{place}]"):
-                nominal_nm = check_shim(length_nm(part.thickness, self.unit))
-                measured_nm = None if part.measured is None else length_nm(part.measured, self.unit)
+                nominal_nm = check_shim(length_nm(part.thickness, self.of_shims))
+                measured_nm = (
+                    None if part.measured is None else length_nm(part.measured, self.of_shims)
+                )
                 if measured_nm is not None:
                     check_shim(measured_nm)
                 kind: object = usual
                 if part.diameter is not None:
-                    wide = length_nm(part.diameter, self.unit)
+                    wide = length_nm(part.diameter, self.of_shims)
                     kind = kinds.get(wide, ("no valve of this engine", wide))
             if part.count == 0:
                 continue
@@ -185,18 +197,18 @@ def read_card(text: str) -> CardFile:
     return validated(CardFile, text)
 
 
-def plan_as_json(request: PlanRequest, plan: Plan, unit: Unit) -> dict[str, Any]:
+def plan_as_json(request: PlanRequest, plan: Plan, unit: Unit, shims: Unit) -> dict[str, Any]:
     """Return the plan in the open form, lengths as numbers in the unit."""
 
-    def number(nm: int | None) -> float | None:
-        return None if nm is None else to_float(nm, unit)
+    def number(nm: int | None, of: Unit = shims) -> float | None:
+        return None if nm is None else to_float(nm, of)
 
     def gap_of(gap: Gap | None) -> dict[str, Any]:
         if gap is None or gap.none_found:
-            return {"gap": None, "gap_at_most": number(gap.high_nm if gap else None)}
+            return {"gap": None, "gap_at_most": number(gap.high_nm if gap else None, unit)}
         return {
-            "gap": number(gap.best_nm),
-            "gap_range": [number(gap.low_nm), number(gap.high_nm)],
+            "gap": number(gap.best_nm, unit),
+            "gap_range": [number(gap.low_nm, unit), number(gap.high_nm, unit)],
         }
 
     why = reasons(request, plan)

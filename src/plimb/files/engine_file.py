@@ -14,6 +14,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from plimb.core.engine.engine import Bank, Camshaft, Clearance, CrankMark, Cylinder, Engine, Side
 from plimb.core.engine.followers import Follower, Role
 from plimb.core.engine.turning import USUAL_EVENTS, Events, Method, TurnPlan, plan_turning
+from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Limits, Spec
 from plimb.core.shim.family import Family, Run
@@ -46,7 +47,7 @@ class MarkPart(FilePart):
 class CrankPart(FilePart):
     """The crankshaft: which way it turns and what hangs on it."""
 
-    rotation: Literal["clockwise", "anticlockwise"] = "clockwise"
+    rotation: Literal["clockwise", "anticlockwise"] | None = None
     cylinders: Annotated[list[CylinderPart], Field(min_length=1, max_length=24)]
     marks: Annotated[list[MarkPart], Field(max_length=24)] = []
 
@@ -74,39 +75,65 @@ class ValvePart(FilePart):
 
 
 class SpecPart(FilePart):
-    """The maker's ranges of one side."""
+    """The maker's ranges of one side, as printed; empty while nobody has entered any.
 
-    min: Length
-    max: Length
+    One figure is `nominal` with the maker's `plus_minus`, or with the shop's own `room`.
+    """
+
+    min: Length | None = None
+    max: Length | None = None
+    nominal: Length | None = None
+    plus_minus: Length | None = None
+    room: Length | None = None
     set_min: Length | None = None
     set_max: Length | None = None
     aim: Length | None = None
 
-    def to_core(self, unit: Unit) -> Spec:
-        """Return the ranges as core values."""
-        set_ = None
-        if self.set_min is not None and self.set_max is not None:
-            set_ = _limits(self.set_min, self.set_max, unit)
+    def to_core(self, unit: Unit) -> Spec | None:
+        """Return the ranges as core values, None where there are none.
+
+        Raises:
+            BadValue: Half of a range, or one figure that says not how far off is still right.
+        """
+        check, off = self._check(unit)
+        set_ = _both(self.set_min, self.set_max, unit, "the set range")
+        if check is None:
+            if set_ or self.aim is not None:
+                raise BadValue("spec: write the check range, too.", field="spec")
+            return None
         return Spec(
-            check=_limits(self.min, self.max, unit),
+            check=check,
             set_=set_,
             aim_nm=None if self.aim is None else length_nm(self.aim, unit),
+            plus_minus_nm=off,
+            own_room=off is not None and self.plus_minus is None,
         )
+
+    def _check(self, unit: Unit) -> tuple[Limits | None, int | None]:
+        """Return the check range, and how far off one figure may be where one is printed."""
+        if self.nominal is None:
+            return _both(self.min, self.max, unit, "the spec"), None
+        room = self.room if self.plus_minus is None else self.plus_minus
+        if room is None:
+            raise BadValue("spec of one figure: say how far off is still right.", field="room")
+        off = length_nm(room, unit)
+        middle = length_nm(self.nominal, unit)
+        return Limits(low_nm=middle - off, high_nm=middle + off), off
 
 
 class SpecsPart(FilePart):
     """Specs by side."""
 
-    intake: SpecPart
-    exhaust: SpecPart
+    intake: SpecPart = SpecPart()
+    exhaust: SpecPart = SpecPart()
     closer: ClosersPart | None = None
 
 
 class ClosersPart(FilePart):
     """Specs of the closing shims by side, where an engine closes its valves itself."""
 
-    intake: SpecPart
-    exhaust: SpecPart
+    intake: SpecPart = SpecPart()
+    exhaust: SpecPart = SpecPart()
 
 
 class RunPart(FilePart):
@@ -118,19 +145,20 @@ class RunPart(FilePart):
 
 
 class FamilyPart(FilePart):
-    """Shims that fit one another's place."""
+    """Shims that fit one another's place; no runs while nobody knows what is made."""
 
     diameter: Length | None = None
-    runs: Annotated[list[RunPart], Field(min_length=1, max_length=20)]
+    runs: Annotated[list[RunPart], Field(max_length=20)] = []
     price: Money | None = None
     code: Code = Code.AUTO
 
-    def to_core(self, unit: Unit) -> Family:
-        """Return the family as core values."""
+    def to_core(self, unit: Unit, apart: str = "") -> Family:
+        """Return the family as core values; `apart` tells unknown ones of one engine apart."""
         return Family(
             diameter_nm=None if self.diameter is None else length_nm(self.diameter, unit),
             price=self.price,
             code=self.code,
+            apart="" if self.diameter or self.runs else apart,
             runs=tuple(
                 Run(
                     from_nm=length_nm(run.from_, unit),
@@ -200,8 +228,8 @@ class EnginePart(FilePart):
     crank: CrankPart
     camshafts: Annotated[list[CamshaftPart], Field(min_length=1, max_length=8)]
     valves: Annotated[list[ValvePart], Field(min_length=1, max_length=48)]
-    spec: SpecsPart
-    family: FamilyPart
+    spec: SpecsPart = SpecsPart()
+    family: FamilyPart = FamilyPart()
     closer_family: FamilyPart | None = None
     camshaft_out: bool = True
     layout: LayoutPart | None = None
@@ -216,8 +244,14 @@ class EngineFile(FilePart):
     format: Literal["plimb-engine", "plimb-card"]
     version: Literal[1]
     unit: Unit = Unit.MM
+    shim_unit: Unit | None = None
     engine: EnginePart
     events: EventsPart | None = None
+
+    @property
+    def of_shims(self) -> Unit:
+        """The unit of shims: their sizes, diameters and markings' thicknesses."""
+        return self.shim_unit or self.unit
 
     @property
     def spec_source(self) -> str | None:
@@ -225,10 +259,11 @@ class EngineFile(FilePart):
         page = f"page {self.engine.page}" if self.engine.page else None
         return ", ".join(filter(None, (self.engine.source, page))) or None
 
-    def timing(self) -> Events:
-        """Return the cam timing, the usual one where the file gives none."""
+    @property
+    def timing(self) -> Events | None:
+        """The cam timing, None where the file gives none."""
         part = self.events or self.engine.events
-        return part.to_core() if part else USUAL_EVENTS
+        return part.to_core() if part else None
 
     def to_core(self) -> Engine:
         """Return the engine as core values.
@@ -236,7 +271,7 @@ class EngineFile(FilePart):
         Raises:
             BadValue: Names clash or point nowhere, or a length cannot be.
         """
-        part, unit = self.engine, self.unit
+        part, unit, of_shims = self.engine, self.unit, self.of_shims
         closers = part.spec.closer or part.spec
         closing = "closer." if part.spec.closer else ""
         specs = {
@@ -248,9 +283,10 @@ class EngineFile(FilePart):
             for side in Side
         }
         with at_path("$.engine.family"):
-            family = part.family.to_core(unit)
+            family = part.family.to_core(of_shims)
         with at_path("$.engine.closer_family"):
-            closer_family = part.closer_family.to_core(unit) if part.closer_family else family
+            closers_own = part.closer_family or part.family
+            closer_family = closers_own.to_core(of_shims, apart="closer")
         families = {Role.OPEN: family, Role.CLOSE: closer_family}
         cylinders = tuple(
             Cylinder(number=c.number, fires_at=c.fires_at) for c in part.crank.cylinders
@@ -261,7 +297,7 @@ class EngineFile(FilePart):
         clearances = []
         for place, valve in enumerate(part.valves):
             with at_path(f"$.engine.valves[{place}]"):
-                own = valve.family.to_core(unit) if valve.family else None
+                own = valve.family.to_core(of_shims) if valve.family else None
                 clearances.append(
                     Clearance(
                         id=valve.id,
@@ -269,9 +305,8 @@ class EngineFile(FilePart):
                         side=valve.side,
                         position=valve.position,
                         camshaft=valve.camshaft,
-                        spec=valve.spec.to_core(unit)
-                        if valve.spec
-                        else specs[valve.action, valve.side],
+                        spec=(valve.spec.to_core(unit) if valve.spec else None)
+                        or specs[valve.action, valve.side],
                         family=own or families[valve.action],
                         action=valve.action,
                         camshaft_out=part.camshaft_out
@@ -331,10 +366,10 @@ def parsed_engine(document: str) -> tuple[EngineFile, Engine]:
 def turning_of(document: str, method: Method) -> TurnPlan:
     """Return where to turn a stored engine to."""
     file, engine = parsed_engine(document)
-    return plan_turning(engine, file.timing(), method)
+    return plan_turning(engine, file.timing or USUAL_EVENTS, method)
 
 
-def _spec(part: SpecPart, unit: Unit, path: str) -> Spec:
+def _spec(part: SpecPart, unit: Unit, path: str) -> Spec | None:
     with at_path(path):
         return part.to_core(unit)
 
@@ -344,5 +379,10 @@ def length_nm(value: Decimal, unit: Unit) -> int:
     return round(value * unit.nm)
 
 
-def _limits(low: Decimal, high: Decimal, unit: Unit) -> Limits:
+def _both(low: Decimal | None, high: Decimal | None, unit: Unit, what: str) -> Limits | None:
+    """Return a range of which both ends are there, None where neither is."""
+    if low is None and high is None:
+        return None
+    if low is None or high is None:
+        raise BadValue(f"{what} needs its minimum and its maximum.", field="spec")
     return Limits(low_nm=length_nm(low, unit), high_nm=length_nm(high, unit))

@@ -24,7 +24,7 @@ from reportlab.platypus import (
 )
 
 from plimb.core.engine.layout import BORE_RADIUS, BankDrawing
-from plimb.core.job.sheet import CAUTION, Fact, Sheet, SheetRow, range_words
+from plimb.core.job.sheet import CAUTION, Fact, Sheet, SheetRow
 from plimb.core.lengths import show_mm
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict
@@ -105,7 +105,7 @@ def _plain(text: str) -> str:
 
 
 def _facts(sheet: Sheet, width: float) -> Table:
-    specs = (Fact(name=f"Spec {one.name}", says=range_words(one)) for one in sheet.specs)
+    specs = (Fact(name=f"Spec {one.name}", says=one.words()) for one in sheet.specs)
     cells = [
         Paragraph(
             f'<font color="#44504a">{_plain(one.name)}</font> {_plain(one.says)}', _style(8.2)
@@ -153,9 +153,9 @@ def _in(row: SheetRow) -> str:
 def _rows(rows: tuple[SheetRow, ...], width: float) -> Table:
     body = [
         [
-            row.valve, row.spec.words(), _gap(row.found), _out(row), _in(row), _gap(row.predicted),
-            _gap(row.left), "" if row.residual_nm is None else signed(row.residual_nm),
-            VERDICT_WORDS[row.verdict],
+            row.valve, row.spec.words() if row.spec else "–", _gap(row.found), _out(row), _in(row),
+            _gap(row.predicted), _gap(row.left),
+            "" if row.residual_nm is None else signed(row.residual_nm), VERDICT_WORDS[row.verdict],
         ]
         for row in rows
     ]  # fmt: skip

@@ -51,7 +51,7 @@ _SIDES = {2: (1, 1), 3: (2, 1), 4: (2, 2), 5: (3, 2)}
 
 
 def starting_point(start: Start) -> dict[str, Any]:
-    """Return an engine file for the layout, with a spec and sizes still to be corrected.
+    """Return an engine file for the layout, with nothing in it but what the layout fixes.
 
     Firing angles are the usual ones of each layout (common practice).
 
@@ -91,23 +91,14 @@ def starting_point(start: Start) -> dict[str, Any]:
             "follower": start.follower.value,
             "camshaft_out": kind_of(start.follower).camshaft_out,
             "crank": {
-                "rotation": "clockwise",
                 "cylinders": [{"number": n, "fires_at": fires[n]} for n in sorted(fires)],
                 "marks": [],
             },
             "camshafts": _camshafts(banks, start.camshafts),
             "valves": valves,
-            "spec": {
-                "intake": {"min": 0.15, "max": 0.20},
-                "exhaust": {"min": 0.20, "max": 0.25},
-            },
-            "family": {"diameter": 9, "runs": [{"from": 1.2, "to": 3.5, "step": 0.05}]},
+            "spec": {"intake": {}, "exhaust": {}},
+            "family": {"runs": []},
             "layout": {"crank": "along" if along else "across", "banks": banks},
-            "events": {
-                "intake": {"opens_btdc": 20, "closes_abdc": 60},
-                "exhaust": {"opens_bbdc": 60, "closes_atdc": 20},
-                "ramp": 20,
-            },
         },
     }
 

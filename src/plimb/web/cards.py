@@ -6,7 +6,7 @@ from typing import Annotated, Any
 from apiflask import APIBlueprint
 from pydantic import Field
 
-from plimb.actions import cards
+from plimb.actions import cards, correcting
 from plimb.actions.cards import Change, Written
 from plimb.actions.views import CardView, Line, NumberedSet, read_card
 from plimb.core.engine.conditions import Conditions
@@ -105,7 +105,7 @@ class TodoOut(Answer):
 
 
 _NOT_SENT = (
-    *("engine", "source", "opened_at", "opened_by", "method", "variant", "forbidden"),
+    *("engine", "source", "opened_at", "method", "variant", "forbidden"),
     *("instrument", "remarks", "next_check_km", "rounds", "amendments", "status"),
 )
 """What the sheet says of a card, and the screen does not show."""
@@ -184,6 +184,9 @@ act(
     blueprint, "put", "conditions", "ConditionsIn", cards.note_conditions,
     rested_hours=Typed, temperature_c=Typed, reason=Reason,
 )  # fmt: skip
+act(blueprint, "put", "facts", "FactsIn", correcting.correct_card)
+act(blueprint, "put", "engine", ChangeIn, correcting.take_over_engine)
+act(blueprint, "put", "spec", "SpecIn", correcting.enter_spec)
 act(blueprint, "put", "safety", "SafetyIn", cards.see_to)
 act(blueprint, "put", "method", "MethodIn", cards.set_method)
 act(blueprint, "put", "tray", "TrayIn", cards.lay_out_tray, parts=listed(PartPart, 40))

@@ -15,11 +15,15 @@ from plimb.actions.engines import (
     register_engine,
     revise,
 )
+from plimb.core.lengths import Unit
+from plimb.core.measure.limits import parse_spec
+from plimb.files.printed import as_printed
+from plimb.files.readings import number_in
 from plimb.files.starting_point import Start, starting_point
 from plimb.web.drawings import DrawingOut, TurnOut
 from plimb.web.request import at_hand, now
 from plimb.web.shop import ShopOut, shop_as_it_stands
-from plimb.web.wire import Answer, Sent, Text, read_off, sent_to
+from plimb.web.wire import Answer, Sent, Short, Text, read_off, sent_to
 
 blueprint = APIBlueprint("engines", __name__, url_prefix="/api")
 
@@ -107,3 +111,29 @@ class DraftIn(Sent):
 def draw(json_data: DraftIn) -> DraftView:
     """Draw and turn an engine file that is being edited; nothing is saved."""
     return draw_draft(json_data.document)
+
+
+class PrintedIn(Sent):
+    """A spec as it is printed; `room` is the shop's own, where one figure is printed alone."""
+
+    text: Short
+    room: Short
+    unit: Annotated[Unit, Field(strict=False)]
+
+
+class PrintedOut(Answer):
+    """The parts that the engine file has for it, and both ends, in the unit it is printed in."""
+
+    parts: dict[str, float]
+    low: float
+    high: float
+
+
+@blueprint.post("/engines/spec")
+@blueprint.input(PrintedIn)
+@blueprint.output(PrintedOut)
+def read_printed(json_data: PrintedIn) -> PrintedOut:
+    """Read a spec as it is printed: a range, a figure with its tolerance, one figure."""
+    spec = parse_spec(json_data.text, json_data.unit, json_data.room)
+    low, high = (number_in(nm, json_data.unit) for nm in (spec.check.low_nm, spec.check.high_nm))
+    return PrintedOut(parts=as_printed(spec, json_data.unit), low=low, high=high)

@@ -10,11 +10,10 @@ from plimb.actions import signing, transfer
 from plimb.actions.views import CardView
 from plimb.core.errors import BadValue
 from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
-from plimb.core.measure.limits import Limits
 from plimb.files.sheet_pdf import fingerprint_in, sheet_pdf
 from plimb.web.cards import CardOut, act, card_as_it_stands
 from plimb.web.request import at_hand, csv_answer, file_answer, now
-from plimb.web.wire import Answer, Key, Sent, answer_of, off, read_off, sent_to
+from plimb.web.wire import Answer, Key, Sent, answer_of, read_off, sent_to
 
 blueprint = APIBlueprint("sheets", __name__, url_prefix="/api")
 
@@ -22,17 +21,12 @@ blueprint = APIBlueprint("sheets", __name__, url_prefix="/api")
 FactOut = answer_of(Fact, "FactOut")
 
 
-@read_off(Limits)
-class RangeOut(Answer):
-    """A range, both ends allowed."""
-
-
-@read_off(SheetSpec, without=("set_",))
+@read_off(SheetSpec, without=("spec",))
 class SheetSpecOut(Answer):
-    """The maker's ranges of all valves that share them."""
+    """The maker's ranges of all valves that share them, in words for either unit."""
 
-    check: RangeOut
-    set_range: RangeOut | None = off("set_")
+    mm: str
+    thou: str
 
 
 SheetRowOut = answer_of(SheetRow, "SheetRowOut", without=("spec",))

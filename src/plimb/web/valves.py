@@ -2,6 +2,7 @@
 
 from plimb.actions.views import ValveView
 from plimb.core.engine.engine import Side
+from plimb.core.engine.followers import Role
 from plimb.core.job.slips import Question
 from plimb.core.measure.blades import Gauge
 from plimb.core.measure.limits import Limits, Verdict
@@ -65,8 +66,9 @@ class ValveOut(Answer):
     valve: str = off("status", "valve")
     cylinder: int = off("status", "clearance", "cylinder")
     side: Side = off("status", "clearance", "side")
+    action: Role = off("status", "clearance", "action")
     camshaft: str = off("status", "clearance", "camshaft")
-    spec: SpecOut = off("status", "clearance", "spec", "check")
+    spec: SpecOut | None = off("status", "clearance", "check")
     found: ReadingOut | None = off("status", "record", "found")
     verdict: Verdict | None = off("status", "verdict")
     near_edge: bool = off("status", "near_edge")

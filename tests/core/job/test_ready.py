@@ -13,10 +13,14 @@ from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 
 
-def listed(layout=Layout.INLINE_FOUR, follower=Follower.BUCKET_UNDER, method=Method.MARKS):
+def listed(
+    layout=Layout.INLINE_FOUR, follower=Follower.BUCKET_UNDER, method=Method.MARKS, rotation=None
+):
     valves = 2 if follower is Follower.OPENER_CLOSER else 4
     start = Start(layout=layout, follower=follower, valves=valves)
-    engine = EngineFile.model_validate(starting_point(start)).to_core()
+    document = starting_point(start)
+    document["engine"]["crank"]["rotation"] = rotation
+    engine = EngineFile.model_validate(document).to_core()
     return {item.id: item for item in safety_list(engine, method)}
 
 
@@ -43,7 +47,8 @@ def test_the_list_has_what_belongs_to_this_engine_and_method(more, own):
 def test_the_list_warns_of_the_starter_and_names_the_direction():
     items = listed()
     assert "starter" in items["power"].caution
-    assert "clockwise" in items["direction"].does
+    assert items["direction"].does == "Turn in its own direction only"
+    assert listed(rotation="clockwise")["direction"].does == "Turn clockwise only"
 
 
 @pytest.mark.parametrize(

@@ -3,6 +3,7 @@
   import { Refusal, answer, api, type EngineLine } from "../../api/client";
   import { Button, Dialog, Field, Form, Select } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
+  import { shopState } from "../../state/shop.svelte";
   import { route } from "../../state/route.svelte";
 
   let { open = $bindable(false), engines }: { open?: boolean; engines: EngineLine[] } = $props();
@@ -41,6 +42,7 @@
       );
       preferences.setName(who.trim());
       open = false;
+      void shopState.load();
       route.go(`/cards/${card.id}/${card.at}`);
     } catch (error) {
       refusal = error as Refusal;

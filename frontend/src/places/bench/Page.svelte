@@ -75,7 +75,9 @@
 >
   {#snippet acts()}
     {#if shop}
-      <Button onclick={() => (adding = true)}>Add an engine</Button>
+      <Button onclick={() => (adding = true)}>Engine from a file</Button>
+      <Button kind={shop.engines.length ? "plain" : "now"} href="/engines/new">Add an engine</Button
+      >
       {#if shop.engines.length}
         <Button kind="now" onclick={() => (opening = true)}>Open a card</Button>
       {/if}
@@ -87,7 +89,7 @@
       <p class="text-soft py-6">
         {shop.engines.length
           ? "No card is open. Open one for the engine in front of you."
-          : "No engine yet. Add one from an engine file, then open its first card."}
+          : "No engine yet. Start from its layout: name it, enter what the manual says, measure."}
       </p>
     {/if}
     <ul>

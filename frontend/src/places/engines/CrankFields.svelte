@@ -2,18 +2,9 @@
   /** Which way the crank turns, when each cylinder fires, cam timing, and the marks. */
   import { Button, Field, Pair } from "../../kit";
   import type { EngineDocument } from "./document";
-  import type { EngineState } from "./engine.svelte";
+  import { TIMING, type EngineState } from "./engine.svelte";
 
   let { engine, file }: { engine: EngineState; file: EngineDocument } = $props();
-
-  type Timing = NonNullable<EngineDocument["engine"]["events"]>;
-  const timing = (of: Timing): { says: string; of: Record<string, number>; key: string }[] => [
-    { says: "IN opens BTDC", of: of.intake, key: "opens_btdc" },
-    { says: "IN closes ABDC", of: of.intake, key: "closes_abdc" },
-    { says: "EX opens BBDC", of: of.exhaust, key: "opens_bbdc" },
-    { says: "EX closes ATDC", of: of.exhaust, key: "closes_atdc" },
-    { says: "ramp", of: of as never, key: "ramp" },
-  ];
 </script>
 
 <fieldset>
@@ -21,7 +12,7 @@
   <div class="flex flex-wrap items-end gap-3 py-2">
     <Pair
       label="Turns"
-      value={file.engine.crank.rotation}
+      value={(file.engine.crank.rotation ?? "") as "clockwise"}
       items={["clockwise", "anticlockwise"]}
       onchange={(way) => {
         file.engine.crank.rotation = way;
@@ -35,23 +26,30 @@
         look="text-soft text-note"
         kind="whole"
         value={cylinder.fires_at}
-        oninput={engine.reads((to) => (cylinder.fires_at = to))}
+        oninput={engine.reads(`${cylinder.number} fires at`, (to) => (cylinder.fires_at = to ?? 0))}
       />
     {/each}
   </div>
   {#if file.engine.events}
     {@const events = file.engine.events}
-    <div class="grid grid-cols-5 gap-3 max-sm:grid-cols-2">
-      {#each timing(events) as one (one.says)}
+    <div class="grid grid-cols-4 gap-3 max-sm:grid-cols-2">
+      {#each TIMING as one (one.says)}
+        {@const of = events[one.side] as Record<string, number | undefined>}
         <Field
           label={one.says}
           look="text-soft text-note"
           kind="whole"
-          value={one.of[one.key]}
-          oninput={engine.reads((to) => (one.of[one.key] = to))}
+          value={of[one.key] ?? ""}
+          invalid={engine.faults.has(one.says)}
+          oninput={engine.reads(one.says, (to) => (of[one.key] = to))}
         />
       {/each}
     </div>
+  {:else}
+    <Button onclick={() => engine.addTiming()}>Enter the cam timing, if it is known</Button>
+    <span class="text-soft text-note"
+      >Without it the stops come from a mild timing, and say so.</span
+    >
   {/if}
   <div class="flex flex-wrap items-end gap-2 pt-2">
     {#each file.engine.crank.marks ?? [] as mark, n (n)}
@@ -68,8 +66,8 @@
           class="w-20"
           look="text-soft text-note"
           kind="figures"
-          value={mark.degrees}
-          oninput={engine.reads((to) => (mark.degrees = to))}
+          value={mark.degrees ?? ""}
+          oninput={engine.reads(`Mark ${n + 1} at`, (to) => (mark.degrees = to))}
         />
         <Button
           kind="bare"

@@ -70,7 +70,7 @@
             .join(", ")}.
         </p>
       {/if}
-      {#if engine.refusal}<Notice>{engine.refusal.sentence}</Notice>{/if}
+      {#if engine.refusal}<Notice>{engine.refusal.sentence.replace(/^\$[^:]*: /, "")}</Notice>{/if}
       {#if id !== null}
         <p class="text-soft text-note">
           Cards that are open or signed keep the engine as it was when they were opened.

@@ -2,7 +2,7 @@
   /** The sizes that are made: outside diameter, and runs of thickness with their steps. */
   import { Button, Field } from "../../kit";
   import type { FamilyDocument } from "./document";
-  import { type EngineState, number } from "./engine.svelte";
+  import type { EngineState } from "./engine.svelte";
 
   let { family, name, engine }: { family: FamilyDocument; name: string; engine: EngineState } =
     $props();
@@ -18,42 +18,33 @@
     look="text-soft text-note"
     kind="decimal"
     value={family.diameter ?? ""}
-    oninput={(event) => {
-      family.diameter = number(event.currentTarget.value);
-      engine.redraw();
-    }}
+    invalid={engine.faults.has(`${name} diameter`)}
+    oninput={engine.reads(`${name} diameter`, (to) => (family.diameter = to), true)}
   />
   {#each family.runs as run, n (n)}
     <fieldset class="border-line flex items-end gap-1 border p-1">
       <legend class="sr-only">{name} sizes, run {n + 1}</legend>
       {#each keys as end (end)}
+        {@const called = `${name} run ${n + 1} ${ends[end]}`}
         <Field
           label={ends[end]}
           class="w-20"
           look="text-soft text-note"
           kind="decimal"
           aria-label="{name} sizes {ends[end]}"
-          value={run[end]}
-          oninput={engine.reads((to) => (run[end] = to))}
+          value={run[end] ?? ""}
+          invalid={engine.faults.has(called)}
+          oninput={engine.reads(called, (to) => (run[end] = to))}
         />
       {/each}
-      {#if family.runs.length > 1}
-        <Button
-          kind="bare"
-          aria-label="Take run {n + 1} away"
-          onclick={() => {
-            family.runs.splice(n, 1);
-            engine.redraw();
-          }}>×</Button
-        >
-      {/if}
+      <Button
+        kind="bare"
+        aria-label="Take run {n + 1} away"
+        onclick={() => engine.dropRun(family, name, n)}>×</Button
+      >
     </fieldset>
   {/each}
-  <Button
-    onclick={() => {
-      const last = family.runs.at(-1);
-      family.runs.push(last ? { ...last } : { from: 1.2, to: 3.5, step: 0.05 });
-      engine.redraw();
-    }}>Add a run</Button
+  <Button onclick={() => engine.addRun(family, name)}
+    >{family.runs.length ? "One more run of sizes" : `${name} sizes that are made`}</Button
   >
 </div>

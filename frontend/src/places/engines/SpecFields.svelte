@@ -1,6 +1,6 @@
 <script lang="ts">
-  /** The spec as printed: a range a side, a closer or a single valve, and the unit it is in. */
-  import { Button, Pair, Select } from "../../kit";
+  /** The spec as printed: a range a side, a closer or a single valve, and the units it is in. */
+  import { Button, Field, Pair, Select } from "../../kit";
   import type { EngineDocument, SpecDocument } from "./document";
   import type { EngineState } from "./engine.svelte";
 
@@ -19,63 +19,116 @@
       .filter((valve) => valve.spec)
       .map((valve) => ({ name: valve.id, spec: valve.spec })),
   ]);
-  const columns: { key: keyof SpecDocument; says: string }[] = [
-    { key: "min", says: "min" },
-    { key: "max", says: "max" },
-    { key: "set_min", says: "set min" },
-    { key: "set_max", says: "set max" },
-    { key: "aim", says: "aim" },
-  ];
+  /** What stands in the file, as a manual would print it. */
+  function printed(of: SpecDocument): string {
+    if (of.nominal !== undefined)
+      return of.plus_minus === undefined ? `${of.nominal}` : `${of.nominal} ± ${of.plus_minus}`;
+    return of.min === undefined || of.max === undefined ? "" : `${of.min}-${of.max}`;
+  }
+  const setTo = (of: SpecDocument): string =>
+    of.set_min === undefined || of.set_max === undefined ? "" : `${of.set_min}-${of.set_max}`;
+  /** As typed, which stands even where it cannot be read. */
+  let typed = $state<Record<string, { text?: string; room?: string; set?: string }>>({});
+  const inch = $derived(file.unit === "in");
+
+  function type(name: string, spec: SpecDocument, what: "text" | "room" | "set", to: string): void {
+    typed[name] = { ...typed[name], [what]: to };
+    if (what === "set") void engine.setRange(`${name}, set to`, spec, to);
+    else {
+      const { text = printed(spec), room = `${spec.room ?? ""}` } = typed[name];
+      void engine.printed(`${name} spec`, spec, text, room);
+    }
+  }
+  const asksRoom = (name: string, spec: SpecDocument): boolean =>
+    spec.room !== undefined || engine.faults.get(`${name} spec`)?.includes("one figure") === true;
 </script>
 
 <fieldset>
   <legend class="border-ink w-full border-b-2 text-lg font-[600]">Spec</legend>
-  <div class="flex flex-wrap items-center gap-3 py-2">
-    <Pair
-      label="Unit of the manual"
-      value={file.unit ?? "mm"}
-      items={["mm", { value: "in", label: "inch" }]}
-      onchange={(unit) => {
-        file.unit = unit;
-        engine.redraw();
-      }}
-    />
-    <span class="text-soft">as printed in the manual; shim sizes too</span>
+  <div class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
+    <span class="flex items-center gap-2">
+      <span class="text-soft">Gaps in</span>
+      <Pair
+        label="Unit of the gaps in the manual"
+        value={file.unit ?? "mm"}
+        items={["mm", { value: "in", label: "inch" }]}
+        onchange={(unit) => {
+          file.shim_unit ??= file.unit ?? "mm";
+          file.unit = unit;
+          engine.redraw();
+        }}
+      />
+    </span>
+    <span class="flex items-center gap-2">
+      <span class="text-soft">shims in</span>
+      <Pair
+        label="Unit of the shims"
+        value={file.shim_unit ?? file.unit ?? "mm"}
+        items={["mm", { value: "in", label: "inch" }]}
+        onchange={(unit) => {
+          file.shim_unit = unit;
+          engine.redraw();
+        }}
+      />
+    </span>
   </div>
-  <table class="w-full">
-    <thead>
-      <tr class="text-soft text-left text-note">
-        <th></th>
-        {#each columns as column (column.key)}<th class="px-1 font-normal">{column.says}</th>{/each}
-      </tr>
-    </thead>
-    <tbody>
-      {#each specs as one (one.name)}
-        <tr>
-          <th class="pr-2 text-left font-[560] whitespace-nowrap">{one.name}</th>
-          {#if one.spec}
-            {#each columns as column (column.key)}
-              <td class="p-1">
-                <input
-                  class="field figures"
-                  inputmode="decimal"
-                  aria-label="{one.name} {column.says}"
-                  value={one.spec[column.key] ?? ""}
-                  oninput={(event) =>
-                    one.spec && engine.setSpec(one.spec, column.key, event.currentTarget.value)}
-                />
-              </td>
-            {/each}
-          {:else}
-            <td colspan="5"
-              ><Button onclick={() => engine.addClosers()}>Give the closers their own spec</Button
-              ></td
-            >
-          {/if}
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <p class="text-soft pb-1 text-note leading-5">
+    As the manual prints it under valve clearance, engine cold: a range ({inch
+      ? ".004-.006"
+      : "0.10-0.15"}), a figure with its tolerance ({inch ? ".005 ± .001" : "0.13 ± 0.03"}), or one
+    figure. What is not known stays empty.
+  </p>
+  {#each specs as one (one.name)}
+    {@const spec = one.spec}
+    {#if spec}
+      {@const fault =
+        engine.faults.get(`${one.name} spec`) ?? engine.faults.get(`${one.name}, set to`)}
+      <div class="grid grid-cols-[minmax(0,2fr)_minmax(0,2fr)_minmax(0,1fr)] gap-2 pb-1">
+        <Field
+          label={one.name}
+          kind="figures"
+          aria-label="{one.name} spec, as printed"
+          value={typed[one.name]?.text ?? printed(spec)}
+          placeholder={inch ? ".004-.006" : "0.10-0.15"}
+          invalid={engine.faults.has(`${one.name} spec`)}
+          oninput={(event) => type(one.name, spec, "text", event.currentTarget.value)}
+        />
+        <Field
+          label="set to, if printed"
+          kind="figures"
+          aria-label="{one.name}, range to set to"
+          value={typed[one.name]?.set ?? setTo(spec)}
+          invalid={engine.faults.has(`${one.name}, set to`)}
+          oninput={(event) => type(one.name, spec, "set", event.currentTarget.value)}
+        />
+        <Field
+          label="aim"
+          kind="decimal"
+          aria-label="{one.name} aim"
+          value={spec.aim ?? ""}
+          invalid={engine.faults.has(`${one.name} aim`)}
+          oninput={engine.reads(`${one.name} aim`, (to) => (spec.aim = to), true)}
+        />
+        {#if asksRoom(one.name, spec)}
+          <Field
+            label="one figure: how far off is still right, by this shop"
+            class="col-span-3"
+            kind="decimal"
+            aria-label="{one.name}, the shop’s own room"
+            value={typed[one.name]?.room ?? spec.room ?? ""}
+            placeholder={inch ? ".001" : "0.03"}
+            oninput={(event) => type(one.name, spec, "room", event.currentTarget.value)}
+          />
+        {/if}
+        {#if fault}<p class="text-tight col-span-3 font-[560]" role="alert">{fault}</p>{/if}
+      </div>
+    {:else}
+      <div class="flex items-center gap-3 py-1">
+        <span class="font-[560]">{one.name}</span>
+        <Button onclick={() => engine.addClosers()}>Give the closers their own spec</Button>
+      </div>
+    {/if}
+  {/each}
   <div class="pt-2">
     <Select
       label="A valve with its own spec"

@@ -1,8 +1,12 @@
 /** The engine file as the editor holds it; docs/formats/engine.md says what each part means. */
 
 export interface SpecDocument {
-  min: number;
-  max: number;
+  min?: number;
+  max?: number;
+  nominal?: number;
+  plus_minus?: number;
+  /** How far off is still right by the shop's own word, where one figure is printed alone. */
+  room?: number;
   set_min?: number;
   set_max?: number;
   aim?: number;
@@ -10,21 +14,22 @@ export interface SpecDocument {
 
 export interface FamilyDocument {
   diameter?: number;
-  runs: { from: number; to: number; step: number }[];
+  runs: { from?: number; to?: number; step?: number }[];
   price?: number;
 }
 
 export interface EngineDocument {
   unit?: "mm" | "in";
+  shim_unit?: "mm" | "in";
   engine: {
     name: string;
     source?: string;
     page?: string;
     follower: string;
     crank: {
-      rotation: "clockwise" | "anticlockwise";
+      rotation?: "clockwise" | "anticlockwise" | null;
       cylinders: { number: number; fires_at: number }[];
-      marks?: { name: string; degrees: number }[];
+      marks?: { name: string; degrees?: number }[];
     };
     camshafts: { id: string }[];
     family: FamilyDocument;
@@ -44,9 +49,8 @@ export interface EngineDocument {
       closer?: { intake: SpecDocument; exhaust: SpecDocument };
     };
     events?: {
-      intake: { opens_btdc: number; closes_abdc: number };
-      exhaust: { opens_bbdc: number; closes_atdc: number };
-      ramp: number;
+      intake: { opens_btdc?: number; closes_abdc?: number };
+      exhaust: { opens_bbdc?: number; closes_atdc?: number };
     };
   };
 }

@@ -2,11 +2,13 @@
 import {
   type Draft,
   type Drawing,
+  Refusal,
   type Schemas,
   type Turning,
   answer,
   api,
 } from "../../api/client";
+import { SvelteMap } from "svelte/reactivity";
 import { Attempt } from "../../state/attempt.svelte";
 import { route } from "../../state/route.svelte";
 import { shopState } from "../../state/shop.svelte";
@@ -20,10 +22,39 @@ export const ANGLES: Partial<Record<Schemas["Layout"], readonly number[]>> = {
   "v-twin": [90, 75, 60],
 };
 
+const NO_SPEC: SpecDocument = {
+  min: undefined,
+  max: undefined,
+  nominal: undefined,
+  plus_minus: undefined,
+  room: undefined,
+};
+
+/** The angles of the cam timing, as a manual names them. */
+export const TIMING = [
+  { says: "IN opens BTDC", side: "intake", key: "opens_btdc" },
+  { says: "IN closes ABDC", side: "intake", key: "closes_abdc" },
+  { says: "EX opens BBDC", side: "exhaust", key: "opens_bbdc" },
+  { says: "EX closes ATDC", side: "exhaust", key: "closes_atdc" },
+] as const;
+
 /** Numbers are typed with a point or a comma; what is no number stays out of the file. */
 export function number(text: string): number | undefined {
   const value = Number(text.replace(",", "."));
   return text.trim() === "" || Number.isNaN(value) ? undefined : value;
+}
+
+/** What was typed stays when the layout, the followers or the camshafts are changed. */
+function keepTyped(before: EngineDocument, after: EngineDocument): void {
+  const { unit, shim_unit, engine } = before;
+  Object.assign(after, { unit, shim_unit });
+  const { name, source, page, spec, family, closer_family, events } = engine;
+  Object.assign(after.engine, { source, page, spec, family, closer_family, events });
+  if (!name.startsWith("New ")) after.engine.name = name;
+  after.engine.crank.rotation = engine.crank.rotation;
+  after.engine.crank.marks = engine.crank.marks;
+  const own = new Map(engine.valves.map((valve) => [valve.id, valve.spec]));
+  for (const valve of after.engine.valves) valve.spec = own.get(valve.id);
 }
 
 export class EngineState extends Attempt {
@@ -62,7 +93,10 @@ export class EngineState extends Attempt {
     this.start = { ...this.start, ...change };
     const body = { ...this.start, angle: this.angle };
     await this.at(async () => {
+      const before = this.file;
       this.take(await answer(api.POST("/api/engines/start", { body })));
+      if (before && this.file) keepTyped(before, this.file);
+      this.redraw();
     });
   }
 
@@ -82,6 +116,16 @@ export class EngineState extends Attempt {
     this.file = JSON.parse(next.document) as EngineDocument;
   }
 
+  /** The engine file; a run or a mark that is not whole yet is not in it. */
+  private text(): string {
+    const file = JSON.parse(JSON.stringify(this.file)) as EngineDocument;
+    for (const family of [file.engine.family, file.engine.closer_family])
+      if (family) family.runs = family.runs.filter((run) => Object.keys(run).length === 3);
+    const { crank } = file.engine;
+    crank.marks = crank.marks?.filter((mark) => mark.degrees !== undefined);
+    return JSON.stringify(file, null, 1);
+  }
+
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Have the server draw what is being edited; it refuses what cannot be. */
@@ -89,7 +133,7 @@ export class EngineState extends Attempt {
     this.saved = false;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => {
-      const document = JSON.stringify(this.file);
+      const document = this.text();
       void this.at(async () => {
         const drawn = await answer(api.POST("/api/engines/draft", { body: { document } }));
         ({ drawing: this.drawing, turning: this.turning } = drawn);
@@ -100,7 +144,12 @@ export class EngineState extends Attempt {
   async save(): Promise<void> {
     if (!this.file) return;
     const { label, note, revision } = this;
-    const document = JSON.stringify(this.file, null, 1);
+    const [fault] = this.faults;
+    if (fault) {
+      this.refusal = new Refusal("unreadable", `${fault[0]}: ${fault[1]}`, fault[0]);
+      return;
+    }
+    const document = this.text();
     const engine_id = this.id;
     await this.at(async () => {
       if (engine_id === null) {
@@ -117,11 +166,22 @@ export class EngineState extends Attempt {
     });
   }
 
-  /** What a field of numbers does when it is typed in: what is no number stays out of the file. */
-  reads(take: (value: number) => void) {
+  /** Fields that cannot be read as they stand, by what they are called: nothing is saved then. */
+  readonly faults = new SvelteMap<string, string>();
+
+  /** What a field of numbers does when it is typed in; one that may be empty is then unknown. */
+  reads(called: string, take: (value: number | undefined) => void, optional = false) {
     return (event: { currentTarget: HTMLInputElement }): void => {
-      const value = number(event.currentTarget.value);
-      if (value === undefined) return;
+      const text = event.currentTarget.value;
+      const value = number(text);
+      if (value === undefined && !(optional && text.trim() === "")) {
+        this.faults.set(
+          called,
+          text.trim() ? `“${text.trim()}” is not a number; write it like 0.15.` : "is empty.",
+        );
+        return;
+      }
+      this.faults.delete(called);
       take(value);
       this.redraw();
     };
@@ -129,12 +189,33 @@ export class EngineState extends Attempt {
 
   // what is edited ------------------------------------------------------------------------
 
-  setSpec(spec: SpecDocument, key: keyof SpecDocument, text: string): void {
-    const value = number(text);
-    if (value === undefined && (key === "min" || key === "max")) return;
-    // what is undefined is left out of the file
-    if (key === "min" || key === "max") spec[key] = value ?? spec[key];
-    else spec[key] = value;
+  /** Enter a spec as it is printed; what cannot be read is said at its field. */
+  async printed(called: string, spec: SpecDocument, text: string, room: string): Promise<void> {
+    Object.assign(spec, NO_SPEC);
+    this.faults.delete(called);
+    if (text.trim())
+      try {
+        const body = { text, room, unit: this.file?.unit ?? "mm" };
+        Object.assign(spec, (await answer(api.POST("/api/engines/spec", { body }))).parts);
+      } catch (error) {
+        this.faults.set(called, (error as Refusal).sentence);
+      }
+    this.redraw();
+  }
+
+  /** Enter the range to set to, as it is printed. */
+  async setRange(called: string, spec: SpecDocument, text: string): Promise<void> {
+    delete spec.set_min;
+    delete spec.set_max;
+    this.faults.delete(called);
+    if (text.trim())
+      try {
+        const body = { text, room: "", unit: this.file?.unit ?? "mm" };
+        const { low, high } = await answer(api.POST("/api/engines/spec", { body }));
+        [spec.set_min, spec.set_max] = [low, high];
+      } catch (error) {
+        this.faults.set(called, (error as Refusal).sentence);
+      }
     this.redraw();
   }
 
@@ -142,7 +223,7 @@ export class EngineState extends Attempt {
   ownSpec(id: string): void {
     const valve = this.file?.engine.valves.find((one) => one.id === id);
     if (!valve || !this.file) return;
-    valve.spec = valve.spec ? undefined : { ...this.file.engine.spec[valve.side] };
+    valve.spec = valve.spec ? undefined : {};
     this.redraw();
   }
 
@@ -167,15 +248,41 @@ export class EngineState extends Attempt {
 
   addClosers(): void {
     if (!this.file) return;
-    const { intake, exhaust } = this.file.engine.spec;
-    this.file.engine.spec.closer = { intake: { ...intake }, exhaust: { ...exhaust } };
+    this.file.engine.spec.closer = { intake: {}, exhaust: {} };
     this.redraw();
   }
 
   addCloserFamily(): void {
     const engine = this.file?.engine;
     if (!engine) return;
-    engine.closer_family = JSON.parse(JSON.stringify(engine.family)) as FamilyDocument;
+    engine.closer_family = { runs: [] };
+    this.redraw();
+  }
+
+  addTiming(): void {
+    if (this.file) this.file.engine.events = { intake: {}, exhaust: {} };
+    for (const angle of TIMING) this.faults.set(angle.says, "is empty.");
+  }
+
+  addRun(family: FamilyDocument, name: string): void {
+    const nth = family.runs.push({});
+    for (const end of ["from", "to", "by"])
+      this.faults.set(`${name} run ${nth} ${end}`, "is empty.");
+  }
+
+  dropRun(family: FamilyDocument, name: string, nth: number): void {
+    family.runs.splice(nth, 1);
+    // the runs behind it move up: what could not be read of them is asked again
+    for (const called of [...this.faults.keys()])
+      if (called.startsWith(`${name} run `)) this.faults.delete(called);
+    family.runs.forEach((run, n) => {
+      for (const [end, called] of [
+        ["from", "from"],
+        ["to", "to"],
+        ["step", "by"],
+      ] as const)
+        if (run[end] === undefined) this.faults.set(`${name} run ${n + 1} ${called}`, "is empty.");
+    });
     this.redraw();
   }
 
@@ -183,7 +290,7 @@ export class EngineState extends Attempt {
     const crank = this.file?.engine.crank;
     if (!crank) return;
     const marks = crank.marks ?? [];
-    crank.marks = [...marks, { name: `M${marks.length + 1}`, degrees: 0 }];
+    crank.marks = [...marks, { name: "" }];
     this.redraw();
   }
 }

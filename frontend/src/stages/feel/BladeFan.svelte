@@ -19,13 +19,11 @@
     ontype: (text: string) => void;
   } = $props();
 
-  /** The blades that could matter here: from a third of the minimum to twice the maximum. */
+  /** The blades that could matter here: every thin one, none far over the maximum. */
   const near = $derived(
     blades.blades.filter(
       (blade) =>
-        blade.state === "sound" &&
-        blade.marked.nm >= Math.min(valve.spec.low.nm / 3, 50_000) &&
-        blade.marked.nm <= valve.spec.high.nm * 1.75,
+        blade.state === "sound" && (!valve.spec || blade.marked.nm <= valve.spec.high.nm * 1.75),
     ),
   );
   const parts = $derived(/^(\d+(?:\.\d+)?)(?:-(\d+(?:\.\d+)?))?$/.exec(draft));

@@ -6,6 +6,7 @@
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
+  import SpecAsk from "../../card/SpecAsk.svelte";
   import Lean from "../../card/Lean.svelte";
   import Ask from "./Ask.svelte";
   import BladeFan from "./BladeFan.svelte";
@@ -48,6 +49,7 @@
 
 {#if valve && job.card}
   <InHand {valve} gap={valve.found?.gap ?? null} verdict={valve.verdict} {note} />
+  <SpecAsk {job} />
   <Questions {job} />
   {#if !job.signed}
     <div class="flex items-center justify-between gap-2">

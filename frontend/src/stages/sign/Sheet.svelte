@@ -22,8 +22,6 @@
       month: "long",
       year: "numeric",
     });
-  const range = (one: Sheet["specs"][number]["check"]): string =>
-    `${preferences.read(one.low)} to ${preferences.read(one.high)}`;
   const gap = (one: Sheet["rows"][number]["found"]): string => (one ? preferences.read(one) : "–");
 </script>
 
@@ -47,10 +45,7 @@
     {/each}
     {#each sheet.specs as one (one.name)}
       <dt class="text-soft">Spec {one.name}</dt>
-      <dd class="figures">
-        {range(one.check)}
-        {preferences.unitName}{one.set_range ? `, set ${range(one.set_range)}` : ""}
-      </dd>
+      <dd class="figures">{preferences.read(one)}</dd>
     {/each}
   </dl>
   <svg

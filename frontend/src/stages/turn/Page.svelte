@@ -7,6 +7,10 @@
   let { job }: { job: CardState } = $props();
 
   const card = $derived(job.card);
+  const WAYS: Record<string, string> = {
+    clockwise: "Clockwise only.",
+    anticlockwise: "Anticlockwise only.",
+  };
   const at = $derived(
     card?.turning.stops.findIndex((stop) => Math.abs(stop.degrees - job.crank) < 1) ?? -1,
   );
@@ -27,14 +31,14 @@
 {#if card}
   <div class="flex items-center gap-3">
     <svg viewBox="0 0 44 44" class="h-11 w-11 shrink-0" aria-hidden="true">
-      <g transform={card.turning.rotation === "clockwise" ? "" : "translate(44 0) scale(-1 1)"}>
+      <g transform={card.turning.rotation === "anticlockwise" ? "translate(44 0) scale(-1 1)" : ""}>
         <circle cx="22" cy="22" r="5" fill="none" stroke="var(--ink)" stroke-width="2" />
         <path d="M8 28A15 15 0 1 1 34 31" fill="none" stroke="var(--now)" stroke-width="3.5" />
         <path d="M38 24l-3 10-8-5z" fill="var(--now)" />
       </g>
     </svg>
     <p class="leading-5">
-      <b>{card.turning.rotation === "clockwise" ? "Clockwise" : "Anticlockwise"} only.</b>
+      <b>{WAYS[card.turning.rotation ?? ""] ?? "In its own direction only."}</b>
       Past the mark: go round again, never back.
     </p>
   </div>
@@ -91,7 +95,9 @@
     {/each}
   </ol>
   <p class="text-soft text-note leading-5">
-    Worked out from firing order and cam timing. Decompressor lobes are not in it: where there is
-    one, go by the manual.
+    {card.turning.assumed
+      ? "Worked out from firing order and a mild cam timing that is assumed: nobody has entered this engine’s own, and the maker’s marks come first."
+      : "Worked out from firing order and cam timing."} Decompressor lobes are not in it: where there
+    is one, go by the manual.
   </p>
 {/if}

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from plimb.core.engine.engine import Clearance, Engine, Side
-from plimb.core.engine.turning import COMFORT, Events, Method, TurnPlan, margin
+from plimb.core.engine.turning import COMFORT, USUAL_EVENTS, Events, Method, TurnPlan, margin
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -33,19 +33,21 @@ class Lane:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Cycle:
-    """Where to turn to, and the whole cycle to see why."""
+    """Where to turn to, and the whole cycle to see why; from `assumed` timing if none is known."""
 
     method: Method
-    rotation: str
+    rotation: str | None
+    assumed: bool
     stops: tuple[CycleStop, ...]
     lanes: tuple[Lane, ...]
 
 
-def cycle_of(engine: Engine, events: Events, method: Method, plan: TurnPlan) -> Cycle:
+def cycle_of(engine: Engine, events: Events | None, method: Method, plan: TurnPlan) -> Cycle:
     """Return the cycle with the stops of a plan."""
     return Cycle(
         method=method,
         rotation=engine.rotation,
+        assumed=events is None,
         stops=tuple(
             CycleStop(
                 degrees=float(stop.degrees),
@@ -56,7 +58,7 @@ def cycle_of(engine: Engine, events: Events, method: Method, plan: TurnPlan) -> 
             )
             for stop in plan.stops
         ),
-        lanes=tuple(_lanes(engine, events)),
+        lanes=tuple(_lanes(engine, events or USUAL_EVENTS)),
     )
 
 

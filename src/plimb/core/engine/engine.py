@@ -7,7 +7,7 @@ from functools import cached_property
 
 from plimb.core.engine.followers import Follower, Role
 from plimb.core.errors import BadValue
-from plimb.core.measure.limits import Spec
+from plimb.core.measure.limits import Limits, Spec
 from plimb.core.shim.family import Family
 
 
@@ -43,6 +43,7 @@ class Clearance:
     """One place where a gap is measured and a shim sits, with its spec and family.
 
     `id` is its name, which may be corrected; `key` stays, and what is recorded goes by it.
+    `spec` is None while nobody has entered one: then nothing is judged by it.
     """
 
     id: str
@@ -50,7 +51,7 @@ class Clearance:
     side: Side
     position: str | None
     camshaft: str
-    spec: Spec
+    spec: Spec | None
     family: Family
     action: Role = Role.OPEN
     camshaft_out: bool = True
@@ -59,6 +60,11 @@ class Clearance:
     def __post_init__(self) -> None:
         if not self.key:  # an engine that was never renamed goes by its names
             object.__setattr__(self, "key", self.id)
+
+    @property
+    def check(self) -> Limits | None:
+        """The range in which it is left alone, None while nobody has entered one."""
+        return self.spec.check if self.spec else None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -93,7 +99,7 @@ class Engine:
     clearances: tuple[Clearance, ...]
     banks: tuple[Bank, ...]
     crank: str = "across"
-    rotation: str = "clockwise"
+    rotation: str | None = None
     marks: tuple[CrankMark, ...] = ()
 
     def __post_init__(self) -> None:

@@ -29,8 +29,9 @@ def safety_list(engine: Engine, method: Method) -> tuple[ChecklistItem, ...]:
 
     The maker's manual, local codes and licensed practice come before this list.
     """
-    direction = ("direction", f"Turn {engine.rotation} only", "Past the mark means going round "
-                 "again, never back: the chain would go slack and the marks lie.")  # fmt: skip
+    way = engine.rotation or "in its own direction"
+    direction = ("direction", f"Turn {way} only", "Past the mark means going round again, never "
+                 "back: the chain would go slack and the marks lie.")  # fmt: skip
     return checklist(
         (
             *_ALWAYS,

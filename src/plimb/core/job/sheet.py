@@ -52,8 +52,23 @@ class SheetSpec:
     """The maker's ranges of all valves that share them."""
 
     name: str
-    check: Limits
-    set_: Limits | None
+    spec: Spec | None
+
+    def words(self, unit: Unit = Unit.MM) -> str:
+        """Return the ranges in words as they were printed, with their unit."""
+        if self.spec is None:
+            return "not entered"
+        return f"{self.spec.words(unit)} {'mm' if unit is Unit.MM else 'thou'}"
+
+    @property
+    def mm(self) -> str:
+        """The ranges in millimetres."""
+        return self.words(Unit.MM)
+
+    @property
+    def thou(self) -> str:
+        """The ranges in thou."""
+        return self.words(Unit.INCH)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -65,7 +80,7 @@ class SheetRow:
     """
 
     valve: str
-    spec: Limits
+    spec: Limits | None
     found: Gap | None
     found_verdict: Verdict | None
     piece_out_nm: int | None
@@ -146,7 +161,7 @@ def _row(
     mine = proved.get(begun.valve)
     return SheetRow(
         valve=begun.valve,
-        spec=begun.clearance.spec.check,
+        spec=begun.clearance.check,
         found=found.gap if found else None,
         found_verdict=begun.verdict,
         piece_out_nm=out.thickness_nm if out else None,
@@ -163,12 +178,11 @@ def _row(
 
 def sheet_specs(engine: Engine) -> tuple[SheetSpec, ...]:
     """Return the engine's ranges, each once with the valves that have it."""
-    shared: dict[Spec, list[Clearance]] = {}
+    shared: dict[Spec | None, list[Clearance]] = {}
     for clearance in engine.clearances:
         shared.setdefault(clearance.spec, []).append(clearance)
     return tuple(
-        SheetSpec(name=_name_of(engine, valves), check=spec.check, set_=spec.set_)
-        for spec, valves in shared.items()
+        SheetSpec(name=_name_of(engine, valves), spec=spec) for spec, valves in shared.items()
     )
 
 
@@ -181,12 +195,6 @@ def _name_of(engine: Engine, valves: Sequence[Clearance]) -> str:
         return ", ".join(one.id for one in valves)
     parts = {Role.OPEN: " opener", Role.CLOSE: " closer"} if closers else {}
     return " and ".join(f"{side.value}{parts.get(role, '')}" for side, role in kinds)
-
-
-def range_words(spec: SheetSpec, unit: Unit = Unit.MM) -> str:
-    """Return the ranges in words, without their unit."""
-    said = spec.check.words(unit)
-    return f"{said}, set {spec.set_.words(unit)}" if spec.set_ else said
 
 
 def torque_line(group: Tightening) -> str | None:

@@ -84,7 +84,7 @@ def questions(
     clearance = engine.clearance(valve)
     earlier = (before or {}).get(valve)
     found: list[Question | None] = [
-        _scale(reading, clearance.spec.check, unit),
+        _scale(reading, clearance.check, unit) if clearance.check else None,
         _other_side(engine, clearance, readings),
         _overlap(engine, clearance, readings),
         _stuck(engine, clearance, readings, before or {}, thin_blades_nm, unit),
@@ -161,9 +161,9 @@ def _mates(engine: Engine, clearance: Clearance, side: Side) -> list[Clearance]:
 
 def _crossed(clearance: Clearance, other: Limits, reading: Reading | None) -> bool:
     """Return whether a reading is out of its own spec and inside the other side's."""
-    if reading is None:
+    if reading is None or clearance.check is None:
         return False
-    own = judge(reading.gap, clearance.spec.check)
+    own = judge(reading.gap, clearance.check)
     return own in (Verdict.TIGHT, Verdict.LOOSE) and judge(reading.gap, other) is Verdict.IN
 
 
@@ -177,13 +177,13 @@ def _other_side(
     """
     opposite = Side.EXHAUST if clearance.side is Side.INTAKE else Side.INTAKE
     across = _mates(engine, clearance, opposite)
-    if not across:
+    other = across[0].check if across else None
+    own = clearance.check
+    if other is None or own is None:
         return None
-    other = across[0].spec.check
     reading = readings[clearance.id]
     if not _crossed(clearance, other, reading):
         return None
-    own = clearance.spec.check
     opened = judge(reading.gap, own) is Verdict.LOOSE
     also = any(_crossed(mate, own, readings.get(mate.id)) for mate in across)
     if not opened and not also:
@@ -222,9 +222,9 @@ def _stuck(
 ) -> Question | None:
     """Two blades stuck together: low by just a thin blade, where its twins have not moved."""
     reading, earlier = readings[clearance.id], before.get(clearance.id)
-    if not earlier or not reading.gap.is_point:
+    if not earlier or not reading.gap.is_point or clearance.check is None:
         return None
-    if judge(reading.gap, clearance.spec.check) is not Verdict.TIGHT:
+    if judge(reading.gap, clearance.check) is not Verdict.TIGHT:
         return None
     lost_nm = earlier.gap.best_nm - reading.gap.best_nm
     steady = [

@@ -105,7 +105,8 @@ def _unfitted(job: Job) -> tuple[str, ...]:
 READY = StageKind(asks=lambda job: job.safety, waits=lambda job: job.unseen)
 TURN = StageKind()
 FEEL = StageKind(
-    asks=_every, waits=lambda job: job.those(lambda one: one.need in (Need.MEASURE, Need.FINER))
+    asks=_every,
+    waits=lambda job: job.those(lambda one: one.need in (Need.MEASURE, Need.FINER, Need.SPEC)),
 )
 READ = StageKind(
     asks=lambda job: job.those(lambda one: one.opens or one.valve in _unread(job)),

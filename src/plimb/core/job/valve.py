@@ -126,14 +126,15 @@ def valve_status(
     given_away: bool = False,
 ) -> ValveStatus:
     """Return one valve as it stands; one whose piece is given away stands empty."""
-    check = clearance.spec.check
+    check = clearance.check
     gap = record.found.gap if record.found else None
     worked = predicted = residual_nm = was_nm = None
     if gap and record.piece:
         piece = record.piece
         shim_nm, old_nm = piece.thickness_nm, piece.half_width_nm
         sizes = clearance.family.sizes()
-        worked = work_out(gap, shim_nm, clearance.spec, sizes, school, old_nm)
+        if clearance.spec:
+            worked = work_out(gap, shim_nm, clearance.spec, sizes, school, old_nm)
         if record.choice is not None:
             thinner_by_nm = shim_nm - record.choice.goes_in_nm if record.changes else 0
             if not gap.none_found:
@@ -145,20 +146,20 @@ def valve_status(
         residual_nm = record.proof.gap.best_nm - expected.best_nm
     as_left = record.proof or record.found
     unproved = record.proof is None and (record.changes or given_away)
-    verdict = judge(gap, check) if gap else None
+    verdict = judge(gap, check) if gap and check else None
     return ValveStatus(
         clearance=clearance,
         record=record,
         verdict=verdict,
-        near_edge=bool(gap and verdict is Verdict.IN and near_tight_edge(gap, check)),
+        near_edge=bool(gap and check and verdict is Verdict.IN and near_tight_edge(gap, check)),
         need=need.need,
         reason=need.reason,
         opens=need.opens,
         worked=worked,
         predicted=predicted,
-        proof_verdict=judge(record.proof.gap, check) if record.proof else None,
+        proof_verdict=judge(record.proof.gap, check) if record.proof and check else None,
         residual_nm=residual_nm,
         was_nm=was_nm,
         as_left=None if unproved else as_left,
-        left=judge(as_left.gap, check) if as_left and not unproved else None,
+        left=judge(as_left.gap, check) if as_left and check and not unproved else None,
     )

@@ -1,12 +1,13 @@
 """A closed range of allowed gaps, and what a gap means against it."""
 
+import re
 from dataclasses import dataclass
 from enum import StrEnum
 
 from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, mm, parse_length, show
 from plimb.core.measure.gap import Gap
-from plimb.core.words import interval
+from plimb.core.words import figure, interval
 
 MAX_GAP_NM = mm("2")
 
@@ -57,11 +58,17 @@ class Limits:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Spec:
-    """What the maker's manual says of one side: leave alone inside `check`, aim inside `set_`."""
+    """What the maker's manual says of one side: leave alone inside `check`, aim inside `set_`.
+
+    `plus_minus_nm` is how far off is still right where one figure is printed, with a tolerance
+    or, `own_room`, with the shop's own: a figure alone says nothing of what is still right.
+    """
 
     check: Limits
     set_: Limits | None = None
     aim_nm: int | None = None
+    plus_minus_nm: int | None = None
+    own_room: bool = False
 
     def __post_init__(self) -> None:
         inner = self.set_
@@ -69,6 +76,16 @@ class Spec:
             raise BadValue("set range must lie inside the check range.", field="spec")
         if self.aim_nm is not None and not self.target.holds(self.aim_nm):
             raise BadValue("aim must lie inside the spec.", field="aim")
+
+    def words(self, unit: Unit = Unit.MM) -> str:
+        """Return the ranges without their unit, as they were printed."""
+        said = self.check.words(unit)
+        if self.plus_minus_nm is not None:
+            one, room = figure(self.check.middle_nm, unit), figure(self.plus_minus_nm, unit)
+            said += (
+                f" ({one}, the shop’s own room {room})" if self.own_room else f" ({one} ± {room})"
+            )
+        return f"{said}, set {self.set_.words(unit)}" if self.set_ else said
 
     @property
     def target(self) -> Limits:
@@ -90,6 +107,35 @@ def parse_limits(text: str, unit: Unit, *, field: str = "spec") -> Limits:
     return Limits(
         low_nm=parse_length(low, unit, field=field), high_nm=parse_length(high, unit, field=field)
     )
+
+
+_TOLERANCE = re.compile(r"(?:±|\+\s*/?\s*-)")
+
+
+def parse_spec(text: str, unit: Unit, room: str = "", *, field: str = "spec") -> Spec:
+    """Return a spec as printed: `0.14-0.18`, `0.13 ± 0.03`, or one figure with a shop's room.
+
+    Raises:
+        BadValue: It cannot be read, lies out of bounds, or one figure stands without a room.
+    """
+    text = text.strip().replace("−", "-").replace("–", "-").replace(" to ", "-")
+    one, tolerance, off = _split(text)
+    if tolerance or "-" not in text:
+        if not tolerance and not room.strip():
+            raise BadValue(
+                f"{field} “{text}” is one figure; say how far off is still right, like 0.03.",
+                field="room" if field == "spec" else f"{field}_room",
+            )
+        nominal_nm = parse_length(one, unit, field=field)
+        plus_minus_nm = parse_length(off if tolerance else room, unit, field="room")
+        check = Limits(low_nm=nominal_nm - plus_minus_nm, high_nm=nominal_nm + plus_minus_nm)
+        return Spec(check=check, plus_minus_nm=plus_minus_nm, own_room=not tolerance)
+    return Spec(check=parse_limits(text, unit, field=field))
+
+
+def _split(text: str) -> tuple[str, str, str]:
+    found = _TOLERANCE.search(text)
+    return (text[: found.start()], found[0], text[found.end() :]) if found else (text, "", "")
 
 
 def judge(gap: Gap, limits: Limits) -> Verdict:

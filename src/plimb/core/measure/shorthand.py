@@ -43,7 +43,8 @@ class Reading:
     """A typed gap, understood. Blades are nominal thicknesses in nanometres.
 
     Several blades in `goes` or `refuses` are a stack. `goes` is None when nothing goes.
-    `typed` is how it was written down; `guess` says that who wrote it was not sure of it.
+    `typed` is how it was written down, in its `unit`; `guess` says that who wrote it was not
+    sure of it.
     """
 
     goes: tuple[int, ...] | None
@@ -52,6 +53,7 @@ class Reading:
     gap: Gap
     typed: str = ""
     guess: bool = False
+    unit: Unit = Unit.MM
 
     @property
     def called_nm(self) -> int | None:
@@ -113,7 +115,7 @@ def parse_reading(
     reading = _understood(sure, unit, thinnest_nm, zero_is_number, actual)
     joints = joints_of(reading.goes, reading.refuses)
     gap = replace(reading.gap, joints=joints)
-    return replace(reading, typed=typed, gap=gap, guess=sure != typed)
+    return replace(reading, typed=typed, gap=gap, guess=sure != typed, unit=unit)
 
 
 def joints_of(goes: Sequence[object] | None, refuses: Sequence[object] | None) -> int:

@@ -72,7 +72,7 @@ def _finer(
     gap = row.gap
     if gap is None or gap.low_nm is None or gap.is_point:
         return None
-    tried = next_finer(known_from(gap), row.clearance.spec.check, blades) if blades else None
+    tried = next_finer(known_from(gap), row.spec.check, blades) if blades else None
     split_nm = tried.thickness_nm if tried else (gap.low_nm + gap.high_nm) // 2
     if not gap.low_nm < split_nm < gap.high_nm:
         return None
@@ -96,7 +96,7 @@ def _finer(
 def _best(request: PlanRequest, row: PlanRow, gap: Gap) -> float:
     """Return the best chance that any size to be had, or keeping the piece, would have."""
     assert row.piece_nm is not None
-    check = row.clearance.spec.check
+    check = row.spec.check
     thick_nm = row.piece_nm + gap.high_nm - check.low_nm
     thin_nm = row.piece_nm + (gap.low_nm or 0) - check.high_nm
     sizes = [size for size in row.clearance.family.sizes() if thin_nm <= size <= thick_nm]
@@ -142,7 +142,7 @@ def any_passes(request: PlanRequest, row: PlanRow, sizes: Iterable[int]) -> floa
     """
     assert row.gap is not None
     assert row.piece_nm is not None
-    doubt, check = request.policy.doubt, row.clearance.spec.check
+    doubt, check = request.policy.doubt, row.spec.check
     middle, widths = row.band(doubt.piece_nm, doubt)
     middle -= row.piece_nm
     ranges = sorted(

@@ -93,6 +93,10 @@ class Candidates:
         assert allowed.shape[0] == n
         return allowed
 
+    def _with_sizes(self) -> list[int]:
+        """Return the known valves of which somebody has said what is made."""
+        return [at for at in self.known if self.rows[at].clearance.family.runs]
+
     def _counter(self) -> tuple[dict[str, Whole], Mask]:
         """Return each valve's best size that can be bought, and for which there is one."""
         n = len(self.rows)
@@ -100,7 +104,7 @@ class Candidates:
         allowed: Mask = np.zeros(n, dtype=bool)
         self.bought = [0] * n
         by_family: dict[Family, list[int]] = {}
-        for at in self.known:
+        for at in self._with_sizes():
             by_family.setdefault(self.rows[at].clearance.family, []).append(at)
         for family, among in by_family.items():
             sizes = np.array(family.sizes(), dtype=np.int64)

@@ -33,7 +33,7 @@ class Levels:
         self.rows, self.policy = rows, policy
         fields: list[tuple[int, ...]] = []
         for row in rows:
-            spec = row.clearance.spec
+            spec = row.spec
             check, target = spec.check, spec.target
             gap, shim_nm = row.gap, row.piece_nm or 0
             if gap is None:
@@ -110,7 +110,7 @@ class Levels:
             if not row.known or row.lost:
                 continue
             middle, widths = row.band(doubt.piece_nm, doubt)
-            check = row.clearance.spec.check
+            check = row.spec.check
             answer[place] = chance_in_band(
                 middle - thick[place], widths, check.low_nm, check.high_nm
             )
@@ -127,7 +127,7 @@ class Levels:
         for at, row in enumerate(self.rows):
             act = self.policy.act
             near = act is WhichToSet.NEAR and bool(
-                row.gap and near_tight_edge(row.gap, row.clearance.spec.check)
+                row.gap and near_tight_edge(row.gap, row.spec.check)
             )
             wanted = row.needs_setting(act)
             barred = (row.valve, row.piece_nm) in forbidden

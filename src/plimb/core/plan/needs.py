@@ -24,6 +24,7 @@ class Need(StrEnum):
     MEASURE = "measure"
     FINER = "finer"
     LEAVE = "leave"
+    SPEC = "spec"
     OPEN = "open"
 
 
@@ -57,9 +58,9 @@ def needs_setting(
     clearance: Clearance, gap: Gap | None, condition: Condition, which: WhichToSet
 ) -> bool:
     """Return whether a valve asks for another piece for its own sake."""
-    if gap is None:
+    check = clearance.check
+    if gap is None or check is None:
         return False
-    check = clearance.spec.check
     verdict = judge(gap, check)
     if verdict is Verdict.IN:
         near = which is WhichToSet.NEAR and near_tight_edge(gap, check)
@@ -94,7 +95,9 @@ def valve_need(
     """Return what one valve asks for, the camshafts that come out anyway being known."""
     if gap is None:
         return ValveNeed(need=Need.MEASURE, reason="not measured yet", opens=False)
-    verdict = judge(gap, clearance.spec.check)
+    if clearance.check is None:
+        return ValveNeed(need=Need.SPEC, reason="not judged: no spec is entered", opens=False)
+    verdict = judge(gap, clearance.check)
     opens = needs_setting(clearance, gap, condition, which)
     if verdict is Verdict.UNSETTLED:
         return ValveNeed(need=Need.FINER, reason=_WORDS[verdict], opens=opens)

@@ -115,7 +115,7 @@ class _Shelf:
         """Return the pieces for one valve, thinnest first."""
         if row.gap is None or row.piece_nm is None:
             return ()
-        spec, aim = row.clearance.spec, self.request.policy.school.aim
+        spec, aim = row.spec, self.request.policy.school.aim
         ideal_nm = sought_thickness(row.gap, row.piece_nm, spec, spec.target, aim)
         move = self.plan.move(row.valve)
         offers = [
@@ -143,7 +143,7 @@ class _Shelf:
         assert row.gap is not None
         assert row.piece_nm is not None
         valve = row.valve
-        safe = window(row.gap, row.piece_nm, row.clearance.spec.check)
+        safe = window(row.gap, row.piece_nm, row.spec.check)
         kept = offer.source is Source.SAME
         doubt = self.request.policy.doubt
         goes_to = None if kept else self.takers.get(_key(offer))

@@ -91,7 +91,7 @@ def _why_bought(request: PlanRequest, row: PlanRow, given_to: Taken) -> str:
     """Return why nothing at hand serves."""
     if not request.policy.reuse:
         return "Only new pieces are wanted."
-    safe = window(row.gap, row.piece_nm or 0, row.clearance.spec.check) if row.gap else None
+    safe = window(row.gap, row.piece_nm or 0, row.spec.check) if row.gap else None
     kind = row.clearance.family.kind
     at_hand = [
         (Source.ENGINE, other.valve, other.piece_nm)
@@ -114,7 +114,7 @@ def _why_bought(request: PlanRequest, row: PlanRow, given_to: Taken) -> str:
 
 def _given_up(request: PlanRequest, row: PlanRow, move: Move) -> str:
     """Return which size from the counter would land nearer to the aim, if by a fair bit."""
-    spec, school = row.clearance.spec, request.policy.school
+    spec, school = row.spec, request.policy.school
     if move.gap is None or school.aim is Aim.LEAST or not request.policy.buy:
         return ""
     limits = spec.target if spec.target.holds(move.gap.best_nm) else spec.check

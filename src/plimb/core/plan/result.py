@@ -164,7 +164,7 @@ def _move(of: Candidates, at: int, column: int) -> Move:
         thickness_nm=thickness_nm,
         from_valve=from_valve,
         gap=gap,
-        in_spec=bool(gap and judge(gap, row.clearance.spec.check) is Verdict.IN),
+        in_spec=bool(gap and judge(gap, row.spec.check) is Verdict.IN),
         chance=chance_of(row, thickness_nm or 0, doubt_nm, of.policy.doubt, kept=kept),
         provisional=row.lost and not kept,
         pinned=row.valve in of.pins,
@@ -193,7 +193,7 @@ def _cannot(row: PlanRow) -> Cannot:
     """Return the thicknesses the valve would need, as far as they are known."""
     thin_nm = thick_nm = None
     if row.gap is not None and row.piece_nm is not None:
-        check = row.clearance.spec.check
+        check = row.spec.check
         safe = window(row.gap, row.piece_nm, check)
         if safe is not None:
             thin_nm, thick_nm = safe.thin_nm, safe.thick_nm

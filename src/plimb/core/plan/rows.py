@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from plimb.core.engine.engine import Clearance
 from plimb.core.measure.gap import Gap
-from plimb.core.measure.limits import Verdict, judge
+from plimb.core.measure.limits import Spec, Verdict, judge
 from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt, band_widths, chance_in_spec, gap_ends
 from plimb.core.plan.needs import WhichToSet, needs_setting
 from plimb.core.shim.shim import Condition, ShimReading
@@ -27,6 +27,12 @@ class PlanRow:
         return self.clearance.id
 
     @property
+    def spec(self) -> Spec:
+        """The valve's spec; a valve without one is not planned."""
+        assert self.clearance.spec is not None
+        return self.clearance.spec
+
+    @property
     def known(self) -> bool:
         """Whether a sum can be made: the gap is measured and the piece read."""
         return self.gap is not None and self.piece_nm is not None
@@ -34,12 +40,12 @@ class PlanRow:
     @property
     def verdict(self) -> Verdict | None:
         """What the gap as found says against the check range."""
-        return judge(self.gap, self.clearance.spec.check) if self.gap else None
+        return judge(self.gap, self.spec.check) if self.gap else None
 
     @property
     def steady(self) -> bool:
         """Whether some thickness is in spec for every gap the reading allows."""
-        return self.gap is not None and window(self.gap, 0, self.clearance.spec.check) is not None
+        return self.gap is not None and window(self.gap, 0, self.spec.check) is not None
 
     @property
     def lost(self) -> bool:
@@ -96,7 +102,7 @@ def chance_of(
     return chance_in_spec(
         row.gap,
         0 if kept else (row.piece_nm or 0) - thickness_nm,
-        row.clearance.spec.check,
+        row.spec.check,
         doubt=doubt,
         kept=kept,
         old_nm=row.doubt_nm,

@@ -32,6 +32,8 @@ def plan_engine(request: PlanRequest) -> Plan:
     Raises:
         BadValue: Two pins want one piece, or a pinned piece is not there.
     """
+    if not request.rows:  # nothing that a plan could be made for
+        return Plan(optimal=True, moves=(), camshafts_out=(), order=(), cannot=(), levels=())
     candidates = Candidates(request)
     shafts = tuple(
         dict.fromkeys(

@@ -56,21 +56,31 @@ class Run:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Family:
-    """Shims that fit one another's place: one outside diameter, one or more runs."""
+    """Shims that fit one another's place: one outside diameter, one or more runs.
+
+    Without a diameter or a run nothing is known of it, and `apart` is all that tells unknown
+    families of one engine from one another.
+    """
 
     runs: tuple[Run, ...]
     diameter_nm: int | None = None
     price: Decimal | None = None
     code: Code = Code.AUTO
+    apart: str = ""
 
     @property
-    def kind(self) -> tuple[int | None, tuple[Run, ...]]:
+    def kind(self) -> tuple[int | None, tuple[Run, ...], str]:
         """What pieces must share to fit one another's place: diameter, and runs where unknown.
 
         Pieces of one diameter are one family whatever their dealers' runs; where no diameter
         is given the runs are all there is to tell families apart by.
         """
-        return (self.diameter_nm, () if self.diameter_nm else self.runs)
+        return (self.diameter_nm, () if self.diameter_nm else self.runs, self.apart)
+
+    @property
+    def known(self) -> bool:
+        """Whether anybody has said which shims fit."""
+        return self.diameter_nm is not None or bool(self.runs)
 
     def sizes(self) -> tuple[int, ...]:
         """Return every thickness that is made, once each, thinnest first."""

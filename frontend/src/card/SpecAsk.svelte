@@ -1,0 +1,65 @@
+<script lang="ts">
+  /** No spec is entered for the valve in hand: ask for it here, as it is printed. */
+  import { Button, Field, Form, Pair } from "../kit";
+  import { preferences } from "../state/preferences.svelte";
+  import type { CardState } from "./card.svelte";
+
+  let { job }: { job: CardState } = $props();
+
+  const valve = $derived(job.valve);
+  const side = $derived(valve?.side === "intake" ? "Intake" : "Exhaust");
+  const both = $derived(new Set([...job.valves.values()].map((one) => one.action)).size > 1);
+  const what = $derived(both ? `${side} ${valve?.action === "close" ? "closer" : "opener"}` : side);
+  let text = $state("");
+  let room = $state("");
+  let unit = $state(preferences.unit);
+  /** One figure alone says nothing of what is still right. */
+  const oneFigure = $derived(job.refusal?.field === "room");
+
+  async function enter(): Promise<void> {
+    if (!valve) return;
+    const { side, action } = valve;
+    if (await job.act(job.acts.spec({ side, action, text, room, unit }))) [text, room] = ["", ""];
+  }
+</script>
+
+{#if valve && !valve.spec && !job.signed}
+  <Form
+    class="border-now bg-wash grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2 border-l-4 py-2 pr-2 pl-3"
+    refusal={job.refusal?.field === "spec" || oneFigure ? job.refusal : null}
+    onsend={enter}
+  >
+    <p class="col-span-2 leading-5">
+      <b>No spec is entered for {what.toLowerCase()}.</b> It stands in the manual under valve clearance,
+      for a cold engine.
+    </p>
+    <Field
+      label="{what} spec, as printed"
+      kind="figures"
+      id="spec-as-printed"
+      at="spec"
+      bind:value={text}
+      placeholder={unit === "mm" ? "0.10-0.15 or 0.13±0.03" : ".004-.006 or .005±.001"}
+      autocomplete="off"
+    />
+    <Pair
+      label="The spec is in"
+      value={unit}
+      items={["mm", { value: "in", label: "inch" }]}
+      onchange={(to) => (unit = to)}
+    />
+    {#if oneFigure || room}
+      <Field
+        label="How far off is still right, by this shop"
+        class="col-span-2"
+        kind="figures"
+        at="room"
+        bind:value={room}
+        placeholder={unit === "mm" ? "0.03" : ".001"}
+      />
+    {/if}
+    {#snippet foot()}
+      <Button kind="now" type="submit" class="col-span-2 min-h-12">Judge by it</Button>
+    {/snippet}
+  </Form>
+{/if}

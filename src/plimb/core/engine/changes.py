@@ -1,0 +1,59 @@
+"""What a corrected engine says otherwise than it did, in sentences."""
+
+from collections.abc import Callable
+
+from plimb.core.engine.engine import Clearance, Engine
+from plimb.core.lengths import show_mm
+
+
+def changes(before: Engine, after: Engine) -> tuple[str, ...]:
+    """Return what differs, a sentence each; valves are the same by their keys."""
+    old = {one.key: one for one in before.clearances}
+    new = {one.key: one for one in after.clearances}
+    both = [(old[key], new[key]) for key in new if key in old]
+    said = [f"{a.id} is now called {b.id}." for a, b in both if a.id != b.id]
+    said += _alike("Spec of", both, _spec)
+    said += _alike("Shims of", both, _sizes)
+    said += _alike("Camshaft over", both, lambda one: one.camshaft)
+    gone = [one.id for key, one in old.items() if key not in new]
+    come = [one.id for key, one in new.items() if key not in old]
+    said += [f"{', '.join(gone)}: not on the engine any more."] if gone else []
+    said += [f"{', '.join(come)}: new on the engine."] if come else []
+    if before.follower is not after.follower:
+        said.append(f"Followers: {before.follower} becomes {after.follower}.")
+    if before.rotation != after.rotation:
+        said.append(f"It turns {after.rotation or 'in its own direction'}.")
+    if before.cylinders != after.cylinders or before.marks != after.marks:
+        said.append("Its firing or its marks were corrected: the stops are worked out anew.")
+    return tuple(said)
+
+
+def _alike(
+    what: str, both: list[tuple[Clearance, Clearance]], says: Callable[[Clearance], str]
+) -> list[str]:
+    """Say each change once, with all the valves that it is true of."""
+    changed: dict[tuple[str, str], list[str]] = {}
+    for old, new in both:
+        was, now = says(old), says(new)
+        if was != now:
+            changed.setdefault((was, now), []).append(new.id)
+    return [f"{what} {', '.join(on)}: {was} becomes {now}." for (was, now), on in changed.items()]
+
+
+def _spec(one: Clearance) -> str:
+    if one.spec is None:
+        return "not entered"
+    aim = "" if one.spec.aim_nm is None else f", aim {show_mm(one.spec.aim_nm)}"
+    return f"{one.spec.words()}{aim} mm"
+
+
+def _sizes(one: Clearance) -> str:
+    family = one.family
+    if not family.known:
+        return "not entered"
+    wide = "" if family.diameter_nm is None else f"{show_mm(family.diameter_nm)} across, "
+    runs = (
+        f"{show_mm(run.from_nm)} to {show_mm(run.to_nm)} by {show_mm(run.step_nm)}"
+        for run in family.runs
+    )
+    return wide + (", ".join(runs) or "sizes not entered")
