@@ -23,6 +23,10 @@
   } = $props();
 
   let field = $state<HTMLInputElement>();
+  /** What was refused of the reading; a spec that is asked for beside it says its own. */
+  const refusal = $derived(
+    ["spec", "room"].includes(job.refusal?.field ?? "") ? null : job.refusal,
+  );
   const reading = $derived(!kindOf(job.stage).shims);
   const unit = $derived(reading && job.entry.unit === "in" ? "thou" : "mm");
   const written = $derived(job.entry.written);
@@ -130,7 +134,7 @@
     {/if}
   </div>
   <div
-    class="bg-sheet flex items-baseline gap-2 border-2 px-3 {job.refusal
+    class="bg-sheet flex items-baseline gap-2 border-2 px-3 {refusal
       ? 'border-tight'
       : 'border-ink focus-within:border-now'}"
   >
@@ -144,7 +148,7 @@
       autocapitalize="off"
       spellcheck="false"
       disabled={job.signed}
-      aria-invalid={job.refusal !== null}
+      aria-invalid={refusal !== null}
       aria-describedby="understood"
       aria-label="{what} of {job.inHand}"
       placeholder={written || "–"}
@@ -162,8 +166,8 @@
     {/if}
   </div>
   <div id="understood" class="min-h-11 leading-5" role="status" aria-live="polite">
-    {#if job.refusal}
-      <span class="text-tight font-[560]">{job.refusal.sentence}</span>
+    {#if refusal}
+      <span class="text-tight font-[560]">{refusal.sentence}</span>
     {:else if job.entry.understood}
       <span>{job.entry.understood.words}</span>
       {#if job.entry.understood.verdict}

@@ -18,6 +18,7 @@
     title?: string;
     "aria-label"?: string;
     "aria-pressed"?: boolean;
+    "aria-expanded"?: boolean;
     id?: string;
     onclick?: (event: MouseEvent) => void;
   } = $props();

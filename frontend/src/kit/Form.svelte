@@ -21,6 +21,17 @@
   } = $props();
 
   tellFields(() => (refusal && typeof refusal !== "string" ? refusal.field : null));
+  /** Pressed twice it is sent once: not again before the first time is through. */
+  let sending = false;
+  async function send(): Promise<void> {
+    if (sending) return;
+    sending = true;
+    try {
+      await onsend();
+    } finally {
+      sending = false;
+    }
+  }
   const sentence = $derived(typeof refusal === "string" ? refusal : refusal?.sentence);
 </script>
 
@@ -28,7 +39,7 @@
   class={more}
   onsubmit={(event) => {
     event.preventDefault();
-    void onsend();
+    void send();
   }}
 >
   {@render children()}

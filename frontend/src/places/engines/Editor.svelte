@@ -65,7 +65,7 @@
           <Cycle turning={engine.turning} {crank} {lit} onturn={(to) => (crank = to)} />
         </div>
         <p class="text-note">
-          {engine.turning.stops.length} stops: {engine.turning.stops
+          {engine.turning.stops.length === 1 ? "1 stop" : `${engine.turning.stops.length} stops`}: {engine.turning.stops
             .map((stop) => `${stop.mark ?? `${stop.degrees}°`} (${stop.valves.length})`)
             .join(", ")}.
         </p>

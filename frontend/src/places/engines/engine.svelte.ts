@@ -155,7 +155,7 @@ export class EngineState extends Attempt {
       if (engine_id === null) {
         const body = { label, note, document };
         shopState.shop = await answer(api.POST("/api/engines", { body }));
-        route.go("/engines");
+        route.go("/");
         return;
       }
       const params = { path: { engine_id } };

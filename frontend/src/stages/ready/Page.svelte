@@ -4,6 +4,7 @@
   import type { CardState } from "../../card/card.svelte";
   import Checklist from "../../card/Checklist.svelte";
   import { Draft } from "../../state/draft.svelte";
+  import Facts from "./Facts.svelte";
   import StripTray from "./StripTray.svelte";
 
   let { job }: { job: CardState } = $props();
@@ -34,11 +35,7 @@
         <h2 id="cold" class="border-ink flex min-h-[51px] items-end border-b-2 pb-1 text-xl">
           Cold
         </h2>
-        <p class="text-soft py-2">
-          {card.reason}{card.distance_km === null
-            ? ""
-            : `, at ${card.distance_km} km`}{card.hours === null ? "" : `, ${card.hours} h`}.
-        </p>
+        <Facts {job} />
         <Form class="grid grid-cols-2 gap-3" onsend={note} refusal={job.refusal}>
           <Field
             label="Hours since it ran"

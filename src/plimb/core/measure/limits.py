@@ -121,12 +121,12 @@ def parse_spec(text: str, unit: Unit, room: str = "", *, field: str = "spec") ->
     text = text.strip().replace("−", "-").replace("–", "-").replace(" to ", "-")
     one, tolerance, off = _split(text)
     if tolerance or "-" not in text:
+        nominal_nm = parse_length(one, unit, field=field)
         if not tolerance and not room.strip():
             raise BadValue(
                 f"{field} “{text}” is one figure; say how far off is still right, like 0.03.",
                 field="room" if field == "spec" else f"{field}_room",
             )
-        nominal_nm = parse_length(one, unit, field=field)
         plus_minus_nm = parse_length(off if tolerance else room, unit, field="room")
         check = Limits(low_nm=nominal_nm - plus_minus_nm, high_nm=nominal_nm + plus_minus_nm)
         return Spec(check=check, plus_minus_nm=plus_minus_nm, own_room=not tolerance)

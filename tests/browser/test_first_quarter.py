@@ -1,0 +1,141 @@
+"""An engine nobody has entered before, from an empty record to its first readings."""
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from plimb.web.application import create_app
+
+
+@pytest.fixture
+def application(database):
+    """Serve an empty record."""
+    return create_app(database)
+
+
+class Hand:
+    """Whoever sits before the screen; every tap is counted, names and figures are typed."""
+
+    def __init__(self, page: Page) -> None:
+        self.page, self.taps = page, 0
+
+    def tap(self, where) -> None:
+        where.tap()
+        self.taps += 1
+
+    def button(self, name: str) -> None:
+        self.tap(self.page.get_by_role("button", name=name, exact=True))
+
+    def pick(self, label: str, item: str) -> None:
+        self.tap(self.page.get_by_label(f"{label}:"))
+        self.tap(self.page.get_by_role("option", name=item))
+
+    def type(self, label: str, text: str) -> None:
+        self.page.get_by_label(label, exact=True).fill(text)
+
+
+def test_a_rocker_single_in_thou_with_millimetre_shims_is_entered_and_measured(
+    open_page, no_barriers
+):
+    page = open_page("/", phone=True)
+    hand = Hand(page)
+    hand.tap(page.get_by_role("link", name="Add an engine"))
+    hand.pick("Layout", "single")
+    hand.pick("Camshafts a bank", "1")
+    hand.pick("Followers", "finger or rocker")
+    for label in ("Intake", "Exhaust"):
+        expect(page.get_by_label(f"{label} spec, as printed")).to_have_value("")
+    hand.type("What the shop calls it", "Guest single")
+    hand.type("Engine", "Skerry 410")
+    units = page.get_by_role("group", name="Unit of the gaps in the manual")
+    hand.tap(units.get_by_text("inch"))
+    hand.type("Intake spec, as printed", ".005 ± .001")
+    hand.type("Exhaust spec, as printed", ".009-.011")
+    hand.type("Shim diameter", "7.48")
+    hand.button("Shim sizes that are made")
+    for end, figure in (("from", "1.20"), ("to", "2.60"), ("by", "0.05")):
+        hand.type(f"Shim sizes {end}", figure)
+    no_barriers(page, "a new engine on a phone")
+    hand.button("Save the engine")
+    hand.button("Open a card")
+    hand.type("Who does the work", "Nessa")
+    hand.tap(page.get_by_role("button", name="Open the card"))
+    expect(page.locator("header")).to_contain_text("Guest single")
+    hand.tap(page.get_by_role("link", name="Feel"))
+    expect(page.locator("#entry")).to_be_visible()
+    expect(page.get_by_text("thou", exact=True).last).to_be_visible()
+    for key in ("4", "–", "5"):
+        hand.tap(page.get_by_role("group", name="Keypad").get_by_text(key, exact=True))
+    hand.button("Write")
+    expect(page.locator("[data-valve='IN L']")).to_contain_text("4–5")
+    print(f"{hand.taps} taps besides typing")
+    assert hand.taps <= 25
+    card = page.request.get("/api/cards/1").json()
+    assert card["unit"] == "in"
+    one = next(valve for valve in card["valves"] if valve["valve"] == "IN L")
+    assert (one["found"]["gap"]["low"]["nm"], one["verdict"]) == (101_600, "in")
+
+
+def test_what_was_written_in_thou_is_corrected_in_thou_whatever_is_shown(open_page, database):
+    page = open_page("/engines/new")
+    hand = Hand(page)
+    page.get_by_label("Layout:").click()
+    page.get_by_role("option", name="single").click()
+    page.get_by_label("What the shop calls it").fill("Guest")
+    page.get_by_role("button", name="Save the engine").click()
+    page.get_by_role("button", name="Open a card").click()
+    hand.type("Who does the work", "Nessa")
+    page.get_by_role("button", name="Open the card").dblclick()
+    expect(page.locator("header")).to_contain_text("Guest")
+    assert len(page.request.get("/api/shop").json()["cards"]) == 1
+    page.goto("/cards/1/feel")
+    entry = page.locator("#entry")
+    expect(page.get_by_text("No spec is entered for intake.")).to_be_visible()
+    page.get_by_label("Intake spec, as printed").fill("0.17")
+    page.get_by_role("button", name="Judge by it").click()
+    page.get_by_label("How far off is still right, by this shop").fill("0.03")
+    page.get_by_role("button", name="Judge by it").click()
+    expect(page.locator("[data-valve='IN L']")).to_contain_text("0.14–0.20")
+    page.get_by_role("group", name="Gaps in").get_by_text("thou").click()
+    entry.fill("6-7")
+    entry.press("Enter")
+    expect(page.locator("[data-valve='IN L']")).to_contain_text("6–7")
+    before = page.request.get("/api/cards/1").json()["valves"][0]["found"]
+    page.get_by_role("group", name="Gaps in").get_by_text("mm").click()
+    page.locator("[data-valve='IN L']").click()
+    entry.press("Backspace")
+    expect(entry).to_have_value("6-7")
+    expect(page.locator("form[data-entry]")).to_contain_text("6 thou goes, 7 thou refuses")
+    entry.press("Enter")
+    expect(entry).to_have_value("")
+    assert page.request.get("/api/cards/1").json()["valves"][0]["found"] == before
+
+
+def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_page):
+    page = open_page("/engines/new")
+    hand = Hand(page)
+    page.get_by_label("Layout:").click()
+    page.get_by_role("option", name="single").click()
+    hand.type("What the shop calls it", "Guest")
+    hand.type("Intake spec, as printed", "0.10-0.15")
+    page.get_by_role("button", name="Save the engine").click()
+    page.get_by_role("button", name="Open a card").click()
+    hand.type("Who does the work", "Nessa")
+    page.get_by_role("button", name="Open the card").click()
+    page.get_by_role("button", name="Correct", exact=True).click()
+    hand.type("Why now", "After a seizure")
+    hand.type("Distance, km", "18 200")
+    page.get_by_role("button", name="Put it right").click()
+    expect(page.get_by_text("After a seizure, at 18200 km")).to_be_visible()
+    page.goto("/cards/1/feel")
+    page.locator("#entry").fill("17")
+    page.locator("#entry").press("Enter")
+    expect(page.locator("[data-valve='IN L']")).to_contain_text("loose")
+    page.goto("/engines/1")
+    hand.type("Intake spec, as printed", "0.10-0.18")
+    page.get_by_role("button", name="Save the engine").click()
+    expect(page.get_by_text("Saved.")).to_be_visible()
+    page.goto("/cards/1/feel")
+    expect(page.get_by_text("0.10–0.15 mm becomes 0.10–0.18 mm")).to_be_visible()
+    page.get_by_role("button", name="Take it over, judge again").click()
+    expect(page.locator("[data-valve='IN L']")).to_contain_text("in spec")
+    expect(page.get_by_text("The engine was corrected")).to_be_hidden()
