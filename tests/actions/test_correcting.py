@@ -1,17 +1,20 @@
 """An engine of which little is known, and what is put right on an open card."""
 
 import json
+from decimal import Decimal
 from itertools import product
 
 import pytest
 
+from plimb.actions.bench import read_shop
 from plimb.actions.cards import Change, open_card
-from plimb.actions.correcting import correct_card, enter_spec, take_over_engine
+from plimb.actions.correcting import correct_card, enter_spec, put_away, take_over_engine
 from plimb.actions.engines import register_engine, revise
 from plimb.actions.planning import read_plan
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import write_down_shim
 from plimb.actions.signing import read_sheet, sign_card
+from plimb.actions.transfer import export_card, import_card
 from plimb.actions.views import read_card
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Follower, Role
@@ -200,3 +203,29 @@ def test_what_was_written_in_thou_stays_in_thou(database):
     found = job.view.valves[0].status.record.found
     assert (found.typed, found.unit, found.gap.low_nm) == ("4-5", Unit.INCH, 4 * 25_400)
     assert job.view.unit is Unit.INCH
+
+
+def test_hours_keep_their_decimal_point_on_card_sheet_and_file(database):
+    job = Job(database)
+    job.act(correct_card, reason="30 h", distance_km=None, hours="62,5", opened_by="Ida")
+    assert job.view.hours == Decimal("62.5")
+    assert ("At", "62.5 h") in [(fact.name, fact.says) for fact in job.sheet.facts]
+    with database.reading() as session:
+        text = export_card(session, job.card.id)
+    assert json.loads(text)["job"]["hours"] == 62.5
+    again = import_card(database, text, now=NOON)
+    with database.reading() as session:
+        assert read_card(session, again).hours == Decimal("62.5")
+    with pytest.raises(BadValue) as refusal:
+        job.act(correct_card, reason="30 h", distance_km=None, hours="6 2", opened_by="Ida")
+    assert refusal.value.field == "hours"
+
+
+def test_a_card_opened_by_mistake_is_put_away_and_brought_back_whole(database):
+    job = Job(database)
+    job.gap("IN L", "13")
+    job.act(put_away, away=True)
+    assert [card.put_away_at for card in read_shop(database).cards] == [NOON]
+    assert job.view.status.valves["IN L"].record.found
+    job.act(put_away, away=False)
+    assert [card.put_away_at for card in read_shop(database).cards] == [None]

@@ -3,6 +3,7 @@
 import hashlib
 import json
 import sqlite3
+from decimal import Decimal
 from pathlib import Path
 
 import pytest
@@ -133,3 +134,17 @@ def test_a_renamed_valve_is_still_compared_with_what_was_left_in_it(school, seen
     assert asked("NEW") == before
     assert seen(school, 1) == signed
     assert seen(school, 3) == still_open
+
+
+def test_whole_hours_of_before_are_the_same_hours(tmp_path):
+    path = tmp_path / "hours.sqlite3"
+    raw = sqlite3.connect(path)
+    raw.executescript((RECORDS[-1].parent / "0006-guess.sql").read_text("utf-8"))
+    raw.execute("UPDATE card SET hours = 62 WHERE id = 2")
+    raw.commit()
+    raw.close()
+    database = Database(path)
+    with database.reading() as session:
+        assert read_card(session, 2).hours == Decimal(62)
+        assert json.loads(export_card(session, 2))["job"]["hours"] == 62
+    database.close()

@@ -40,6 +40,7 @@ export function actsOn(card_id: number) {
     school: put("/api/cards/{card_id}/school"),
     cold: put("/api/cards/{card_id}/conditions"),
     facts: put("/api/cards/{card_id}/facts"),
+    putAway: put("/api/cards/{card_id}/away"),
     takeEngine: () => put("/api/cards/{card_id}/engine")({}),
     spec: put("/api/cards/{card_id}/spec"),
     seeTo: put("/api/cards/{card_id}/safety"),

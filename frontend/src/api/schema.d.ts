@@ -106,6 +106,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a card away that was opened by mistake, or bring it back; all on it is kept. */
+        put: operations["put_cards_put_away"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/bolts": {
         parameters: {
             query?: never;
@@ -1024,6 +1041,18 @@ export interface components {
             verdict: components["schemas"]["Verdict"] | null;
         };
         /**
+         * AwayIn
+         * @description Put a card away that was opened by mistake, or bring it back; all on it is kept.
+         */
+        AwayIn: {
+            /** Away */
+            away: boolean;
+            /** Key */
+            key: string;
+            /** Version */
+            version: number;
+        };
+        /**
          * BankOut
          * @description One bank: its length in pitches and everything on it.
          */
@@ -1189,7 +1218,7 @@ export interface components {
              * Hours
              * @default null
              */
-            hours: number | null;
+            hours: string | null;
             /** Opened By */
             opened_by: string;
             /** Reason */
@@ -1219,6 +1248,8 @@ export interface components {
             opened_at: string;
             /** Opened By */
             opened_by: string;
+            /** Put Away At */
+            put_away_at: string | null;
             /** Reason */
             reason: string;
             /** Signed At */
@@ -1261,7 +1292,7 @@ export interface components {
             /** Hand Turns Wanted */
             hand_turns_wanted: number;
             /** Hours */
-            hours: number | null;
+            hours: string | null;
             /** Id */
             id: number;
             /** Instrument Id */
@@ -1272,6 +1303,8 @@ export interface components {
             not_in_spec: string[];
             /** Opened By */
             opened_by: string;
+            /** Put Away At */
+            put_away_at: string | null;
             /** Reach */
             reach: components["schemas"]["SafetyOut"][];
             /** Reason */
@@ -1588,7 +1621,7 @@ export interface components {
             /** Distance Km */
             distance_km: number | null;
             /** Hours */
-            hours: number | null;
+            hours: string | null;
             /** Key */
             key: string;
             /** Opened By */
@@ -3265,6 +3298,68 @@ export interface operations {
         responses: {
             /** @description Successful response */
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_put_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -115,6 +115,20 @@
       <Button onclick={() => (job.queue.clash = null)}>Keep what is there</Button>
     </div>
   {/if}
+  {#if job.card.put_away_at}
+    <div
+      class="no-print border-now bg-wash flex flex-wrap items-center gap-3 border-b-2 px-4 py-2"
+      role="status"
+    >
+      <p class="min-w-64 flex-1">
+        <b>This card is put away.</b> All on it is kept; it is not on the bench.
+      </p>
+      <Button kind="now" onclick={() => void job.act(job.acts.putAway({ away: false }))}
+        >Bring it back</Button
+      >
+      <Button href="/">Back to the bench</Button>
+    </div>
+  {/if}
   {#if job.card.engine_changes.length}
     <div
       class="no-print border-now bg-wash flex flex-wrap items-center gap-3 border-b-2 px-4 py-2"

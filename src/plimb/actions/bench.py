@@ -50,6 +50,7 @@ class CardLine:
     signed_at: datetime | None
     signed_by: str | None
     next_check_km: int | None
+    put_away_at: datetime | None
     summary: CardSummary
     verdicts: Mapping[str, Verdict | None]
 

@@ -18,6 +18,7 @@ from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.summary import summary_of
 from plimb.core.job.tray import Part, check_tray
 from plimb.core.job.valve import ValveRecord
+from plimb.core.lengths import decimal_in
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
@@ -137,7 +138,7 @@ def open_card(
     reason: str,
     distance_km: int | None,
     now: datetime,
-    hours: int | None = None,
+    hours: str | None = None,
 ) -> Written:
     """Open a card for an engine, with the shop's own schools.
 
@@ -148,7 +149,7 @@ def open_card(
     opened_by = required(opened_by, "opened_by", "Write who does the work.")
     reason = required(reason, "reason", "Write why the engine is checked now.")
     check_km(distance_km, "distance_km")
-    check_km(hours, "hours", "A run lies between 0 and {} hours.")
+    run = hours_in(hours)
     with database.writing() as session:
         shop, newest = get_shop(session), newest_revision(session, engine_id)
         specs = [one.spec for one in parsed_engine(newest.document)[1].clearances]
@@ -159,7 +160,7 @@ def open_card(
             opened_by=opened_by,
             reason=reason,
             distance_km=distance_km,
-            hours=hours,
+            hours=run,
             blade_set=next(iter(list_blade_sets(session)), None),
             aim=Aim.MAKER if makers else shop.aim,
             rounding=shop.rounding,
@@ -241,6 +242,14 @@ def known_valve(card: CardRow, valve: str) -> Clearance:
     return engine_of(card).clearance(valve)
 
 
+def hours_in(text: str | None) -> Decimal | None:
+    """Return hours as typed, `62.5`, None where none are; BadValue if they cannot be."""
+    hours = decimal_in(text, "hours")
+    if hours is not None and not 0 <= hours <= FAR_KM:
+        raise BadValue(f"A run lies between 0 and {FAR_KM} hours.", field="hours")
+    return hours
+
+
 def required(text: str, field: str, sentence: str) -> str:
     """Return the text without the blanks around it; there must be some.
 
@@ -252,12 +261,10 @@ def required(text: str, field: str, sentence: str) -> str:
     return text.strip()
 
 
-def check_km(
-    km: int | None, field: str, sentence: str = "A distance lies between 0 and {} km."
-) -> None:
+def check_km(km: int | None, field: str) -> None:
     """Refuse a distance that cannot be: BadValue."""
     if km is not None and not 0 <= km <= FAR_KM:
-        raise BadValue(sentence.format(FAR_KM), field=field)
+        raise BadValue(f"A distance lies between 0 and {FAR_KM} km.", field=field)
 
 
 def _text(number: Decimal | None) -> str | None:

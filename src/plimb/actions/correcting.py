@@ -3,7 +3,7 @@
 import json
 from typing import Any
 
-from plimb.actions.cards import OnCard, act, check_km, required
+from plimb.actions.cards import OnCard, act, check_km, hours_in, required
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Role
 from plimb.core.errors import NotReady
@@ -16,7 +16,7 @@ from plimb.store.engines import newest_revision, revise_engine
 
 @act("corrected {reason} {distance_km} {hours} {opened_by}")
 def correct_card(
-    on: OnCard, *, reason: str, distance_km: int | None, hours: int | None, opened_by: str
+    on: OnCard, *, reason: str, distance_km: int | None, hours: str | None, opened_by: str
 ) -> None:
     """Correct why, at what run and by whom the work is done.
 
@@ -24,10 +24,16 @@ def correct_card(
         BadValue: No name, no reason, or a run that cannot be.
     """
     check_km(distance_km, "distance_km")
-    check_km(hours, "hours", "A run lies between 0 and {} hours.")
+    run = hours_in(hours)
     on.card.opened_by = required(opened_by, "opened_by", "Write who does the work.")
     on.card.reason = required(reason, "reason", "Write why the engine is checked now.")
-    on.card.distance_km, on.card.hours = distance_km, hours
+    on.card.distance_km, on.card.hours = distance_km, run
+
+
+@act("put away {away}")
+def put_away(on: OnCard, *, away: bool) -> None:
+    """Put a card away that was opened by mistake, or bring it back; all on it is kept."""
+    on.card.put_away_at = on.now if away else None
 
 
 @act("engine taken over")

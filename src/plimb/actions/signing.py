@@ -117,7 +117,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
 def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
     run = [
         f"{view.distance_km} km" if view.distance_km is not None else "",
-        f"{view.hours} h" if view.hours is not None else "",
+        f"{view.hours:f} h" if view.hours is not None else "",
     ]
     cold = view.conditions
     state = [

@@ -103,7 +103,8 @@ class CardView:
     opened_by: str
     reason: str
     distance_km: int | None
-    hours: int | None
+    hours: Decimal | None
+    put_away_at: datetime | None
     conditions: Conditions
     method: Method
     turning: Cycle

@@ -5,7 +5,7 @@ thou is 25 400 nm exactly and no limit ever drifts.
 """
 
 import re
-from decimal import ROUND_HALF_EVEN, Decimal
+from decimal import ROUND_HALF_EVEN, Decimal, InvalidOperation
 from enum import StrEnum
 from fractions import Fraction
 
@@ -42,6 +42,19 @@ def parse_number(text: str, *, field: str) -> Fraction:
     if not _NUMBER.fullmatch(cleaned):
         raise BadValue(f"{field} “{cleaned}” is not a number; write it like 0.15.", field=field)
     return Fraction(Decimal(cleaned.replace(",", ".")))
+
+
+def decimal_in(text: str | None, field: str) -> Decimal | None:
+    """Return the number as typed, None for an empty field; BadValue if it cannot be read."""
+    if text is None or not text.strip():
+        return None
+    try:
+        number = Decimal(text.strip().replace(",", ".").replace("−", "-"))
+    except InvalidOperation:
+        number = Decimal("NaN")
+    if not number.is_finite():
+        raise BadValue(f"{field} “{text.strip()}” is not a number.", field=field)
+    return number
 
 
 def parse_length(text: str, unit: Unit, *, field: str) -> int:

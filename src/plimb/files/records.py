@@ -30,6 +30,7 @@ from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
 
 Text = Annotated[str, Field(max_length=4000)]
 Km = Annotated[int, Field(ge=0, le=2_000_000)]
+Hours = Annotated[Decimal, Field(ge=0, le=2_000_000, allow_inf_nan=False)]
 
 
 class ShimLine(LinePart):
@@ -137,7 +138,7 @@ class JobPart(_Exact):
     opened_by: Text
     reason: Text
     distance_km: Km | None = None
-    hours: Km | None = None
+    hours: Hours | None = None
     rested_hours: Annotated[str, Field(max_length=12)] | None = None
     temperature_c: Annotated[str, Field(max_length=12)] | None = None
     warm_reason: Text = ""
@@ -153,6 +154,7 @@ class JobPart(_Exact):
     signed_by: Text | None = None
     remarks: Text | None = None
     next_check_km: Km | None = None
+    put_away_at: Annotated[Moment | None, Field(exclude_if=lambda at: at is None)] = None
     trays: Annotated[tuple[TrayPart, ...], Field(max_length=1000)] = ()
     amendments: Annotated[tuple[AmendmentPart, ...], Field(max_length=1000)] = ()
     events: Annotated[tuple[EventPart, ...], Field(max_length=20_000)] = ()

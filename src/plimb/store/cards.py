@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from datetime import datetime
+from decimal import Decimal
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session, joinedload, selectinload
@@ -74,7 +75,7 @@ def add_card(
     rounding: Rounding,
     act: WhichToSet,
     now: datetime,
-    hours: int | None = None,
+    hours: Decimal | None = None,
     blade_set: BladeSetRow | None = None,
     instrument: InstrumentRow | None = None,
 ) -> CardRow:

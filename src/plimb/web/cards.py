@@ -185,6 +185,7 @@ act(
     rested_hours=Typed, temperature_c=Typed, reason=Reason,
 )  # fmt: skip
 act(blueprint, "put", "facts", "FactsIn", correcting.correct_card)
+act(blueprint, "put", "away", "AwayIn", correcting.put_away)
 act(blueprint, "put", "engine", ChangeIn, correcting.take_over_engine)
 act(blueprint, "put", "spec", "SpecIn", correcting.enter_spec)
 act(blueprint, "put", "safety", "SafetyIn", cards.see_to)

@@ -17,17 +17,11 @@
   const chosen = $derived(engine || String(engines[0]?.id ?? ""));
 
   async function submit(): Promise<void> {
-    const [km, run] = [distance, hours].map((text) =>
-      text.trim() ? Number(text.replaceAll(/[ .,’']/g, "")) : null,
-    ) as [number | null, number | null];
-    for (const [value, field] of [
-      [km, "distance_km"],
-      [run, "hours"],
-    ] as const)
-      if (value !== null && !Number.isInteger(value)) {
-        refusal = new Refusal("bad", "Write distance and hours as whole numbers.", field);
-        return;
-      }
+    const km = distance.trim() ? Number(distance.replaceAll(/[\s’']/g, "")) : null;
+    if (km !== null && !Number.isInteger(km)) {
+      refusal = new Refusal("bad", "Write the distance as a whole number.", "distance_km");
+      return;
+    }
     try {
       const card = await answer(
         api.POST("/api/cards", {
@@ -36,7 +30,7 @@
             opened_by: who,
             reason: why,
             distance_km: km,
-            hours: run,
+            hours: hours.trim() || null,
           },
         }),
       );
@@ -62,7 +56,7 @@
     <Field label="Why now" bind:value={why} at="reason" />
     <div class="grid grid-cols-2 gap-3">
       <Field label="Distance, km" kind="whole" bind:value={distance} at="distance_km" />
-      <Field label="or hours run" kind="whole" bind:value={hours} at="hours" />
+      <Field label="or hours run" kind="decimal" bind:value={hours} at="hours" />
     </div>
     {#snippet foot()}
       <Button kind="now" type="submit" class="min-h-12 text-lg">Open the card</Button>

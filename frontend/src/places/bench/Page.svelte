@@ -13,7 +13,8 @@
   let opening = $state(false);
   let adding = $state(false);
   const shop = $derived(shopState.shop);
-  const open = $derived(shop?.cards.filter((card) => !card.signed_at) ?? []);
+  const open = $derived(shop?.cards.filter((card) => !card.signed_at && !card.put_away_at) ?? []);
+  const away = $derived(shop?.cards.filter((card) => !card.signed_at && card.put_away_at) ?? []);
   const signed = $derived(shop?.cards.filter((card) => card.signed_at) ?? []);
 
   void shopState.load();
@@ -59,7 +60,7 @@
         <span class="block truncate font-[620] {tall ? 'text-xl' : ''}">{card.label}</span>
         {#if tall}<span class="block">{card.reason}</span>{/if}
         <span class="text-soft block text-note"
-          >{tall ? card.opened_by : card.signed_by}, {day(card.signed_at ?? card.opened_at)}</span
+          >{card.signed_by ?? card.opened_by}, {day(card.signed_at ?? card.opened_at)}</span
         >
       </span>
       <span class="text-note max-md:col-start-2">{beside}</span>
@@ -117,6 +118,21 @@
           {@render row(card, "sign", false, checkAt(card), sheet)}
         {/each}
       </ul>
+    {/if}
+    {#if away.length}
+      <details class="mt-8">
+        <summary class="text-soft min-h-11"
+          >{away.length === 1 ? "1 card is put away" : `${away.length} cards are put away`}</summary
+        >
+        <ul>
+          {#each away as card (card.id)}
+            {#snippet look()}
+              <span class="px-3.5 text-left font-[560] underline underline-offset-4">Look</span>
+            {/snippet}
+            {@render row(card, card.at, false, stands(card), look)}
+          {/each}
+        </ul>
+      </details>
     {/if}
     <OpenCard bind:open={opening} engines={shop.engines} />
     <AddEngine bind:open={adding} />

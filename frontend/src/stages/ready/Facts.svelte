@@ -13,15 +13,13 @@
   const reason = new Draft(() => card?.reason ?? "");
   const who = new Draft(() => card?.opened_by ?? "");
   const distance = new Draft(() => (card?.distance_km == null ? "" : `${card.distance_km}`));
-  const hours = new Draft(() => (card?.hours == null ? "" : `${card.hours}`));
+  const hours = new Draft(() => (card?.hours == null ? "" : card.hours));
   const fields = [reason, who, distance, hours];
   /** Blanks between thousands are left out; what is no whole number is asked again. */
   const whole = (text: string): number | null =>
     text.trim() === "" ? null : Number(text.replaceAll(/[\s’']/g, ""));
   const wrong = $derived(
-    [distance, hours].some((one) => !Number.isInteger(whole(one.value) ?? 0))
-      ? "Write distance and hours as whole numbers."
-      : null,
+    Number.isInteger(whole(distance.value) ?? 0) ? null : "Write the distance as a whole number.",
   );
 
   async function correct(): Promise<void> {
@@ -30,7 +28,7 @@
       reason: reason.value,
       opened_by: who.value,
       distance_km: whole(distance.value),
-      hours: whole(hours.value),
+      hours: hours.value.trim() || null,
     });
     if (!(await job.act(facts))) return;
     for (const one of fields) one.saved();
@@ -61,9 +59,12 @@
       <Field label="Why now" class="col-span-2" at="reason" bind:value={reason.value} />
       <Field label="Who does the work" class="col-span-2" at="opened_by" bind:value={who.value} />
       <Field label="Distance, km" kind="whole" at="distance_km" bind:value={distance.value} />
-      <Field label="Hours" kind="whole" at="hours" bind:value={hours.value} />
+      <Field label="Hours" kind="decimal" at="hours" bind:value={hours.value} />
       {#snippet foot()}
-        <Button kind="now" type="submit" class="col-span-2">Put it right</Button>
+        <Button kind="now" type="submit">Put it right</Button>
+        <Button onclick={() => void job.act(job.acts.putAway({ away: true }))}
+          >Opened by mistake: put it away</Button
+        >
       {/snippet}
     </Form>
   {/if}

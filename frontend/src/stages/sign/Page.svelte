@@ -16,8 +16,17 @@
   });
 
   let name = $state(preferences.name);
-  let remarks = $state("");
-  let next = $state("");
+  // what is typed here is kept in this browser until it is signed
+  const kept = (what: string) => ({
+    get value() {
+      return card.outbox.drafts[`sign ${what}`] ?? "";
+    },
+    set value(text: string) {
+      card.outbox.draft("sign", what, text, "mm");
+    },
+  });
+  const remarks = kept("remarks");
+  const next = kept("next");
   let amended = $state("");
   let amendSays = $state("");
   let checked = $state("");
@@ -33,13 +42,13 @@
     field.value = "";
   }
   const left = $derived(card.card?.not_in_spec ?? []);
-  const km = $derived(next.trim() ? Number(next.replaceAll(/[ .,’']/g, "")) : null);
+  const km = $derived(next.value.trim() ? Number(next.value.replaceAll(/[ .,’']/g, "")) : null);
   const nextWrong = $derived(km !== null && !Number.isInteger(km));
 
   async function sign(): Promise<void> {
     if (nextWrong) return;
     preferences.setName(name.trim());
-    await card.act(card.acts.sign({ signed_by: name, remarks, next_check_km: km }));
+    await card.act(card.acts.sign({ signed_by: name, remarks: remarks.value, next_check_km: km }));
   }
 </script>
 
@@ -125,10 +134,15 @@
             <span class="text-soft">Remarks</span>
             <textarea
               class="field min-h-24"
-              bind:value={remarks}
+              bind:value={remarks.value}
               aria-invalid={card.refusal?.field === "remarks"}></textarea>
           </label>
-          <Field label="Next check at, km" kind="whole" bind:value={next} invalid={nextWrong} />
+          <Field
+            label="Next check at, km"
+            kind="whole"
+            bind:value={next.value}
+            invalid={nextWrong}
+          />
           {#if nextWrong}<p class="text-tight">
               Write the next check as a whole number of km.
             </p>{/if}

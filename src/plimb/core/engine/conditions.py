@@ -1,9 +1,10 @@
 """How cold the engine is: what must hold before the cover comes off."""
 
 from dataclasses import dataclass
-from decimal import Decimal, InvalidOperation
+from decimal import Decimal
 
 from plimb.core.errors import BadValue
+from plimb.core.lengths import decimal_in
 
 RESTED_HOURS = 4
 COLD_C = 35
@@ -54,19 +55,7 @@ def noted_from(rested_hours: str | None, temperature_c: str | None, reason: str)
         BadValue: One of them is no number, or cannot be.
     """
     return Conditions(
-        rested_hours=_number(rested_hours, "rested"),
-        temperature_c=_number(temperature_c, "temperature"),
+        rested_hours=decimal_in(rested_hours, "rested"),
+        temperature_c=decimal_in(temperature_c, "temperature"),
         reason=reason.strip(),
     )
-
-
-def _number(text: str | None, field: str) -> Decimal | None:
-    if text is None or not text.strip():
-        return None
-    try:
-        number = Decimal(text.strip().replace(",", ".").replace("−", "-"))
-    except InvalidOperation:
-        number = Decimal("NaN")
-    if not number.is_finite():
-        raise BadValue(f"{field} “{text.strip()}” is not a number.", field=field)
-    return number

@@ -1,10 +1,11 @@
 """What all tables share: names of constraints, and columns that hold typed values as JSON."""
 
+from decimal import Decimal
 from enum import Enum
 from typing import Any, ClassVar
 
 from pydantic import TypeAdapter
-from sqlalchemy import JSON, Dialect, MetaData
+from sqlalchemy import JSON, Dialect, MetaData, String
 from sqlalchemy import Enum as Kind
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 from sqlalchemy.types import TypeDecorator
@@ -30,6 +31,21 @@ class Base(DeclarativeBase):
             "pk": "pk_%(table_name)s",
         }
     )
+
+
+class Written(TypeDecorator[Decimal]):
+    """A column of decimal numbers, kept as they are written."""
+
+    impl = String
+    cache_ok = True
+
+    def process_bind_param(self, value: Decimal | None, dialect: Dialect) -> str | None:
+        """Return what is kept."""
+        return None if value is None else f"{value:f}"
+
+    def process_result_value(self, value: Any, dialect: Dialect) -> Decimal | None:
+        """Return what was kept."""
+        return None if value is None else Decimal(value)
 
 
 class Values(TypeDecorator[Any]):

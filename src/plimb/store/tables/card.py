@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from datetime import datetime
+from decimal import Decimal
 
 from sqlalchemy import JSON, ForeignKey, UniqueConstraint, text
 from sqlalchemy.orm import Mapped, mapped_column, relationship
@@ -14,7 +15,7 @@ from plimb.core.job.tray import Part
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
-from plimb.store.tables.base import Base, Values
+from plimb.store.tables.base import Base, Values, Written
 from plimb.store.tables.engine import EngineRevisionRow
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
 from plimb.store.tables.shop import BladeSetRow, InstrumentRow
@@ -41,7 +42,8 @@ class CardRow(Base):
     act: Mapped[WhichToSet]
     signed_at: Mapped[datetime | None]
     signed_by: Mapped[str | None]
-    hours: Mapped[int | None]
+    hours: Mapped[Decimal | None] = mapped_column(Written)
+    put_away_at: Mapped[datetime | None]
     rested_hours: Mapped[str | None]
     temperature_c: Mapped[str | None]
     warm_reason: Mapped[str] = mapped_column(server_default="")
