@@ -4,6 +4,7 @@ import json
 from decimal import Decimal
 from itertools import product
 
+import pypdfium2
 import pytest
 
 from plimb.actions.bench import read_shop
@@ -203,6 +204,9 @@ def test_what_was_written_in_thou_stays_in_thou(database):
     found = job.view.valves[0].status.record.found
     assert (found.typed, found.unit, found.gap.low_nm) == ("4-5", Unit.INCH, 4 * 25_400)
     assert job.view.unit is Unit.INCH
+    page = pypdfium2.PdfDocument(sheet_pdf(job.sheet))[0].get_textpage().get_text_range()
+    assert "gaps in thou, shims in mm" in page
+    assert "4–5" in page
 
 
 def test_hours_keep_their_decimal_point_on_card_sheet_and_file(database):

@@ -275,6 +275,7 @@ def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barrie
     page.get_by_label("What the shop calls it").fill("No. 20")
     no_barriers(page, "engine editor")
     page.get_by_role("button", name="Save the engine").click()
+    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
     page.get_by_role("link", name="Engines").click()
     page.get_by_role("link", name="No. 20").click()
     expect(page.get_by_label("Intake spec, as printed")).to_have_value("0.12-0.3")

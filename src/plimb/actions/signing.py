@@ -90,6 +90,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         engine=view.engine.name,
         card=view.id,
         opened_at=view.opened_at,
+        unit=view.unit,
         facts=_facts(view, kept),
         specs=sheet_specs(view.engine),
         drawing=view.drawing,

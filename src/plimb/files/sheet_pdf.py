@@ -25,7 +25,7 @@ from reportlab.platypus import (
 
 from plimb.core.engine.layout import BORE_RADIUS, BankDrawing
 from plimb.core.job.sheet import CAUTION, Fact, Sheet, SheetRow
-from plimb.core.lengths import show_mm
+from plimb.core.lengths import Unit, show_mm
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict
 from plimb.core.words import VERDICT_WORDS, signed
@@ -77,7 +77,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
         Spacer(0, 2 * MM),
         _Head(sheet, width),
         Spacer(0, 2 * MM),
-        _rows(sheet.rows, width),
+        _rows(sheet.rows, width, sheet.unit),
     ]
     for one in sheet.rounds:
         story.append(
@@ -85,7 +85,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
                 [
                     Spacer(0, 2 * MM),
                     _para(f"Round {one.number}: {one.reason}", 9, font=BOLD),
-                    _rows(one.rows, width),
+                    _rows(one.rows, width, sheet.unit),
                 ]
             )
         )
@@ -105,7 +105,7 @@ def _plain(text: str) -> str:
 
 
 def _facts(sheet: Sheet, width: float) -> Table:
-    specs = (Fact(name=f"Spec {one.name}", says=one.words()) for one in sheet.specs)
+    specs = (Fact(name=f"Spec {one.name}", says=one.words(sheet.unit)) for one in sheet.specs)
     cells = [
         Paragraph(
             f'<font color="#44504a">{_plain(one.name)}</font> {_plain(one.says)}', _style(8.2)
@@ -135,8 +135,8 @@ HEADINGS = (
 )  # fmt: skip
 
 
-def _gap(gap: Gap | None) -> str:
-    return gap.words() if gap else ""
+def _gap(gap: Gap | None, unit: Unit) -> str:
+    return gap.words(unit) if gap else ""
 
 
 def _out(row: SheetRow) -> str:
@@ -150,12 +150,13 @@ def _in(row: SheetRow) -> str:
     return "kept" if row.kept else ""
 
 
-def _rows(rows: tuple[SheetRow, ...], width: float) -> Table:
+def _rows(rows: tuple[SheetRow, ...], width: float, unit: Unit) -> Table:
     body = [
         [
-            row.valve, row.spec.words() if row.spec else "–", _gap(row.found), _out(row), _in(row),
-            _gap(row.predicted), _gap(row.left),
-            "" if row.residual_nm is None else signed(row.residual_nm), VERDICT_WORDS[row.verdict],
+            row.valve, row.spec.words(unit) if row.spec else "–", _gap(row.found, unit), _out(row),
+            _in(row), _gap(row.predicted, unit), _gap(row.left, unit),
+            "" if row.residual_nm is None else signed(row.residual_nm, unit),
+            VERDICT_WORDS[row.verdict],
         ]
         for row in rows
     ]  # fmt: skip
@@ -258,8 +259,10 @@ class _Head(Flowable):
         canvas.setFont(PLAIN, 6.6)
         canvas.setFillColor(SOFT)
         along = self.sheet.drawing.crank == "along"
-        canvas.drawString(0, self.height - 2.4 * MM, "front" + (" is left" if along else ""))
-        left = {row.valve: _gap(row.left) for row in self.sheet.rows}
+        gaps = "mm" if self.sheet.unit is Unit.MM else "thou"
+        front = "front is left" if along else "front"
+        canvas.drawString(0, self.height - 2.4 * MM, f"{front}; gaps in {gaps}, shims in mm")
+        left = {row.valve: _gap(row.left, self.sheet.unit) for row in self.sheet.rows}
         for place, bank in enumerate(self.banks):
             middle = self.height - 4 * MM - self.tall * (place + 0.5)
             self._bank(bank, middle, left)

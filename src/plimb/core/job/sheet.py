@@ -105,13 +105,17 @@ class SheetRound:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sheet:
-    """The whole sheet. `facts` are names and what stands beside them, in order."""
+    """The whole sheet. `facts` are names and what stands beside them, in order.
+
+    `unit` is the engine's own for gaps; the printed sheet shows them in it.
+    """
 
     shop: str
     label: str
     engine: str
     card: int
     opened_at: datetime
+    unit: Unit
     facts: tuple[Fact, ...]
     specs: tuple[SheetSpec, ...]
     drawing: HeadDrawing
