@@ -71,9 +71,11 @@
         </p>
       {/if}
       {#if engine.refusal}<Notice>{engine.refusal.sentence.replace(/^\$[^:]*: /, "")}</Notice>{/if}
+      {#if engine.unreadable}<Notice>{engine.unreadable}</Notice>{/if}
       {#if id !== null}
         <p class="text-soft text-note">
-          Cards that are open or signed keep the engine as it was when they were opened.
+          Open cards are offered what is corrected here, and say what it changes. Signed ones keep
+          the engine as it was.
         </p>
       {/if}
       <div class="flex items-center gap-3">

@@ -33,10 +33,10 @@
 
   function type(name: string, spec: SpecDocument, what: "text" | "room" | "set", to: string): void {
     typed[name] = { ...typed[name], [what]: to };
-    if (what === "set") void engine.setRange(`${name}, set to`, spec, to);
+    if (what === "set") engine.setRange(`${name}, set to`, spec, to);
     else {
       const { text = printed(spec), room = `${spec.room ?? ""}` } = typed[name];
-      void engine.printed(`${name} spec`, spec, text, room);
+      engine.printed(`${name} spec`, spec, text, room);
     }
   }
   const asksRoom = (name: string, spec: SpecDocument): boolean =>

@@ -64,6 +64,8 @@ export class EngineState extends Attempt {
   drawing = $state.raw<Drawing | null>(null);
   turning = $state.raw<Turning | null>(null);
   saved = $state(false);
+  /** What kept it from being saved: a field that cannot be read as it stands. */
+  unreadable = $state<string | null>(null);
   /** What a new engine starts from. */
   start = $state<Schemas["StartIn"]>({
     layout: "inline-four",
@@ -131,6 +133,7 @@ export class EngineState extends Attempt {
   /** Have the server draw what is being edited; it refuses what cannot be. */
   redraw(): void {
     this.saved = false;
+    if (this.faults.size === 0) this.unreadable = null;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => {
       const document = this.text();
@@ -143,12 +146,11 @@ export class EngineState extends Attempt {
 
   async save(): Promise<void> {
     if (!this.file) return;
+    await this.pending;
     const { label, note, revision } = this;
     const [fault] = this.faults;
-    if (fault) {
-      this.refusal = new Refusal("unreadable", `${fault[0]}: ${fault[1]}`, fault[0]);
-      return;
-    }
+    this.unreadable = fault ? `${fault[0]}: ${fault[1]}` : null;
+    if (fault) return;
     const document = this.text();
     const engine_id = this.id;
     await this.at(async () => {
@@ -189,34 +191,42 @@ export class EngineState extends Attempt {
 
   // what is edited ------------------------------------------------------------------------
 
-  /** Enter a spec as it is printed; what cannot be read is said at its field. */
-  async printed(called: string, spec: SpecDocument, text: string, room: string): Promise<void> {
-    Object.assign(spec, NO_SPEC);
+  /** Readings of what was typed that are still on their way: saving waits for them. */
+  private pending: Promise<unknown> = Promise.resolve();
+
+  /** Read a spec as it is printed; what cannot be read is said at its field. */
+  private readPrinted(
+    called: string,
+    text: string,
+    room: string,
+    take: (read: Schemas["PrintedOut"]) => void,
+  ): void {
     this.faults.delete(called);
-    if (text.trim())
-      try {
-        const body = { text, room, unit: this.file?.unit ?? "mm" };
-        Object.assign(spec, (await answer(api.POST("/api/engines/spec", { body }))).parts);
-      } catch (error) {
-        this.faults.set(called, (error as Refusal).sentence);
-      }
-    this.redraw();
+    const read = async (): Promise<void> => {
+      if (text.trim())
+        try {
+          const body = { text, room, unit: this.file?.unit ?? "mm" };
+          take(await answer(api.POST("/api/engines/spec", { body })));
+        } catch (error) {
+          this.faults.set(called, (error as Refusal).sentence);
+        }
+      this.redraw();
+    };
+    this.pending = Promise.all([this.pending, read()]);
+  }
+
+  /** Enter a spec as it is printed. */
+  printed(called: string, spec: SpecDocument, text: string, room: string): void {
+    Object.assign(spec, NO_SPEC);
+    this.readPrinted(called, text, room, ({ parts }) => Object.assign(spec, parts));
   }
 
   /** Enter the range to set to, as it is printed. */
-  async setRange(called: string, spec: SpecDocument, text: string): Promise<void> {
-    delete spec.set_min;
-    delete spec.set_max;
-    this.faults.delete(called);
-    if (text.trim())
-      try {
-        const body = { text, room: "", unit: this.file?.unit ?? "mm" };
-        const { low, high } = await answer(api.POST("/api/engines/spec", { body }));
-        [spec.set_min, spec.set_max] = [low, high];
-      } catch (error) {
-        this.faults.set(called, (error as Refusal).sentence);
-      }
-    this.redraw();
+  setRange(called: string, spec: SpecDocument, text: string): void {
+    Object.assign(spec, { set_min: undefined, set_max: undefined });
+    this.readPrinted(called, text, "", ({ low, high }) => {
+      [spec.set_min, spec.set_max] = [low, high];
+    });
   }
 
   /** Give a valve its own spec, starting from its side's, or take it back. */
