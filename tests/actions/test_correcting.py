@@ -179,9 +179,11 @@ def test_unknown_shims_are_nobody_elses_and_a_marking_can_be_read(database):
     assert not family.known
     assert family.sizes() == ()
     with database.reading() as session:
-        plan = read_plan(session, job.card.id).plan
+        view = read_plan(session, job.card.id)
+    plan = view.plan
     assert [move.thickness_nm for move in plan.moves if move.changes] == []
     assert plan.out_of_spec == ("IN L",)
+    assert "Nobody has entered which sizes are made" in view.moves[0].why
     assert [(one.valve, one.thin_nm, one.thick_nm) for one in plan.cannot] == [
         ("IN L", mm("2.651"), mm("2.701"))
     ]

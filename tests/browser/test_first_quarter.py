@@ -165,3 +165,33 @@ def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload
     page.get_by_role("link", name="Guest").click()
     page.get_by_role("button", name="Bring it back").click()
     expect(page.get_by_text("This card is put away.")).to_be_hidden()
+
+
+def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(open_page):
+    page = open_page("/engines/new")
+    hand = Hand(page)
+    hand.type("What the shop calls it", "Guest")
+    page.get_by_role("button", name="Save the engine").click()
+    page.get_by_role("button", name="Open a card").click()
+    hand.type("Who does the work", "Nessa")
+    page.get_by_role("button", name="Open the card").click()
+
+    def tray() -> list[str]:
+        return [part["name"] for part in page.request.get("/api/cards/1").json()["tray"]]
+
+    names = page.get_by_role("region", name="Strip tray").get_by_role("listitem")
+    for part in ("Tank", "Coils", "Cover"):
+        page.get_by_role("button", name=part, exact=True).click()
+        expect(names.last).to_contain_text(part)
+    called = page.get_by_label("Called", exact=True)
+    called.fill("Head cover")
+    called.press("Enter")
+    expect(names.last).to_contain_text("Head cover")
+    page.get_by_role("button", name="Earlier").click()
+    expect(names.last).to_contain_text("Coils")
+    assert tray() == ["Tank", "Head cover", "Coils"]
+    page.get_by_role("button", name="Take out", exact=True).click()
+    assert tray() == ["Tank", "Head cover", "Coils"]
+    page.get_by_role("button", name="Really take Head cover out").click()
+    expect(names).to_have_count(2)
+    assert tray() == ["Tank", "Coils"]

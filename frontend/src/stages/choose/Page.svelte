@@ -109,6 +109,14 @@
         {/if}
       </div>
     {/if}
+    {#if !card.signed && move.options.every((one) => one.source !== "counter")}
+      <p class="text-note leading-5">
+        Which sizes are made is not entered.
+        <a class="underline underline-offset-4" href="/engines/{card.card.engine_id}"
+          >Enter them on the engine</a
+        >, then take it over here.
+      </p>
+    {/if}
     {#each helps as help (help.sentence)}
       <p class="border-now border-l-4 pl-3 text-note leading-5">{help.sentence}</p>
     {/each}

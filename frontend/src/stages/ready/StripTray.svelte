@@ -66,6 +66,28 @@
     const pockets = part.pockets.filter((_, index) => index !== nth);
     change(parts.map((one, index) => (index === open ? { ...one, pockets } : one)));
   }
+  /** Call the part otherwise; an empty name leaves it as it was called. */
+  function rename(to: string): void {
+    if (!part || !to.trim() || to.trim() === part.name) return;
+    change(parts.map((one, index) => (index === open ? { ...one, name: to.trim() } : one)));
+  }
+  /** Move the part to where it came off: earlier or later than the one beside it. */
+  function move(by: -1 | 1): void {
+    const [here, there] = [parts[open], parts[open + by]];
+    if (!here || !there) return;
+    change(parts.map((one, at) => (at === open ? there : at === open + by ? here : one)));
+    opened = open + by;
+  }
+  /** Taking a part out of the list is asked once; its pockets go with it. */
+  let removing = $state<number | null>(null);
+  function remove(): void {
+    if (removing !== open) {
+      removing = open;
+      return;
+    }
+    change(parts.filter((_, index) => index !== open));
+    [removing, opened] = [null, null];
+  }
   /** What stands on a pocket: how many, how long, and a star where there is a note. */
   const face = (one: Part["pockets"][number], nth: number): string =>
     `${one.count > 1 ? `${one.count}×` : ""}${one.length || nth + 1}${one.note ? "*" : ""}`;
@@ -101,7 +123,7 @@
               ? 'bg-ink text-paper'
               : 'hover:bg-sheet'}"
             aria-pressed={index === open}
-            onclick={() => (opened = index)}
+            onclick={() => ([opened, removing] = [index, null])}
           >
             <span class="truncate font-[560]">{one.name}</span>
             <span class="figures text-sm">{bolts(one) || ""}</span>
@@ -173,6 +195,20 @@
             />
           </div>
           <p class="text-soft text-note">Tap the outline where the bolt sits.</p>
+          <div class="mt-2 flex flex-wrap items-end gap-2">
+            <Field
+              label="Called"
+              class="min-w-32 flex-1"
+              look="text-soft text-note"
+              value={part.name}
+              onchange={(event) => rename(event.currentTarget.value)}
+            />
+            <Button disabled={open === 0} onclick={() => move(-1)}>Earlier</Button>
+            <Button disabled={open === parts.length - 1} onclick={() => move(1)}>Later</Button>
+            <Button onclick={remove}
+              >{removing === open ? `Really take ${part.name} out` : "Take out"}</Button
+            >
+          </div>
         {/if}
       </div>
     {/if}

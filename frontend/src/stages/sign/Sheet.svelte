@@ -82,7 +82,7 @@
   <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Every valve">
     <table class="figures w-full text-note" style:font-stretch="84%">
       <caption class="text-soft pb-1 text-left text-sm">
-        Gaps in {preferences.unitName}, shims in mm, valves in measuring order
+        Gaps in {preferences.unitName}, shims in mm, valves by cylinder
       </caption>
       <thead>
         <tr class="border-ink h-8 border-b text-left align-bottom">

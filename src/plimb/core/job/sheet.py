@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
 
-from plimb.core.engine.engine import Clearance, Engine
+from plimb.core.engine.engine import Clearance, Engine, Side
 from plimb.core.engine.followers import Role
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.job.bolts import Tightening
@@ -134,9 +134,20 @@ class Sheet:
 
 
 def sheet_rows(rounds: Sequence[Round]) -> tuple[SheetRow, ...]:
-    """Return each valve's line over all rounds: as first found, as last set, as left."""
+    """Return each valve's line over all rounds, by cylinder: as found, as last set, as left."""
     first, last = rounds[0].status, rounds[-1].status
-    return tuple(_over_all(valve, rounds, first, last) for valve in last.order)
+    return tuple(_over_all(valve, rounds, first, last) for valve in _by_cylinder(last))
+
+
+def _by_cylinder(status: JobStatus) -> list[str]:
+    """Return the valves as they are looked up on paper: by cylinder, intake first."""
+    sides = list(Side)
+
+    def place(valve: str) -> tuple[int, int]:
+        clearance = status.valves[valve].clearance
+        return clearance.cylinder, sides.index(clearance.side)
+
+    return sorted(status.order, key=place)
 
 
 def _over_all(valve: str, rounds: Sequence[Round], first: JobStatus, last: JobStatus) -> SheetRow:
@@ -148,7 +159,7 @@ def _over_all(valve: str, rounds: Sequence[Round], first: JobStatus, last: JobSt
 
 def round_rows(one: Round) -> tuple[SheetRow, ...]:
     """Return the lines of one round: the valves that were set or proved in it."""
-    states = (one.status.valves[valve] for valve in one.status.order)
+    states = (one.status.valves[valve] for valve in _by_cylinder(one.status))
     return tuple(
         _row(state, state if state.touched else None, state, one)
         for state in states

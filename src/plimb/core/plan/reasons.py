@@ -74,6 +74,8 @@ def _why_not(request: PlanRequest, row: PlanRow) -> str:
         return "Its shim is scrap and nothing that can be had replaces it in spec."
     if row.gap is not None and row.gap.none_found:
         return "No gap was felt, and nothing thinner is at hand to get one."
+    if not row.clearance.family.runs:
+        return "Nobody has entered which sizes are made for it, and nothing at hand serves."
     if not request.policy.buy:
         return "Nothing at hand brings it into spec."
     return "No piece that can be had brings it into spec."
