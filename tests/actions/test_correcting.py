@@ -235,3 +235,11 @@ def test_a_card_opened_by_mistake_is_put_away_and_brought_back_whole(database):
     assert job.view.status.valves["IN L"].record.found
     job.act(put_away, away=False)
     assert [card.put_away_at for card in read_shop(database).cards] == [None]
+
+
+def test_without_a_feeler_set_nobody_knows_which_blade_was_the_thinnest(database):
+    job = Job(database)
+    with pytest.raises(BadValue, match="choose the feeler set"):
+        job.gap("IN L", "x")
+    job.gap("IN L", "-3")
+    assert job.view.valves[0].status.record.found.gap.high_nm == mm("0.03")

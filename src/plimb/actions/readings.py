@@ -4,8 +4,6 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-from sqlalchemy.orm import Session
-
 from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.views import conditions_of
 from plimb.core.errors import NotReady
@@ -16,7 +14,7 @@ from plimb.core.measure.shorthand import NOMINAL, Reading, parse_reading
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.readings import gaps_of, write_gap
-from plimb.store.shop import core_set, get_shop
+from plimb.store.shop import core_set
 from plimb.store.tables.card import CardRow
 
 Purpose = Literal["found", "proof"]
@@ -54,7 +52,7 @@ def understand_gap(
         card = get_card(session, card_id, whole=False)
         limits = known_valve(card, valve).check
         blades = core_set(card.blade_set) if card.blade_set else None
-        reading = _read(session, card, text, unit)
+        reading = _read(card, text, unit)
     return Understood(
         reading=reading,
         verdict=judge(reading.gap, limits) if limits else None,
@@ -64,10 +62,11 @@ def understand_gap(
     )
 
 
-def _read(session: Session, card: CardRow, text: str, unit: Unit) -> Reading:
+def _read(card: CardRow, text: str, unit: Unit) -> Reading:
     """Return a typed gap by the card's feeler set."""
     blades = core_set(card.blade_set) if card.blade_set else None
-    thinnest_nm = blades.usable[0].thickness_nm if blades else get_shop(session).thinnest_blade_nm
+    # without a set nobody knows which blade was the thinnest
+    thinnest_nm = blades.usable[0].thickness_nm if blades else None
     actual = blades.actual if blades else NOMINAL
     return parse_reading(text, unit, thinnest_nm=thinnest_nm, actual=actual)
 
@@ -90,7 +89,7 @@ def write_down_gap(
         purpose=purpose,
         typed=text.strip(),
         unit=unit,
-        reading=_read(on.session, on.card, text, unit) if text.strip() else None,
+        reading=_read(on.card, text, unit) if text.strip() else None,
         repeats=repeats,
         warm=conditions_of(on.card).warm,
         now=on.now,

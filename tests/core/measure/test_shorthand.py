@@ -83,3 +83,9 @@ def test_a_measured_blade_counts_as_what_it_measures_and_is_named_as_marked():
     assert (reading.gap.low_nm, reading.gap.high_nm) == (mm("0.148"), mm("0.181"))
     assert reading.words(Unit.MM) == "0.15 mm goes, 0.18 mm refuses"
     assert parse_reading("15+2", Unit.MM, actual=measured).gap.best_nm == mm("0.168")
+
+
+@pytest.mark.parametrize("text", ["5 8", "1 3-15", "0.1 3", "13-1 5"])
+def test_a_blank_inside_a_figure_is_refused_and_not_swallowed(text):
+    with pytest.raises(BadValue, match="blank inside"):
+        parse_reading(text, Unit.MM, thinnest_nm=mm("0.03"))

@@ -26,6 +26,7 @@ NOMINAL: Mapping[int, int] = {}
 
 HELP = "write it like 15, 13-15, 13l, 15t, 15+2, -3 or x"
 
+_BLANK = re.compile(r"[0-9.,]\s+[0-9.,]")
 _READING = re.compile(
     r"(?P<goes>[0-9.,+]+)(?P<feel>[ldt]?)(?:-(?P<refuses>[0-9.,+]+))?(?:=(?P<called>[0-9.,]+))?"
 )
@@ -129,11 +130,18 @@ def _understood(
     def thick(blades: tuple[int, ...]) -> int:
         return sum(actual.get(blade, blade) for blade in blades)
 
+    if _BLANK.search(text.strip()):
+        raise BadValue(
+            f"gap “{text.strip()}” has a blank inside; write 5-8 where 5 goes and 8 refuses.",
+            field="gap",
+        )
     cleaned = text.strip().lower().replace(" ", "").replace("–", "-").replace("−", "-")
     if cleaned == "x":
         if thinnest_nm is None:
             raise BadValue(
-                "gap “x” needs the thinnest blade tried; write none<0.03 or -3.", field="gap"
+                "gap “x” says that the thinnest blade refuses: choose the feeler set at Ready, or "
+                "write the blade that refuses, like -3.",
+                field="gap",
             )
         return _none_found((thinnest_nm,), thinnest_nm)
     if cleaned.startswith(("-", "none<")):
