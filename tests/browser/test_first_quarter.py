@@ -141,14 +141,20 @@ def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_pa
     expect(page.get_by_text("The engine was corrected")).to_be_hidden()
 
 
-def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload(open_page):
+def about_to_open_a_card(open_page) -> Page:
+    """Enter an engine of which nothing is known, and who works on it."""
     page = open_page("/engines/new")
     hand = Hand(page)
     hand.type("What the shop calls it", "Guest")
     page.get_by_role("button", name="Save the engine").click()
     page.get_by_role("button", name="Open a card").click()
     hand.type("Who does the work", "Nessa")
-    hand.type("or hours run", "62.5")
+    return page
+
+
+def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload(open_page):
+    page = about_to_open_a_card(open_page)
+    page.get_by_label("or hours run", exact=True).fill("62.5")
     page.get_by_role("button", name="Open the card").click()
     expect(page.get_by_text("62.5 h")).to_be_visible()
     page.goto("/cards/1/sign")
@@ -168,12 +174,7 @@ def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload
 
 
 def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(open_page):
-    page = open_page("/engines/new")
-    hand = Hand(page)
-    hand.type("What the shop calls it", "Guest")
-    page.get_by_role("button", name="Save the engine").click()
-    page.get_by_role("button", name="Open a card").click()
-    hand.type("Who does the work", "Nessa")
+    page = about_to_open_a_card(open_page)
     page.get_by_role("button", name="Open the card").click()
 
     def tray() -> list[str]:

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** One card: the rule of stages, the head drawing that stays put, and what the hands need now. */
-  import { untrack } from "svelte";
+  import { type Snippet, untrack } from "svelte";
   import type { Stage } from "../api/client";
   import HeadDrawing from "../head/HeadDrawing.svelte";
   import { Button } from "../kit";
@@ -81,6 +81,33 @@
   );
 </script>
 
+{#snippet banner(says: Snippet)}
+  <div
+    class="no-print border-now bg-wash flex flex-wrap items-center gap-3 border-b-2 px-4 py-2"
+    role="status"
+  >
+    {@render says()}
+  </div>
+{/snippet}
+{#snippet putAway()}
+  <p class="min-w-64 flex-1">
+    <b>This card is put away.</b> All on it is kept; it is not on the bench.
+  </p>
+  <Button kind="now" onclick={() => void job.act(job.acts.putAway({ away: false }))}
+    >Bring it back</Button
+  >
+  <Button href="/">Back to the bench</Button>
+{/snippet}
+{#snippet corrected()}
+  <p class="min-w-64 flex-1 leading-5">
+    <b>The engine was corrected since this card was opened.</b>
+    {job.card?.engine_changes.join(" ")}
+  </p>
+  <Button kind="now" id="take-engine" onclick={() => void job.act(job.acts.takeEngine())}
+    >Take it over, judge again</Button
+  >
+{/snippet}
+
 {#if job.missing}
   <div class="m-auto max-w-md p-6">
     <h1 class="text-2xl">This card cannot be shown</h1>
@@ -116,32 +143,10 @@
     </div>
   {/if}
   {#if job.card.put_away_at}
-    <div
-      class="no-print border-now bg-wash flex flex-wrap items-center gap-3 border-b-2 px-4 py-2"
-      role="status"
-    >
-      <p class="min-w-64 flex-1">
-        <b>This card is put away.</b> All on it is kept; it is not on the bench.
-      </p>
-      <Button kind="now" onclick={() => void job.act(job.acts.putAway({ away: false }))}
-        >Bring it back</Button
-      >
-      <Button href="/">Back to the bench</Button>
-    </div>
+    {@render banner(putAway)}
   {/if}
   {#if job.card.engine_changes.length}
-    <div
-      class="no-print border-now bg-wash flex flex-wrap items-center gap-3 border-b-2 px-4 py-2"
-      role="status"
-    >
-      <p class="min-w-64 flex-1 leading-5">
-        <b>The engine was corrected since this card was opened.</b>
-        {job.card.engine_changes.join(" ")}
-      </p>
-      <Button kind="now" id="take-engine" onclick={() => void job.act(job.acts.takeEngine())}
-        >Take it over, judge again</Button
-      >
-    </div>
+    {@render banner(corrected)}
   {/if}
   {#if job.outbox.waiting.length}
     <p class="no-print border-now bg-wash border-b-2 px-4 py-2" role="status">

@@ -9,11 +9,11 @@ import {
   api,
   newKey,
 } from "../api/client";
+import { Attempt } from "../state/attempt.svelte";
 import type { CardState } from "./card.svelte";
 
-export class PlanState {
+export class PlanState extends Attempt {
   plan = $state.raw<Plan | null>(null);
-  refusal = $state.raw<Refusal | null>(null);
   quotes = $state.raw<readonly Quote[] | null>(null);
   busy = $state(false);
   /** What the parts counter refused, or why it does not answer. */
@@ -22,6 +22,7 @@ export class PlanState {
   private readonly params: { params: { path: { card_id: number } } };
 
   constructor(readonly job: CardState) {
+    super();
     this.params = { params: { path: { card_id: job.id } } };
   }
 
@@ -35,12 +36,9 @@ export class PlanState {
   }
 
   async load(): Promise<void> {
-    try {
+    await this.at(async () => {
       this.plan = await answer(api.GET("/api/cards/{card_id}/plan", this.params));
-      this.refusal = null;
-    } catch (error) {
-      this.refusal = error as Refusal;
-    }
+    });
   }
 
   /** Decide by hand on a piece for a valve, then take the next valve. */

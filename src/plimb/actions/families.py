@@ -1,12 +1,12 @@
 """What the shop says of a family of shims: diameter, runs, marking, prices, low stock."""
 
 from collections.abc import Sequence
-from decimal import Decimal, InvalidOperation
+from decimal import Decimal
 
 from sqlalchemy.orm import Session
 
 from plimb.core.errors import BadValue, StaleVersion
-from plimb.core.lengths import Unit, mm, parse_length, show_mm
+from plimb.core.lengths import Unit, decimal_in, mm, parse_length, show_mm
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.marking import Code
 from plimb.store.database import Database
@@ -87,12 +87,10 @@ def _told_apart(session: Session, family_id: int | None, name: str, wide_nm: int
 
 
 def _money(text: str, field: str) -> Decimal | None:
-    if not text.strip():
-        return None
     try:
-        money = Decimal(text.strip().replace(",", "."))
-    except InvalidOperation:
+        money = decimal_in(text, field)
+    except BadValue:
         money = Decimal(-1)
-    if not (money.is_finite() and 0 <= money <= 10_000):
+    if money is not None and not 0 <= money <= 10_000:
         raise BadValue(f"{field} “{text.strip()}” is no price; write it like 8.50.", field=field)
     return money

@@ -36,6 +36,7 @@ from plimb.core.shim.sum import Aim, Rounding, School
 from plimb.core.shim.worksheet import Worksheet, worksheet_of
 from plimb.files.engine_file import parsed_engine, turning_of
 from plimb.store.cards import card_before, get_card
+from plimb.store.engines import newest_revision
 from plimb.store.readings import gaps_of, repeated, written
 from plimb.store.records import shop_things
 from plimb.store.rows import value_of
@@ -222,7 +223,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         engine=engine,
         engine_id=card.revision.engine_id,
         unit=file.unit,
-        engine_changes=_corrected(card, engine),
+        engine_changes=_corrected(session, card, engine),
         source=file.spec_source,
         conditions=conditions_of(card),
         turning=cycle_of(engine, events, card.method, turning_for(card)),
@@ -248,10 +249,12 @@ def card_view(session: Session, card: CardRow) -> CardView:
     )
 
 
-def _corrected(card: CardRow, engine: Engine) -> tuple[str, ...]:
+def _corrected(session: Session, card: CardRow, engine: Engine) -> tuple[str, ...]:
     """Return what the engine says otherwise since an open card was opened with it."""
-    newest = card.revision.engine.revisions[-1]
-    if card.signed_at or newest.id == card.revision.id:
+    if card.signed_at:
+        return ()
+    newest = newest_revision(session, card.revision.engine_id)
+    if newest.id == card.revision.id:
         return ()
     return changes(engine, parsed_engine(newest.document)[1])
 

@@ -72,8 +72,7 @@ def _in_gap_unit(worked: WorkedOut, unit: Unit) -> list[str]:
     pick = worked.pick
     after = "" if pick is None else f", after fitting {show(pick.gap_nm, unit)}"
     before = show(worked.gap.high_nm, unit) if worked.gap.none_found else worked.gap.words(unit)
-    name = "mm" if unit is Unit.MM else "thou"
-    return [f"In {name}: gap {before}{after}; spec {worked.limits.words(unit)}."]
+    return [f"In {unit.of_gaps}: gap {before}{after}; spec {worked.limits.words(unit)}."]
 
 
 def _as_json(worked: WorkedOut, unit: Unit, shims: Unit, lines: Sequence[str]) -> dict[str, Any]:

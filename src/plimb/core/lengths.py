@@ -29,6 +29,11 @@ class Unit(StrEnum):
         """Nanometres in one of this unit."""
         return NM_PER_MM if self is Unit.MM else NM_PER_INCH
 
+    @property
+    def of_gaps(self) -> str:
+        """What gaps are read in: millimetres, or thou where the unit is the inch."""
+        return "mm" if self is Unit.MM else "thou"
+
 
 def parse_number(text: str, *, field: str) -> Fraction:
     """Return the plain non-negative decimal number in the text, exactly.

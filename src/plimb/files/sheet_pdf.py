@@ -259,9 +259,10 @@ class _Head(Flowable):
         canvas.setFont(PLAIN, 6.6)
         canvas.setFillColor(SOFT)
         along = self.sheet.drawing.crank == "along"
-        gaps = "mm" if self.sheet.unit is Unit.MM else "thou"
         front = "front is left" if along else "front"
-        canvas.drawString(0, self.height - 2.4 * MM, f"{front}; gaps in {gaps}, shims in mm")
+        canvas.drawString(
+            0, self.height - 2.4 * MM, f"{front}; gaps in {self.sheet.unit.of_gaps}, shims in mm"
+        )
         left = {row.valve: _gap(row.left, self.sheet.unit) for row in self.sheet.rows}
         for place, bank in enumerate(self.banks):
             middle = self.height - 4 * MM - self.tall * (place + 0.5)

@@ -20,7 +20,9 @@ def list_engines(session: Session) -> Sequence[EngineRow]:
 
 def newest_revision(session: Session, engine_id: int) -> EngineRevisionRow:
     """Return an engine's newest revision; NotFound where there is no engine of that number."""
-    return numbered(session, EngineRow, engine_id).revisions[-1]
+    engine = numbered(session, EngineRow, engine_id)
+    query = select(EngineRevisionRow).where(EngineRevisionRow.engine_id == engine.id)
+    return session.scalars(query.order_by(EngineRevisionRow.number.desc()).limit(1)).one()
 
 
 def revise_engine(

@@ -2,13 +2,10 @@
   /** The sizes that are made: outside diameter, and runs of thickness with their steps. */
   import { Button, Field } from "../../kit";
   import type { FamilyDocument } from "./document";
-  import type { EngineState } from "./engine.svelte";
+  import { type EngineState, RUN_ENDS } from "./engine.svelte";
 
   let { family, name, engine }: { family: FamilyDocument; name: string; engine: EngineState } =
     $props();
-
-  const ends = { from: "from", to: "to", step: "by" } as const;
-  const keys = ["from", "to", "step"] as const;
 </script>
 
 <div class="flex flex-wrap items-end gap-3 py-2">
@@ -24,17 +21,17 @@
   {#each family.runs as run, n (n)}
     <fieldset class="border-line flex items-end gap-1 border p-1">
       <legend class="sr-only">{name} sizes, run {n + 1}</legend>
-      {#each keys as end (end)}
-        {@const called = `${name} run ${n + 1} ${ends[end]}`}
+      {#each RUN_ENDS as end (end.key)}
+        {@const called = `${name} run ${n + 1} ${end.says}`}
         <Field
-          label={ends[end]}
+          label={end.says}
           class="w-20"
           look="text-soft text-note"
           kind="decimal"
-          aria-label="{name} sizes {ends[end]}"
-          value={run[end] ?? ""}
+          aria-label="{name} sizes {end.says}"
+          value={run[end.key] ?? ""}
           invalid={engine.faults.has(called)}
-          oninput={engine.reads(called, (to) => (run[end] = to))}
+          oninput={engine.reads(called, (to) => (run[end.key] = to))}
         />
       {/each}
       <Button

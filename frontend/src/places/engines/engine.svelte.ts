@@ -30,6 +30,13 @@ const NO_SPEC: SpecDocument = {
   room: undefined,
 };
 
+/** What a run of sizes is made of, as it is said. */
+export const RUN_ENDS = [
+  { key: "from", says: "from" },
+  { key: "to", says: "to" },
+  { key: "step", says: "by" },
+] as const;
+
 /** The angles of the cam timing, as a manual names them. */
 export const TIMING = [
   { says: "IN opens BTDC", side: "intake", key: "opens_btdc" },
@@ -122,7 +129,8 @@ export class EngineState extends Attempt {
   private text(): string {
     const file = JSON.parse(JSON.stringify(this.file)) as EngineDocument;
     for (const family of [file.engine.family, file.engine.closer_family])
-      if (family) family.runs = family.runs.filter((run) => Object.keys(run).length === 3);
+      if (family)
+        family.runs = family.runs.filter((run) => Object.keys(run).length === RUN_ENDS.length);
     const { crank } = file.engine;
     crank.marks = crank.marks?.filter((mark) => mark.degrees !== undefined);
     return JSON.stringify(file, null, 1);
@@ -276,8 +284,7 @@ export class EngineState extends Attempt {
 
   addRun(family: FamilyDocument, name: string): void {
     const nth = family.runs.push({});
-    for (const end of ["from", "to", "by"])
-      this.faults.set(`${name} run ${nth} ${end}`, "is empty.");
+    for (const end of RUN_ENDS) this.faults.set(`${name} run ${nth} ${end.says}`, "is empty.");
   }
 
   dropRun(family: FamilyDocument, name: string, nth: number): void {
@@ -286,12 +293,8 @@ export class EngineState extends Attempt {
     for (const called of [...this.faults.keys()])
       if (called.startsWith(`${name} run `)) this.faults.delete(called);
     family.runs.forEach((run, n) => {
-      for (const [end, called] of [
-        ["from", "from"],
-        ["to", "to"],
-        ["step", "by"],
-      ] as const)
-        if (run[end] === undefined) this.faults.set(`${name} run ${n + 1} ${called}`, "is empty.");
+      for (const { key, says } of RUN_ENDS)
+        if (run[key] === undefined) this.faults.set(`${name} run ${n + 1} ${says}`, "is empty.");
     });
     this.redraw();
   }

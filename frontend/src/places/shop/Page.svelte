@@ -201,8 +201,9 @@
       <Form
         class="mt-2 flex items-end gap-2"
         onsend={() => {
-          void tell(api.POST("/api/instruments", { body: { name: instrument, doubt } }));
+          const added = tell(api.POST("/api/instruments", { body: { name: instrument, doubt } }));
           instrument = "";
+          return added;
         }}
       >
         <Field label="One more" class="flex-1" bind:value={instrument} />
@@ -214,16 +215,8 @@
       <h2 id="closing" class="text-lg">Closing up</h2>
       <Form
         class="flex items-end gap-2"
-        onsend={() => {
-          void tell(
-            api.PUT("/api/shop/closing", {
-              body: {
-                hand_turns: Number(turns) || 0,
-                wrench: wrench,
-              },
-            }),
-          );
-        }}
+        onsend={() =>
+          tell(api.PUT("/api/shop/closing", { body: { hand_turns: Number(turns) || 0, wrench } }))}
       >
         <Field label="Full turns by hand" class="w-44" kind="whole" bind:value={turns} />
         <div class="flex-1">

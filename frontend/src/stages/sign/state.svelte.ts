@@ -1,23 +1,21 @@
 /** The sheet of the card on the screen: looked at, added to, checked against a PDF. */
 import { Refusal, type Sheet, answer, api, newKey } from "../../api/client";
+import { Attempt } from "../../state/attempt.svelte";
 import type { CardState } from "../../card/card.svelte";
 
-export class SheetState {
+export class SheetState extends Attempt {
   sheet = $state.raw<Sheet | null>(null);
-  refusal = $state.raw<Refusal | null>(null);
   private readonly params;
 
   constructor(private readonly job: CardState) {
+    super();
     this.params = { path: { card_id: job.id } };
   }
 
   async load(): Promise<void> {
-    try {
+    await this.at(async () => {
       this.sheet = await answer(api.GET("/api/cards/{card_id}/sheet", { params: this.params }));
-      this.refusal = null;
-    } catch (error) {
-      this.refusal = error as Refusal;
-    }
+    });
   }
 
   private amendKey = newKey();

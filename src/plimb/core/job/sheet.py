@@ -58,7 +58,7 @@ class SheetSpec:
         """Return the ranges in words as they were printed, with their unit."""
         if self.spec is None:
             return "not entered"
-        return f"{self.spec.words(unit)} {'mm' if unit is Unit.MM else 'thou'}"
+        return f"{self.spec.words(unit)} {unit.of_gaps}"
 
     @property
     def mm(self) -> str:

@@ -112,7 +112,7 @@ def parse_limits(text: str, unit: Unit, *, field: str = "spec") -> Limits:
 _TOLERANCE = re.compile(r"(?:±|\+\s*/?\s*-)")
 
 
-def parse_spec(text: str, unit: Unit, room: str = "", *, field: str = "spec") -> Spec:
+def parse_spec(text: str, unit: Unit, room: str = "") -> Spec:
     """Return a spec as printed: `0.14-0.18`, `0.13 ± 0.03`, or one figure with a shop's room.
 
     Raises:
@@ -121,16 +121,16 @@ def parse_spec(text: str, unit: Unit, room: str = "", *, field: str = "spec") ->
     text = text.strip().replace("−", "-").replace("–", "-").replace(" to ", "-")
     one, tolerance, off = _split(text)
     if tolerance or "-" not in text:
-        nominal_nm = parse_length(one, unit, field=field)
+        nominal_nm = parse_length(one, unit, field="spec")
         if not tolerance and not room.strip():
             raise BadValue(
-                f"{field} “{text}” is one figure; say how far off is still right, like 0.03.",
-                field="room" if field == "spec" else f"{field}_room",
+                f"spec “{text}” is one figure; say how far off is still right, like 0.03.",
+                field="room",
             )
         plus_minus_nm = parse_length(off if tolerance else room, unit, field="room")
         check = Limits(low_nm=nominal_nm - plus_minus_nm, high_nm=nominal_nm + plus_minus_nm)
         return Spec(check=check, plus_minus_nm=plus_minus_nm, own_room=not tolerance)
-    return Spec(check=parse_limits(text, unit, field=field))
+    return Spec(check=parse_limits(text, unit))
 
 
 def _split(text: str) -> tuple[str, str, str]:

@@ -210,5 +210,4 @@ def _blade(text: str, unit: Unit, typed: str) -> int:
 
 def _blades(blades: tuple[int, ...], unit: Unit) -> str:
     show = show_mm if unit is Unit.MM else show_thou
-    name = "mm" if unit is Unit.MM else "thou"
-    return f"{' + '.join(show(blade) for blade in blades)} {name}"
+    return f"{' + '.join(show(blade) for blade in blades)} {unit.of_gaps}"
