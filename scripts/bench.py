@@ -13,10 +13,11 @@ import numpy as np
 from scipy.optimize import linear_sum_assignment
 from waitress.server import create_server
 
-from plimb.actions.cards import Change, open_card
+from plimb.actions.cards import Change
 from plimb.actions.clock import utc_now
 from plimb.actions.drawer import add_pieces, read_drawer
 from plimb.actions.engines import register_engine
+from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import write_down_shim
 from plimb.actions.views import read_card
@@ -128,7 +129,7 @@ def served() -> None:
         document = start.json["document"]
         number = register_engine(database, label="bench", note="", document=document, now=utc_now())
         card = open_card(
-            database, engine_id=number, opened_by="bench", reason="bench", distance_km=None,
+            database, engine_id=number, opened_by="bench", reason="bench", distance=None,
             now=utc_now(),
         )  # fmt: skip
         dice = random.Random(16)

@@ -5,6 +5,7 @@ import sys
 from pathlib import Path
 
 from plimb.core.engine.followers import Follower, kind_of
+from plimb.core.job.kinds import JobKind, kind_of_job
 from plimb.core.measure.limits import Verdict
 from plimb.core.words import VERDICT_WORDS
 
@@ -15,6 +16,11 @@ def document() -> str:
     """Return the tables as they are kept in the repository."""
     kinds = {
         "followers": [{"value": one.value, "label": kind_of(one).label} for one in Follower],
+        "jobs": [
+            {"value": one.value, "label": row.label, "means": row.means, "one": row.one}
+            for one in JobKind
+            for row in (kind_of_job(one),)
+        ],
         "verdicts": {one.value: VERDICT_WORDS[one] for one in Verdict},
     }
     return json.dumps(kinds, indent=2, ensure_ascii=False) + "\n"

@@ -8,9 +8,10 @@ import pypdfium2
 import pytest
 
 from plimb.actions.bench import read_shop
-from plimb.actions.cards import Change, open_card
+from plimb.actions.cards import Change
 from plimb.actions.correcting import correct_card, enter_spec, put_away, take_over_engine
 from plimb.actions.engines import register_engine, revise
+from plimb.actions.opening import open_card
 from plimb.actions.planning import read_plan
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import write_down_shim
@@ -19,6 +20,7 @@ from plimb.actions.transfer import export_card, import_card
 from plimb.actions.views import read_card
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Follower, Role
+from plimb.core.engine.machine import Measure
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit, mm
@@ -42,7 +44,7 @@ class Job:
         )
         self.card = open_card(
             database, engine_id=self.engine_id, opened_by="Oda", reason="Interval",
-            distance_km=None, now=NOON,
+            distance=None, now=NOON,
         )  # fmt: skip
 
     def act(self, do, **said):
@@ -108,7 +110,7 @@ def test_without_a_spec_a_gap_is_kept_and_not_judged(database):
     ]
     assert sheet_pdf(job.sheet).startswith(b"%PDF")
     with pytest.raises(NotReady, match="not shown to be in spec"):
-        job.act(sign_card, signed_by="Oda", remarks="", next_check_km=None)
+        job.act(sign_card, signed_by="Oda", remarks="")
 
 
 def test_a_spec_entered_on_the_card_goes_to_the_engine_and_judges_what_was_read(database):
@@ -191,11 +193,18 @@ def test_unknown_shims_are_nobody_elses_and_a_marking_can_be_read(database):
 
 def test_what_a_card_says_of_the_job_is_corrected_by_an_act(database):
     job = Job(database)
-    job.act(correct_card, reason="After a seizure", distance_km=18200, hours=None, opened_by="Ida")
+    job.act(
+        correct_card,
+        reason="After a seizure",
+        distance=18200,
+        measure=Measure.KM,
+        hours=None,
+        opened_by="Ida",
+    )
     view = job.view
-    assert (view.reason, view.distance_km, view.opened_by) == ("After a seizure", 18200, "Ida")
+    assert (view.reason, view.distance, view.opened_by) == ("After a seizure", 18200, "Ida")
     with pytest.raises(BadValue):
-        job.act(correct_card, reason=" ", distance_km=None, hours=None, opened_by="Ida")
+        job.act(correct_card, reason=" ", distance=None, hours=None, opened_by="Ida")
     assert job.view.reason == "After a seizure"
 
 
@@ -213,7 +222,7 @@ def test_what_was_written_in_thou_stays_in_thou(database):
 
 def test_hours_keep_their_decimal_point_on_card_sheet_and_file(database):
     job = Job(database)
-    job.act(correct_card, reason="30 h", distance_km=None, hours="62,5", opened_by="Ida")
+    job.act(correct_card, reason="30 h", distance=None, hours="62,5", opened_by="Ida")
     assert job.view.hours == Decimal("62.5")
     assert ("At", "62.5 h") in [(fact.name, fact.says) for fact in job.sheet.facts]
     with database.reading() as session:
@@ -223,7 +232,7 @@ def test_hours_keep_their_decimal_point_on_card_sheet_and_file(database):
     with database.reading() as session:
         assert read_card(session, again).hours == Decimal("62.5")
     with pytest.raises(BadValue) as refusal:
-        job.act(correct_card, reason="30 h", distance_km=None, hours="6 2", opened_by="Ida")
+        job.act(correct_card, reason="30 h", distance=None, hours="6 2", opened_by="Ida")
     assert refusal.value.field == "hours"
 
 

@@ -148,10 +148,10 @@ def test_a_valve_that_gave_its_piece_away_waits_for_one_and_holds_up_the_signatu
     waiting = next(t for t in bench.view.status.todo if t.stage is Stage.CHOOSE).waiting
     assert "2 IN R" in waiting
     with pytest.raises(NotReady, match="nothing goes into 2 IN R"):
-        bench.do(sign_card, signed_by="Ada", remarks="as it is", next_check_km=None)
+        bench.do(sign_card, signed_by="Ada", remarks="as it is")
     bench.do(take_plan)
     bench.do(fit_piece, valve="1 EX R", fitted=True, measured="2.470")
-    bench.do(sign_card, signed_by="Ada", remarks="as it is", next_check_km=None)
+    bench.do(sign_card, signed_by="Ada", remarks="as it is")
     with bench.database.reading() as session:
         row = shim_at(session, in_valve(get_card(session, 3), "1 EX R"))
         assert (row.marked, row.thickness_nm) == ("2475", mm("2.470"))

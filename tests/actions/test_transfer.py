@@ -128,7 +128,7 @@ def go_on(dice, database, card_id, seen):
         if dice.random() < 0.5:
             card = next_round(database, change(), reason="To be sure")
         if dice.random() < 0.5:
-            sign_card(database, change(), signed_by="Ada", remarks="as it is", next_check_km=9)
+            sign_card(database, change(), signed_by="Ada", remarks="as it is", next_distance=9)
     except NotReady:
         return  # no shim was read: there is nothing to plan
 

@@ -18,9 +18,10 @@ from hypothesis.stateful import (
 )
 
 from plimb.actions.bench import read_shop
-from plimb.actions.cards import Change, open_card, see_to, set_school
+from plimb.actions.cards import Change, see_to, set_school
 from plimb.actions.choosing import choose_piece, take_plan
 from plimb.actions.fitting import fit_piece, turn_by_hand
+from plimb.actions.opening import open_card
 from plimb.actions.planning import read_plan
 from plimb.actions.readings import write_down_gap
 from plimb.actions.rounds import next_round
@@ -79,7 +80,7 @@ class Jobs(RuleBasedStateMachine):
     def open(self, engine):
         opened = open_card(
             self.database, engine_id=engine, opened_by="Edda", reason="Interval",
-            distance_km=None, now=self.now(),
+            distance=None, now=self.now(),
         )  # fmt: skip
         self.engine, self.card = engine, opened.id
         self.look()
@@ -220,7 +221,7 @@ class Jobs(RuleBasedStateMachine):
     @precondition(lambda self: self.acts > 12)
     @rule()
     def sign_and_open_the_next(self):
-        if self.act(sign_card, signed_by="Edda", remarks="As it is", next_check_km=None):
+        if self.act(sign_card, signed_by="Edda", remarks="As it is"):
             self.open(self.engine)
 
     @invariant()

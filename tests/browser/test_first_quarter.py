@@ -123,7 +123,7 @@ def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_pa
     page.get_by_role("button", name="Open the card").click()
     page.get_by_role("button", name="Correct", exact=True).click()
     hand.type("Why now", "After a seizure")
-    hand.type("Distance, km", "18 200")
+    hand.type("Distance", "18 200")
     page.get_by_role("button", name="Put it right").click()
     expect(page.get_by_text("After a seizure, at 18200 km")).to_be_visible()
     page.goto("/cards/1/feel")

@@ -30,7 +30,7 @@ def fresh_card(client, engine="No. 5"):
     """Open a card by the API and give its number."""
     shop = client.get("/api/shop").json
     number = next(e["id"] for e in shop["engines"] if e["label"].startswith(engine))
-    body = {"engine_id": number, "opened_by": "Edda", "reason": "Interval", "distance_km": None}
+    body = {"engine_id": number, "opened_by": "Edda", "reason": "Interval", "distance": None}
     return client.post("/api/cards", json={**body, "hours": None}).json["id"]
 
 

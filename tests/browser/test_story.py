@@ -35,6 +35,7 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
     keyboard.press("Enter")
     expect(page.get_by_label("Engine: No. 8")).to_be_visible()
     keyboard.press("Tab")
+    keyboard.press("Tab")
     keyboard.type("Edda Brannoch")
     keyboard.press("Tab")
     keyboard.press("Tab")

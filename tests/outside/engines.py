@@ -69,7 +69,7 @@ def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> P
         drawer=tuple(stocks.values()),
         policy=Policy(
             school=School(aim=dice.choice(list(Aim)), rounding=dice.choice(list(Rounding))),
-            act=dice.choice(list(WhichToSet)),
+            act=dice.choice([WhichToSet.OUT, WhichToSet.NEAR, WhichToSet.ALL]),
             reuse=dice.random() < 0.9,
             buy=dice.random() < 0.7,
             touch_least=dice.random() < 0.2,

@@ -8,8 +8,8 @@ from alembic.migration import MigrationContext
 from sqlalchemy import inspect, text
 from sqlalchemy.exc import IntegrityError
 
-from plimb.actions.cards import open_card
 from plimb.actions.choosing import choose_piece
+from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import write_down_shim
 from plimb.actions.signing import sign_card
@@ -71,7 +71,7 @@ def bench(school, hand):
         engine_id=2,
         opened_by="Ada",
         reason="Noise",
-        distance_km=1,
+        distance=1,
         now=hand(0, 0).change().now,
     )
     return school, hand(card.id, card.version)
@@ -161,9 +161,7 @@ def test_a_choice_needs_the_shim_that_is_in_and_a_size_that_is_made(bench, seen)
 
 
 def sign(bench, remarks="", name="Ada"):
-    return sign_card(
-        bench[0], bench[1].change(), signed_by=name, remarks=remarks, next_check_km=None
-    )
+    return sign_card(bench[0], bench[1].change(), signed_by=name, remarks=remarks)
 
 
 def test_signing_without_proof_wants_a_remark_and_then_nothing_changes(bench):
@@ -185,12 +183,12 @@ def test_signing_without_proof_wants_a_remark_and_then_nothing_changes(bench):
     [
         ("opened_by", {"opened_by": " "}),
         ("reason", {"reason": ""}),
-        ("distance_km", {"distance_km": -1}),
-        ("distance_km", {"distance_km": 2_000_001}),
+        ("distance", {"distance": -1}),
+        ("distance", {"distance": 2_000_001}),
     ],
 )
 def test_a_card_that_cannot_be_opened_names_the_field(school, hand, field, changed):
-    given = {"engine_id": 1, "opened_by": "Ada", "reason": "Noise", "distance_km": None}
+    given = {"engine_id": 1, "opened_by": "Ada", "reason": "Noise", "distance": None}
     with pytest.raises(BadValue) as refusal:
         open_card(school, **{**given, **changed}, now=hand(0, 0).change().now)
     assert refusal.value.field == field
@@ -199,6 +197,6 @@ def test_a_card_that_cannot_be_opened_names_the_field(school, hand, field, chang
 def test_no_card_is_opened_for_an_engine_that_is_not_there(school, hand):
     with pytest.raises(NotFound):
         open_card(
-            school, engine_id=99, opened_by="Ada", reason="x", distance_km=None,
+            school, engine_id=99, opened_by="Ada", reason="x", distance=None,
             now=hand(0, 0).change().now,
         )  # fmt: skip

@@ -9,8 +9,9 @@ from pathlib import Path
 import pytest
 
 from plimb.actions.bench import read_shop
-from plimb.actions.cards import Change, open_card
+from plimb.actions.cards import Change
 from plimb.actions.engines import read_engine_view, revise
+from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
 from plimb.actions.transfer import export_card, fingerprint_of
 from plimb.actions.views import read_card
@@ -114,7 +115,7 @@ def test_a_renamed_valve_is_still_compared_with_what_was_left_in_it(school, seen
 
     def asked(name: str) -> set[Slip]:
         opened = open_card(
-            school, engine_id=engine.id, opened_by="Edda", reason="Interval", distance_km=None,
+            school, engine_id=engine.id, opened_by="Edda", reason="Interval", distance=None,
             now=NOON,
         )  # fmt: skip
         change = Change(card_id=opened.id, version=1, key=f"asked-{name}", now=NOON)

@@ -55,7 +55,7 @@ def test_the_same_key_is_done_once(client):
 def test_the_whole_of_one_valve_over_the_wire(client):
     card = client.post(
         "/api/cards",
-        json={"engine_id": 2, "opened_by": "Ada", "reason": "Noise", "distance_km": 12},
+        json={"engine_id": 2, "opened_by": "Ada", "reason": "Noise", "distance": 12},
     ).json
     place = f"/api/cards/{card['id']}"
 
@@ -85,7 +85,7 @@ def test_the_whole_of_one_valve_over_the_wire(client):
          reuse=True)  # fmt: skip
     valve = send("post", "gaps", valve="IN C", purpose="proof", text="13", unit="mm")
     assert (valve["left"], valve["residual"]["mm"], card["at"]) == ("in", "0.002", "sign")
-    send("post", "signature", signed_by="Ada", remarks="", next_check_km=4000)
+    send("post", "signature", signed_by="Ada", remarks="", next_distance=4000)
     refused = client.post(
         f"{place}/gaps", json=gap(version=card["version"], valve="IN C", key="one-more-key")
     )

@@ -130,7 +130,7 @@ def test_a_round_of_nothing_but_doubt_is_fine(card):
 def sign(card):
     for valve, typed in {"1 IN R": "15", "2 IN R": "15"}.items():
         card.send("post", "gaps", valve=valve, purpose="proof", text=typed, unit="mm")
-    card.send("post", "signature", signed_by="Ada Lund", remarks="Smooth", next_check_km=24000)
+    card.send("post", "signature", signed_by="Ada Lund", remarks="Smooth", next_distance=24000)
 
 
 def test_a_signed_sheet_can_be_checked_and_amended_but_not_changed(card, served):
@@ -191,7 +191,7 @@ def test_the_pdf_says_all_of_it_and_its_text_can_be_found(card, served):
 
 @pytest.mark.parametrize(("engine", "valves"), [(2, 5), (3, 16), (5, 24), (6, 16)])
 def test_up_to_sixteen_valves_go_on_one_page(served, engine, valves):
-    body = {"engine_id": engine, "opened_by": "Ada", "reason": "Interval", "distance_km": 1}
+    body = {"engine_id": engine, "opened_by": "Ada", "reason": "Interval", "distance": 1}
     opened = served.post("/api/cards", json=body)
     card = Card(served, opened.json["id"])
     for one in card.now["valves"]:
@@ -271,7 +271,7 @@ def test_an_engine_with_openers_and_closers_has_its_range_for_each_on_the_sheet(
     assert served.post("/api/engines", json=made).status_code == 201
     engines = served.get("/api/shop").json["engines"]
     number = next(one["id"] for one in engines if one["label"] == "No. 40")
-    opened = {"engine_id": number, "opened_by": "E", "reason": "R", "distance_km": None}
+    opened = {"engine_id": number, "opened_by": "E", "reason": "R", "distance": None}
     place = f"/api/cards/{served.post('/api/cards', json={**opened, 'hours': None}).json['id']}"
     specs = served.get(f"{place}/sheet").json["specs"]
     _pages, printed = text_of(served.get(f"{place}/sheet.pdf").data)

@@ -192,7 +192,7 @@ def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card
     chosen = {
         v["valve"]: v["chosen"]["thickness"]["nm"] for v in card.now["valves"] if v["touched"]
     }
-    card.send("post", "signature", signed_by="Ada", remarks="no proof here", next_check_km=None)
+    card.send("post", "signature", signed_by="Ada", remarks="no proof here")
     with school.reading() as session:
         assert audit(session) == []
         from plimb.store.tables.shim import ShimRow
@@ -209,7 +209,7 @@ def test_swapped_pieces_end_in_each_others_valves_and_nothing_is_lost(card, scho
     moves = [m for m in card.plan()["moves"] if m["changes"]]
     assert any(m["source"] == "engine" for m in moves)
     card.send("post", "plan")
-    card.send("post", "signature", signed_by="Ada", remarks="no proof here", next_check_km=None)
+    card.send("post", "signature", signed_by="Ada", remarks="no proof here")
     after = pockets(card)
     assert after["pieces"] + after["in_engines"] == there
     assert (after["in_engines"], after["on_trays"]) == (before["in_engines"], 0)

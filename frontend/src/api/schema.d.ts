@@ -123,6 +123,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/bill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write the lines of the bill besides the pieces; BadValue where one cannot be. */
+        put: operations["put_cards_note_bill"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/bolts": {
         parameters: {
             query?: never;
@@ -133,6 +150,23 @@ export interface paths {
         get?: never;
         /** Note a part's bolts, their torque and order; a part of the same name is laid anew. */
         put: operations["put_fitting_lay_bolts"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note compression, leak-down and what else was looked at; BadValue where it cannot be. */
+        put: operations["put_cards_note_checks"];
         post?: never;
         delete?: never;
         options?: never;
@@ -184,6 +218,23 @@ export interface paths {
         get?: never;
         /** Take the engine over as it was corrected; all that was read is judged anew. */
         put: operations["put_cards_take_over_engine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/engine-note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep with the engine what is to be known at a stage next time. */
+        put: operations["put_cards_note_for_next_time"];
         post?: never;
         delete?: never;
         options?: never;
@@ -311,6 +362,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Make of the card another kind of job; what was written stays. */
+        put: operations["put_cards_change_kind"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/machine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note whose machine it is, its plate or frame number, its counter and the maker's interval. */
+        put: operations["put_cards_note_machine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/measured-with": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say with what the shims are measured; NotFound where there is no such instrument. */
+        put: operations["put_cards_change_instrument"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/method": {
         parameters: {
             query?: never;
@@ -345,6 +447,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note something at a stage of this card; an empty text takes the note away. */
+        put: operations["put_cards_note_at"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/orders": {
         parameters: {
             query?: never;
@@ -356,6 +475,23 @@ export interface paths {
         put?: never;
         /** Order all that is still to buy for a card. */
         post: operations["post_plans_order_parts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note what this engine wants renewed, with the numbers the shop knows it by. */
+        put: operations["put_cards_note_parts"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -526,6 +662,40 @@ export interface paths {
         get?: never;
         /** Enter a side's spec as printed; it goes to the engine, and this card judges by it. */
         put: operations["put_cards_enter_spec"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/symptoms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note what the machine did: hard cold starts, noise, lost power. */
+        put: operations["put_cards_note_symptoms"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note the tools that just this engine asks for; BadValue for too many of them. */
+        put: operations["put_cards_note_tools"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1031,6 +1201,19 @@ export interface components {
             written_by: string;
         };
         /**
+         * AmountPart
+         * @description What one valve is to be changed by: `by` as typed in the unit, `wider` or narrower.
+         */
+        AmountPart: {
+            /** By */
+            by: string;
+            unit: components["schemas"]["Unit"];
+            /** Valve */
+            valve: string;
+            /** Wider */
+            wider: boolean;
+        };
+        /**
          * AskedOut
          * @description Which blade to try next on a valve, the verdict if settled, and what is known, as typed.
          */
@@ -1083,12 +1266,53 @@ export interface components {
             v: number;
         };
         /**
+         * BillIn
+         * @description Write the lines of the bill besides the pieces; BadValue where one cannot be.
+         */
+        BillIn: {
+            /** Key */
+            key: string;
+            /** Lines */
+            lines: components["schemas"]["BillPart"][];
+            /** Version */
+            version: number;
+        };
+        /**
+         * BillLineOut
+         * @description One line of the bill; the price of one, None where nobody knows it.
+         */
+        BillLineOut: {
+            /** Count */
+            count: number;
+            /** Number */
+            number: string;
+            /** Price */
+            price: string | null;
+            /** What */
+            what: string;
+        };
+        /**
+         * BillPart
+         * @description One line of the bill; the price of one, None where nobody knows it.
+         */
+        BillPart: {
+            /** Count */
+            count: number;
+            /** Number */
+            number: string;
+            /** Price */
+            price: number | string | null;
+            /** What */
+            what: string;
+        };
+        /**
          * BladeOut
          * @description One blade of a set; `typed` is how it is written in a reading.
          */
         BladeOut: {
             marked: components["schemas"]["LengthOut"];
             measured: components["schemas"]["LengthOut"] | null;
+            stamped: components["schemas"]["LengthOut"] | null;
             state: components["schemas"]["BladeState"];
             /** Typed */
             typed: string;
@@ -1207,11 +1431,16 @@ export interface components {
         };
         /**
          * CardIn
-         * @description Open a card for an engine, with the shop's own schools.
+         * @description Open a card for an engine, with the shop's own schools and what the engine remembers.
          */
         CardIn: {
-            /** Distance Km */
-            distance_km: number | null;
+            /** @default null */
+            amount: components["schemas"]["AmountPart"] | null;
+            /**
+             * Distance
+             * @default null
+             */
+            distance: number | null;
             /** Engine Id */
             engine_id: number;
             /**
@@ -1219,6 +1448,10 @@ export interface components {
              * @default null
              */
             hours: string | null;
+            /** @default set */
+            kind: components["schemas"]["JobKind"];
+            /** @default null */
+            measure: components["schemas"]["Measure"] | null;
             /** Opened By */
             opened_by: string;
             /** Reason */
@@ -1240,8 +1473,8 @@ export interface components {
             label: string;
             /** Measured */
             measured: number;
-            /** Next Check Km */
-            next_check_km: number | null;
+            /** Next Check */
+            next_check: string;
             /** Opened */
             opened: number;
             /** Opened At */
@@ -1270,15 +1503,22 @@ export interface components {
         CardOut: {
             act: components["schemas"]["WhichToSet"];
             aim: components["schemas"]["Aim"];
+            /** Apart */
+            apart: boolean;
             at: components["schemas"]["Stage"];
+            /** Bill */
+            bill: components["schemas"]["BillLineOut"][];
             blade_set: components["schemas"]["BladeSetOut"] | null;
             /** Bolts */
             bolts: components["schemas"]["BoltsOut"][];
+            change: components["schemas"]["LengthOut"] | null;
+            checks: components["schemas"]["ChecksOut"];
+            checks_before: components["schemas"]["ChecksOut"] | null;
             /** Closing */
             closing: components["schemas"]["SafetyOut"][];
             conditions: components["schemas"]["ConditionsOut"];
-            /** Distance Km */
-            distance_km: number | null;
+            /** Distance */
+            distance: number | null;
             drawing: components["schemas"]["DrawingOut"];
             /** Engine Changes */
             engine_changes: string[];
@@ -1297,10 +1537,19 @@ export interface components {
             id: number;
             /** Instrument Id */
             instrument_id: number | null;
+            kind: components["schemas"]["JobKind"];
             /** Label */
             label: string;
+            machine: components["schemas"]["MachineOut"];
+            measure: components["schemas"]["Measure"];
             /** Not In Spec */
             not_in_spec: string[];
+            /** Notes */
+            notes: {
+                [key: string]: string;
+            };
+            /** Only Valve */
+            only_valve: string | null;
             /** Opened By */
             opened_by: string;
             /** Put Away At */
@@ -1309,6 +1558,8 @@ export interface components {
             reach: components["schemas"]["SafetyOut"][];
             /** Reason */
             reason: string;
+            /** Reference First */
+            reference_first: boolean;
             /** Reuse */
             reuse: boolean;
             /** Round */
@@ -1320,8 +1571,12 @@ export interface components {
             signed_at: string | null;
             /** Signed By */
             signed_by: string | null;
+            /** Symptoms */
+            symptoms: string;
             /** Todo */
             todo: components["schemas"]["TodoOut"][];
+            /** Tools */
+            tools: string[];
             /** Tray */
             tray: components["schemas"]["PartOut"][];
             trust: components["schemas"]["Trust"];
@@ -1356,6 +1611,51 @@ export interface components {
         CheckSheetIn: {
             /** Fingerprint */
             fingerprint: string;
+        };
+        /**
+         * ChecksIn
+         * @description Note compression, leak-down and what else was looked at; BadValue where it cannot be.
+         */
+        ChecksIn: {
+            checks: components["schemas"]["ChecksPart"];
+            /** Key */
+            key: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * ChecksOut
+         * @description What was looked at besides the gaps; figures as typed, empty where nobody looked.
+         */
+        ChecksOut: {
+            /** Chain */
+            chain: string;
+            /** Cylinders */
+            cylinders: components["schemas"]["CylinderCheckOut"][];
+            /** Other */
+            other: string;
+            /** Plugs */
+            plugs: string;
+            /** Sealing */
+            sealing: string;
+            unit: components["schemas"]["Pressure"];
+        };
+        /**
+         * ChecksPart
+         * @description What was looked at besides the gaps; figures as typed, empty where nobody looked.
+         */
+        ChecksPart: {
+            /** Chain */
+            chain: string;
+            /** Cylinders */
+            cylinders: components["schemas"]["CylinderPart"][];
+            /** Other */
+            other: string;
+            /** Plugs */
+            plugs: string;
+            /** Sealing */
+            sealing: string;
+            unit: components["schemas"]["Pressure"];
         };
         /**
          * ChoiceIn
@@ -1443,6 +1743,34 @@ export interface components {
             nominal_nm: number;
             /** Seen */
             seen: number;
+        };
+        /**
+         * CylinderCheckOut
+         * @description One cylinder's compression, dry and with oil on the piston, and leak-down in per cent.
+         */
+        CylinderCheckOut: {
+            /** Cylinder */
+            cylinder: number;
+            /** Dry */
+            dry: string;
+            /** Leak */
+            leak: string;
+            /** Wet */
+            wet: string;
+        };
+        /**
+         * CylinderPart
+         * @description One cylinder's compression, dry and with oil on the piston, and leak-down in per cent.
+         */
+        CylinderPart: {
+            /** Cylinder */
+            cylinder: number;
+            /** Dry */
+            dry: string;
+            /** Leak */
+            leak: string;
+            /** Wet */
+            wet: string;
         };
         /**
          * DraftIn
@@ -1540,6 +1868,7 @@ export interface components {
          * @description One engine in the list.
          */
         EngineLineOut: {
+            counter: components["schemas"]["Measure"] | null;
             drawing: components["schemas"]["DrawingOut"];
             /** Follower */
             follower: string;
@@ -1551,8 +1880,22 @@ export interface components {
             name: string;
             /** Note */
             note: string;
+            unit: components["schemas"]["Unit"];
             /** Valves */
             valves: number;
+        };
+        /**
+         * EngineNoteIn
+         * @description Keep with the engine what is to be known at a stage next time.
+         */
+        EngineNoteIn: {
+            /** Key */
+            key: string;
+            stage: components["schemas"]["Stage"];
+            /** Text */
+            text: string;
+            /** Version */
+            version: number;
         };
         /**
          * EngineOut
@@ -1618,12 +1961,14 @@ export interface components {
          * @description Correct why, at what run and by whom the work is done.
          */
         FactsIn: {
-            /** Distance Km */
-            distance_km: number | null;
+            /** Distance */
+            distance: number | null;
             /** Hours */
             hours: string | null;
             /** Key */
             key: string;
+            /** @default km */
+            measure: components["schemas"]["Measure"];
             /** Opened By */
             opened_by: string;
             /** Reason */
@@ -1794,6 +2139,11 @@ export interface components {
              */
             purpose: "found" | "proof";
             /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /**
              * Repeats
              * @default false
              */
@@ -1871,6 +2221,12 @@ export interface components {
             name: string;
         };
         /**
+         * JobKind
+         * @description What a card is opened for.
+         * @enum {string}
+         */
+        JobKind: "set" | "check" | "bench" | "head-work" | "head-work-bench" | "one-valve" | "set-every";
+        /**
          * KeptIn
          * @description Answer what was asked about a reading: it is so.
          */
@@ -1886,6 +2242,18 @@ export interface components {
             slips: string[];
             /** Valve */
             valve: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * KindIn
+         * @description Make of the card another kind of job; what was written stays.
+         */
+        KindIn: {
+            amount: components["schemas"]["AmountPart"] | null;
+            /** Key */
+            key: string;
+            kind: components["schemas"]["JobKind"];
             /** Version */
             version: number;
         };
@@ -1927,11 +2295,77 @@ export interface components {
             thou: string;
         };
         /**
-         * Method
-         * @description The two schools: by the crank's marks, or lobe by lobe.
+         * MachineIn
+         * @description Note whose machine it is, its plate or frame number, its counter and the maker's interval.
+         */
+        MachineIn: {
+            /** Caps */
+            caps: string;
+            counter: components["schemas"]["Measure"] | null;
+            /** Interval */
+            interval: string | null;
+            /** Key */
+            key: string;
+            /** Owner */
+            owner: string;
+            /** Plate */
+            plate: string;
+            /** Tensioner */
+            tensioner: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * MachineOut
+         * @description What is remembered from card to card; empty is not known.
+         */
+        MachineOut: {
+            /** Blades */
+            blades: string;
+            /** Caps */
+            caps: string;
+            counter: components["schemas"]["Measure"] | null;
+            /** Interval */
+            interval: string | null;
+            /** Notes */
+            notes: {
+                [key: string]: string;
+            };
+            /** Owner */
+            owner: string;
+            /** Parts */
+            parts: components["schemas"]["RenewedPartOut"][];
+            /** Plate */
+            plate: string;
+            /** Tensioner */
+            tensioner: string;
+            /** Tools */
+            tools: string[];
+        };
+        /**
+         * Measure
+         * @description What a machine's counter counts.
          * @enum {string}
          */
-        Method: "marks" | "lobe";
+        Measure: "km" | "mi" | "h";
+        /**
+         * MeasuredWithIn
+         * @description Say with what the shims are measured; NotFound where there is no such instrument.
+         */
+        MeasuredWithIn: {
+            /** Instrument Id */
+            instrument_id: number | null;
+            /** Key */
+            key: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * Method
+         * @description The two schools: by the crank's marks, or lobe by lobe; a head on the bench has no crank.
+         * @enum {string}
+         */
+        Method: "marks" | "lobe" | "bench";
         /**
          * MethodIn
          * @description Choose how the engine is turned and which feeler set is used.
@@ -1995,6 +2429,19 @@ export interface components {
             refuses_nm: number | null;
             /** Valve */
             valve: string;
+        };
+        /**
+         * NoteIn
+         * @description Note something at a stage of this card; an empty text takes the note away.
+         */
+        NoteIn: {
+            /** Key */
+            key: string;
+            stage: components["schemas"]["Stage"];
+            /** Text */
+            text: string;
+            /** Version */
+            version: number;
         };
         /**
          * OptionOut
@@ -2085,6 +2532,18 @@ export interface components {
             note: string;
             /** Pockets */
             pockets: components["schemas"]["PocketPart"][];
+        };
+        /**
+         * PartsIn
+         * @description Note what this engine wants renewed, with the numbers the shop knows it by.
+         */
+        PartsIn: {
+            /** Key */
+            key: string;
+            /** Parts */
+            parts: components["schemas"]["PricedPart"][];
+            /** Version */
+            version: number;
         };
         /**
          * PieceIn
@@ -2249,6 +2708,26 @@ export interface components {
             valve: string;
         };
         /**
+         * Pressure
+         * @description What a compression gauge reads in.
+         * @enum {string}
+         */
+        Pressure: "bar" | "psi" | "kPa";
+        /**
+         * PricedPart
+         * @description A part or material this engine wants renewed; its number and price if they are known.
+         */
+        PricedPart: {
+            /** Count */
+            count: number;
+            /** Number */
+            number: string;
+            /** Price */
+            price: number | string | null;
+            /** What */
+            what: string;
+        };
+        /**
          * PrintedIn
          * @description A spec as it is printed; `room` is the shop's own, where one figure is printed alone.
          */
@@ -2354,6 +2833,20 @@ export interface components {
             sentence: string;
         };
         /**
+         * RenewedPartOut
+         * @description A part or material this engine wants renewed; its number and price if they are known.
+         */
+        RenewedPartOut: {
+            /** Count */
+            count: number;
+            /** Number */
+            number: string;
+            /** Price */
+            price: string | null;
+            /** What */
+            what: string;
+        };
+        /**
          * Role
          * @description What a clearance's shim does in an engine that closes its valves itself.
          * @enum {string}
@@ -2438,24 +2931,20 @@ export interface components {
          * @description The whole sheet. `facts` are names and what stands beside them, in order.
          */
         SheetOut: {
-            /** Acknowledged */
-            acknowledged: string[];
             /** Amendments */
             amendments: string[];
             /** Card */
             card: number;
             /** Engine */
             engine: string;
-            /** Explained */
-            explained: string[];
             /** Facts */
             facts: components["schemas"]["FactOut"][];
             /** Label */
             label: string;
+            /** Lines */
+            lines: components["schemas"]["FactOut"][];
             /** Next Check */
             next_check: string;
-            /** Not Acknowledged */
-            not_acknowledged: string[];
             /** Opened At */
             opened_at: string;
             /** Remarks */
@@ -2472,8 +2961,6 @@ export interface components {
             signed_by: string | null;
             /** Specs */
             specs: components["schemas"]["SheetSpecOut"][];
-            /** Torques */
-            torques: string[];
         };
         /**
          * SheetRoundOut
@@ -2577,8 +3064,21 @@ export interface components {
         SignatureIn: {
             /** Key */
             key: string;
-            /** Next Check Km */
-            next_check_km: number | null;
+            /**
+             * Next Distance
+             * @default null
+             */
+            next_distance: number | null;
+            /**
+             * Next Hours
+             * @default null
+             */
+            next_hours: string | null;
+            /**
+             * Next On
+             * @default null
+             */
+            next_on: string | null;
             /** Remarks */
             remarks: string;
             /** Signed By */
@@ -2677,19 +3177,39 @@ export interface components {
         };
         /**
          * StopOut
-         * @description One angle to turn to, and what is measured there; `narrow` where it must be met exactly.
+         * @description One place to turn to, and what is measured there; `narrow` where it must be met exactly.
          */
         StopOut: {
+            /** Camshaft */
+            camshaft: string | null;
+            /** Count */
+            count: string;
+            /** Cue */
+            cue: string;
             /** Degrees */
-            degrees: number;
+            degrees: number | null;
             /** Margin */
-            margin: number;
+            margin: number | null;
             /** Mark */
             mark: string | null;
             /** Narrow */
             narrow: boolean;
+            /** Own */
+            own: boolean;
             /** Valves */
             valves: string[];
+        };
+        /**
+         * SymptomsIn
+         * @description Note what the machine did: hard cold starts, noise, lost power.
+         */
+        SymptomsIn: {
+            /** Key */
+            key: string;
+            /** Text */
+            text: string;
+            /** Version */
+            version: number;
         };
         /**
          * Thread
@@ -2709,6 +3229,18 @@ export interface components {
             stage: components["schemas"]["Stage"];
             /** Waiting */
             waiting: string[];
+        };
+        /**
+         * ToolsIn
+         * @description Note the tools that just this engine asks for; BadValue for too many of them.
+         */
+        ToolsIn: {
+            /** Key */
+            key: string;
+            /** Tools */
+            tools: string[];
+            /** Version */
+            version: number;
         };
         /**
          * TorqueIn
@@ -2790,6 +3322,8 @@ export interface components {
         TurnOut: {
             /** Assumed */
             assumed: boolean;
+            /** Computed */
+            computed: boolean;
             /** Lanes */
             lanes: components["schemas"]["LaneOut"][];
             method: components["schemas"]["Method"];
@@ -2933,10 +3467,12 @@ export interface components {
         Where: "drawer" | "engine" | "card" | "order" | "gone";
         /**
          * WhichToSet
-         * @description Which valves a shop sets: those out, those near the tight edge too, or all it opened.
+         * @description Which valves a shop sets.
+         *
+         *     Those out, those near the tight edge too, all whose camshaft comes out, or every one.
          * @enum {string}
          */
-        WhichToSet: "out" | "near" | "all";
+        WhichToSet: "out" | "near" | "all" | "every";
         /**
          * WordsOut
          * @description What was understood, in words, and what it would say of the valve.
@@ -3405,6 +3941,68 @@ export interface operations {
             };
         };
     };
+    put_cards_note_bill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BillIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     put_fitting_lay_bolts: {
         parameters: {
             query?: never;
@@ -3417,6 +4015,68 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["BoltsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_note_checks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChecksIn"];
             };
         };
         responses: {
@@ -3603,6 +4263,68 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ChangeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_note_for_next_time: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineNoteIn"];
             };
         };
         responses: {
@@ -4145,6 +4867,192 @@ export interface operations {
             };
         };
     };
+    put_cards_change_kind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KindIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_note_machine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MachineIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_change_instrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuredWithIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     put_cards_set_method: {
         parameters: {
             query?: never;
@@ -4269,6 +5177,68 @@ export interface operations {
             };
         };
     };
+    put_cards_note_at: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_plans_order_parts: {
         parameters: {
             query?: never;
@@ -4291,6 +5261,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_note_parts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
                 };
             };
             /** @description Refused */
@@ -4948,6 +5980,130 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SpecIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_note_symptoms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SymptomsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_note_tools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToolsIn"];
             };
         };
         responses: {

@@ -10,13 +10,16 @@
   const next = $derived(STAGES.find((one) => one.stage === card.at));
   const waiting = $derived(card.todo.find((item) => item.stage === stage)?.waiting ?? []);
   const opened = $derived(card.valves.filter((valve) => valve.opens).length);
-  const says = $derived(
-    kindOf(stage).questions
-      ? opened === 0
-        ? "Every valve is in spec: nothing to open."
-        : `${opened} of ${card.valves.length} ${opened === 1 ? "is" : "are"} to be opened.`
-      : "All done here.",
+  const out = $derived(
+    card.valves.filter((valve) => valve.verdict && valve.verdict !== "in").length,
   );
+  const says = $derived.by(() => {
+    if (!kindOf(stage).questions) return "All done here.";
+    if (card.kind === "check" && out)
+      return `${out} of ${card.valves.length} ${out === 1 ? "is" : "are"} out. This card only checks: make another kind of job of it at Ready to set them.`;
+    if (opened === 0) return "Every valve is in spec: nothing to open.";
+    return `${opened} of ${card.valves.length} ${opened === 1 ? "is" : "are"} to be opened.`;
+  });
 </script>
 
 {#if next && waiting.length === 0}{@render children?.()}{/if}

@@ -121,9 +121,11 @@
   </span>
   {#if turn}
     <span class="flex flex-1 items-center gap-1.5">
-      {#if size.height >= 64}<LobeDial degrees={lobe} rests={turn.rests} />{/if}
+      {#if size.height >= 64 && turn.lanes.length}
+        <LobeDial degrees={lobe} rests={turn.rests} />
+      {/if}
       <span class="text-mark leading-4 {turn.rests ? 'font-[620]' : 'text-soft'}"
-        >{turn.rests ? "measure" : "lifted"}</span
+        >{turn.rests ? "measure" : turn.lanes.length ? "lifted" : "not here"}</span
       >
     </span>
   {:else if waits !== null && !draft}

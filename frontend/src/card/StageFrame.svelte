@@ -10,7 +10,8 @@
   import { CardState } from "./card.svelte";
   import { PAGES } from "./pages";
   import PlateLines from "./PlateLines.svelte";
-  import { STAGES, kindOf } from "./registry";
+  import { kindOf, stagesOf } from "./registry";
+  import StageNote from "./StageNote.svelte";
   import StageRail from "./StageRail.svelte";
 
   let { id, stage }: { id: number; stage: Stage | null } = $props();
@@ -35,8 +36,8 @@
   });
 
   function turnStage(by: number): void {
-    const place = STAGES.findIndex((one) => one.stage === job.stage) + by;
-    const to = STAGES[place];
+    const stages = job.card ? stagesOf(job.card) : [];
+    const to = stages[stages.findIndex((one) => one.stage === job.stage) + by];
     if (to) route.go(`/cards/${id}/${to.stage}`);
   }
 
@@ -186,7 +187,7 @@
                 turn={kind.turns
                   ? {
                       crank: job.crank,
-                      lanes: job.card?.turning.lanes ?? [],
+                      lanes: job.stopHere?.degrees === null ? [] : (job.card?.turning.lanes ?? []),
                       rests: job.lit.has(valve.valve),
                     }
                   : null}
@@ -204,6 +205,7 @@
           <p class="border-ink border-l-4 pl-3">This card is signed; nothing on it changes.</p>
         {/if}
         <Page {job} />
+        {#key job.stage}<StageNote {job} />{/key}
       </aside>
     </div>
   {/if}

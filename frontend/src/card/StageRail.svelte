@@ -1,15 +1,16 @@
 <script lang="ts">
   /** The card's way as a rule: a long tick a stage, a short one a valve, inked when done. */
   import type { Card, Stage } from "../api/client";
-  import { STAGES, progress } from "./registry";
-
-  const LAST = STAGES.at(-1)?.stage;
+  import { progress, stagesOf } from "./registry";
 
   let { card, stage }: { card: Card; stage: Stage } = $props();
+
+  const stages = $derived(stagesOf(card));
+  const LAST = $derived(stages.at(-1)?.stage);
 </script>
 
 <nav aria-label="Stages" class="no-print border-ink bg-sheet flex border-b">
-  {#each STAGES as one (one.stage)}
+  {#each stages as one (one.stage)}
     {@const { asked, done } = progress(card, one.stage)}
     {@const here = one.stage === stage}
     {@const now = one.stage === card.at && !card.signed_at}

@@ -126,7 +126,16 @@ describe("queue", () => {
   it("sends one act after another, each with the version the one before made", async () => {
     const at = job.card!.version;
     const gap = (valve: string) =>
-      job.act(job.acts.gap({ valve, text: "15", purpose: "found", unit: "mm", repeats: false }));
+      job.act(
+        job.acts.gap({
+          valve,
+          text: "15",
+          purpose: "found",
+          unit: "mm",
+          repeats: false,
+          reason: "",
+        }),
+      );
     expect(await Promise.all(order.slice(0, 4).map(gap))).toEqual([true, true, true, true]);
     expect(server.done.map((one) => one.body.version)).toEqual([at, at + 1, at + 2, at + 3]);
     expect(job.card!.version).toBe(at + 4);

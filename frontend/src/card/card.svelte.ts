@@ -19,6 +19,8 @@ export class CardState {
   arranged = $state.raw<Arranged | null>(null);
   /** The crank as the turning picture shows it, in degrees of the cycle. */
   crank = $state(0);
+  /** The stop that is turned to; none while the picture is turned through. */
+  private stopAt = $state<number | null>(null);
   /** Counts every pick, so that picking the valve in hand brings the field back too. */
   picks = $state(0);
   readonly outbox: Outbox;
@@ -57,8 +59,16 @@ export class CardState {
   valve = $derived(this.inHand ? (this.valves.get(this.inHand) ?? null) : null);
   todo = $derived(this.card?.todo.find((item) => item.stage === this.stage) ?? null);
   signed = $derived(this.card?.signed_at != null);
-  /** At this angle these valves can be measured. */
-  lit = $derived(atRest(this.card?.turning.lanes ?? [], this.crank));
+  stopHere = $derived(
+    this.stopAt === null ? null : (this.card?.turning.stops[this.stopAt] ?? null),
+  );
+  /** Here these valves can be measured: by the maker's word, else by the angle. */
+  lit = $derived(
+    this.stopHere?.margin === null
+      ? // eslint-disable-next-line svelte/prefer-svelte-reactivity
+        new Set(this.stopHere.valves)
+      : atRest(this.card?.turning.lanes ?? [], this.crank),
+  );
 
   async load(): Promise<void> {
     try {
@@ -85,8 +95,23 @@ export class CardState {
     const eager = waits.find((valve) => kind.first?.(this.valves.get(valve)) ?? true);
     const first = this.todo?.asks.find((valve) => this.valves.has(valve));
     this.inHand = eager ?? waits[0] ?? first ?? this.card?.valves[0]?.valve ?? null;
-    const stop = this.card?.turning.stops[0];
-    if (kind.turns && stop) this.crank = stop.degrees;
+    if (kind.turns) this.turnTo(0);
+  }
+
+  /** Turn to a stop; where nobody knows its angle the picture stays. */
+  turnTo(nth: number): void {
+    this.stopAt = nth;
+    this.crank = Math.round(this.stopHere?.degrees ?? this.crank);
+  }
+
+  /** Turn the picture through. */
+  turnThrough(degrees: number): void {
+    this.crank = degrees;
+    const stops = this.card?.turning.stops ?? [];
+    const at = stops.findIndex(
+      (one) => one.degrees !== null && Math.abs(one.degrees - degrees) < 1,
+    );
+    this.stopAt = at < 0 ? null : at;
   }
 
   /** Valves that this stage waits for and that are not on their way already. */

@@ -22,6 +22,8 @@ export class Entry {
   striking = $state(false);
   /** What the piece being typed is fit for. */
   condition = $state<Condition>("sound");
+  /** Why what was found is corrected, once pieces are out. */
+  reason = $state("");
   /** Whether what is typed is one more reading of the same gap. */
   repeating = $state(false);
   /** A reading is on its way; what is typed meanwhile is meant for the next valve. */
@@ -81,6 +83,7 @@ export class Entry {
       text,
       unit: this.unit,
       repeats: this.repeating,
+      reason: kindOf(stage).purpose === "found" ? this.reason.trim() : "",
       condition: kindOf(stage).shims ? this.condition : undefined,
     };
     this.hush();
@@ -99,6 +102,7 @@ export class Entry {
     this.striking = false;
     this.repeating = false;
     this.condition = "sound";
+    this.reason = "";
     const now = job.valves.get(valve);
     const asks = outcome === "saved" && now !== undefined && kindOf(stage).asks?.(now);
     // whoever has picked a valve meanwhile, this one or another, stays where they are
@@ -135,11 +139,11 @@ export class Entry {
   /** Send one kept entry; it stays kept while the server is away. */
   private async post(entry: Waiting): Promise<"saved" | "waits" | "refused"> {
     const { job } = this;
-    const { valve, text, unit, repeats, condition = "sound" } = entry;
+    const { valve, text, unit, repeats, reason = "", condition = "sound" } = entry;
     const kind = kindOf(entry.stage);
     const send = kind.shims
       ? job.acts.shim({ valve, text, condition })
-      : job.acts.gap({ valve, purpose: kind.purpose ?? "found", text, unit, repeats });
+      : job.acts.gap({ valve, purpose: kind.purpose ?? "found", text, unit, repeats, reason });
     const code = await job.queue.send(send, entry.key, {
       valve,
       text,

@@ -12,6 +12,7 @@ export interface Waiting {
   text: string;
   unit: Unit;
   repeats: boolean;
+  reason?: string;
   condition?: Condition | undefined;
 }
 

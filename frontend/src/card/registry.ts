@@ -106,6 +106,11 @@ export function isStage(name: string): name is Stage {
   return STAGES.some((one) => one.stage === name);
 }
 
+/** The stages that this card has, in the order of its kind of job. */
+export function stagesOf(card: Card): StageKind[] {
+  return card.todo.map((item) => kindOf(item.stage));
+}
+
 /** How many a stage asks for, and how many of them are done. */
 export function progress(card: Card, stage: Stage): { asked: number; done: number } {
   const todo = card.todo.find((item) => item.stage === stage);

@@ -8,7 +8,9 @@ from plimb.actions.cards import keep_summary
 from plimb.actions.views import NumberedSet, drawn
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing
-from plimb.core.job.summary import CardSummary
+from plimb.core.engine.machine import Measure
+from plimb.core.job.summary import CardSummary, NextCheck
+from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Verdict
 from plimb.files.engine_file import parsed_engine
 from plimb.store.cards import get_card, list_cards, without_summary
@@ -28,6 +30,8 @@ class EngineLine:
     label: str
     note: str
     engine: Engine
+    unit: Unit
+    counter: Measure | None
     drawing: HeadDrawing
 
     @property
@@ -49,7 +53,7 @@ class CardLine:
     opened_by: str
     signed_at: datetime | None
     signed_by: str | None
-    next_check_km: int | None
+    next_check: str
     put_away_at: datetime | None
     summary: CardSummary
     verdicts: Mapping[str, Verdict | None]
@@ -105,7 +109,11 @@ def _keep_missing_summaries(database: Database) -> None:
 
 def _engine_line(row: EngineRow) -> EngineLine:
     engine, drawing, _turning = drawn(row.revisions[-1].document)
-    return value_of(EngineLine, row, engine=engine, drawing=drawing)
+    file = parsed_engine(row.revisions[-1].document)[0]
+    return value_of(
+        EngineLine, row, engine=engine, unit=file.unit, counter=file.machine.counter,
+        drawing=drawing,
+    )  # fmt: skip
 
 
 def _card_line(card: CardRow) -> CardLine:
@@ -118,5 +126,6 @@ def _card_line(card: CardRow) -> CardLine:
         engine_id=engine.id,
         label=card.as_signed.label if card.as_signed else engine.label,
         engine=parsed_engine(card.revision.document)[1].name,
+        next_check=value_of(NextCheck, card).words(),
         verdicts={name: card.summary.verdicts.get(key) for key, name in now.names.items()},
     )

@@ -13,6 +13,7 @@ from sqlalchemy.orm import Session
 from plimb.actions.views import card_view, engine_of, status_of
 from plimb.core.engine.conditions import noted_from
 from plimb.core.engine.engine import Clearance, Engine
+from plimb.core.engine.machine import Measure
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.summary import summary_of
@@ -22,13 +23,10 @@ from plimb.core.lengths import decimal_in
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
-from plimb.files.engine_file import parsed_engine
-from plimb.store.cards import add_card, done_before, get_card, step
+from plimb.store.cards import done_before, get_card, step
 from plimb.store.database import Database
-from plimb.store.engines import newest_revision
 from plimb.store.readings import written
 from plimb.store.rows import numbered
-from plimb.store.shop import get_shop, list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow, RoundRow, StripTrayRow
 from plimb.store.tables.shop import BladeSetRow
 
@@ -130,48 +128,6 @@ def keep_summary(card: CardRow) -> None:
     card.summary = summary_of(status_of(card), signed=card.signed_at is not None)
 
 
-def open_card(
-    database: Database,
-    *,
-    engine_id: int,
-    opened_by: str,
-    reason: str,
-    distance_km: int | None,
-    now: datetime,
-    hours: str | None = None,
-) -> Written:
-    """Open a card for an engine, with the shop's own schools.
-
-    Raises:
-        NotFound: No such engine.
-        BadValue: No name, no reason, or a distance that cannot be.
-    """
-    opened_by = required(opened_by, "opened_by", "Write who does the work.")
-    reason = required(reason, "reason", "Write why the engine is checked now.")
-    check_km(distance_km, "distance_km")
-    run = hours_in(hours)
-    with database.writing() as session:
-        shop, newest = get_shop(session), newest_revision(session, engine_id)
-        specs = [one.spec for one in parsed_engine(newest.document)[1].clearances]
-        makers = any(spec and spec.aim_nm is not None for spec in specs)
-        card = add_card(
-            session,
-            newest,
-            opened_by=opened_by,
-            reason=reason,
-            distance_km=distance_km,
-            hours=run,
-            blade_set=next(iter(list_blade_sets(session)), None),
-            aim=Aim.MAKER if makers else shop.aim,
-            rounding=shop.rounding,
-            act=shop.act,
-            instrument=next(iter(list_instruments(session)), None),
-            now=now,
-        )
-        keep_summary(card)
-        return Written(id=card.id, version=card.version)
-
-
 @act("conditions")
 def note_conditions(
     on: OnCard, *, rested_hours: str | None, temperature_c: str | None, reason: str
@@ -261,10 +217,12 @@ def required(text: str, field: str, sentence: str) -> str:
     return text.strip()
 
 
-def check_km(km: int | None, field: str) -> None:
-    """Refuse a distance that cannot be: BadValue."""
-    if km is not None and not 0 <= km <= FAR_KM:
-        raise BadValue(f"A distance lies between 0 and {FAR_KM} km.", field=field)
+def distance_in(distance: int | None, measure: Measure) -> dict[str, int | None]:
+    """Return a distance as the card keeps it, by its unit; BadValue where it cannot be."""
+    if distance is not None and not 0 <= distance <= FAR_KM:
+        raise BadValue(f"A distance lies between 0 and {FAR_KM} {measure.words}.", field="distance")
+    miles = measure is Measure.MILES
+    return {"distance_km": None if miles else distance, "distance_mi": distance if miles else None}
 
 
 def _text(number: Decimal | None) -> str | None:

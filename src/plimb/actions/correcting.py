@@ -1,33 +1,58 @@
 """What is put right on an open card: what it says of the job, and the engine it stands on."""
 
-import json
 from typing import Any
 
-from plimb.actions.cards import OnCard, act, check_km, hours_in, required
+from plimb.actions.cards import OnCard, act, distance_in, hours_in, required
+from plimb.actions.opening import Amount, become
+from plimb.actions.remembering import on_engine
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Role
+from plimb.core.engine.machine import Measure
 from plimb.core.errors import NotReady
+from plimb.core.job.kinds import JobKind
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import parse_spec
 from plimb.files.engine_file import parsed_engine
 from plimb.files.printed import as_printed
-from plimb.store.engines import newest_revision, revise_engine
+from plimb.store.engines import newest_revision
+from plimb.store.rows import numbered
+from plimb.store.tables.shop import InstrumentRow
 
 
-@act("corrected {reason} {distance_km} {hours} {opened_by}")
+@act("corrected {reason} {distance} {measure} {hours} {opened_by}")
 def correct_card(
-    on: OnCard, *, reason: str, distance_km: int | None, hours: str | None, opened_by: str
-) -> None:
+    on: OnCard, *, reason: str, distance: int | None, hours: str | None, opened_by: str,
+    measure: Measure = Measure.KM,
+) -> None:  # fmt: skip
     """Correct why, at what run and by whom the work is done.
 
     Raises:
         BadValue: No name, no reason, or a run that cannot be.
     """
-    check_km(distance_km, "distance_km")
+    kept = distance_in(distance, measure)
     run = hours_in(hours)
     on.card.opened_by = required(opened_by, "opened_by", "Write who does the work.")
     on.card.reason = required(reason, "reason", "Write why the engine is checked now.")
-    on.card.distance_km, on.card.hours = distance_km, run
+    on.card.distance_km, on.card.distance_mi = kept["distance_km"], kept["distance_mi"]
+    on.card.hours = run
+
+
+@act("kind {kind}")
+def change_kind(on: OnCard, *, kind: JobKind, amount: Amount | None) -> None:
+    """Make of the card another kind of job; what was written stays.
+
+    Raises:
+        BadValue: One valve is meant, and which or by how much is not said.
+        NotReady: Pieces are out, and a check only takes none out.
+    """
+    become(on.card, on.engine, kind, amount)
+
+
+@act("instrument {instrument_id}")
+def change_instrument(on: OnCard, *, instrument_id: int | None) -> None:
+    """Say with what the shims are measured; NotFound where there is no such instrument."""
+    known = None if instrument_id is None else numbered(on.session, InstrumentRow, instrument_id)
+    on.card.instrument = known
 
 
 @act("put away {away}")
@@ -70,24 +95,15 @@ def enter_spec(on: OnCard, *, side: Side, action: Role, text: str, room: str, un
         NotReady: The engine was corrected since the card was opened; that comes first.
     """
     spec = parse_spec(text, unit, room)
-    newest = newest_revision(on.session, on.card.revision.engine_id)
-    if newest.id != on.card.revision.id:
-        raise NotReady(
-            "The engine was corrected since this card was opened. Take that over first.",
-            field="engine",
-        )
-    document = json.loads(newest.document)
-    specs: dict[str, Any] = document["engine"].setdefault("spec", {})
-    if not any(specs.get(one) for one in ("intake", "exhaust", "closer")):
-        document["unit"] = unit.value  # the unit of the manual is that of its first spec
-    if action is Role.CLOSE:
-        specs = specs.setdefault("closer", {"intake": {}, "exhaust": {}})
-    kept = {k: v for k, v in specs.get(side, {}).items() if k in ("set_min", "set_max", "aim")}
-    specs[side.value] = kept | as_printed(spec, Unit(document.get("unit", "mm")))
-    engine = newest.engine
-    revise_engine(
-        on.session, engine.id, seen=newest.number, label=engine.label, note=engine.note,
-        document=json.dumps(document, ensure_ascii=False, indent=1), now=on.now,
-    )  # fmt: skip
-    parsed_engine(engine.revisions[-1].document)
-    on.card.revision = engine.revisions[-1]
+
+    def enter(document: dict[str, Any]) -> None:
+        specs: dict[str, Any] = document["engine"].setdefault("spec", {})
+        if not any(specs.get(one) for one in ("intake", "exhaust", "closer")):
+            document.setdefault("shim_unit", document.get("unit", "mm"))
+            document["unit"] = unit.value  # the unit of the manual is that of its first spec
+        if action is Role.CLOSE:
+            specs = specs.setdefault("closer", {"intake": {}, "exhaust": {}})
+        kept = {k: v for k, v in specs.get(side, {}).items() if k in ("set_min", "set_max", "aim")}
+        specs[side.value] = kept | as_printed(spec, Unit(document.get("unit", "mm")))
+
+    on_engine(on, enter)

@@ -3,6 +3,7 @@
 from dataclasses import replace
 
 from plimb.actions.cards import OnCard, act, known_valve
+from plimb.actions.remembering import remember_bolts
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import BoltGroup
 from plimb.core.lengths import Unit, mm, parse_length, show_mm
@@ -68,6 +69,7 @@ def lay_bolts(on: OnCard, bolts: BoltGroup) -> None:
     group = bolts.checked()
     others = (one for one in on.card.tightening if one.name != group.name)
     on.card.tightening = (*others, group)
+    remember_bolts(on, group)
 
 
 @act("turned {name} {turned}")

@@ -10,7 +10,7 @@ from sqlalchemy.orm import Session
 from plimb.actions.custody import left_over, tray_of, worth
 from plimb.actions.shims import clearance_family
 from plimb.actions.views import engine_of, status_of
-from plimb.core.job.status import JobStatus
+from plimb.core.job.status import JobStatus, by_amount
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.plan.advice import Advice, advise
@@ -91,8 +91,13 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
     known = families(session)
     trust = card.trust
     rows, pins, engine = [], {}, engine_of(card)
+    around, school = status.around, School(aim=card.aim, rounding=card.rounding)
     for valve in status.order:
         state = status.valves[valve]
+        if around.only == valve:
+            school = by_amount(state.clearance, state.record, around.change_nm, school)
+        if around.only not in (None, valve):
+            continue  # left alone by this job
         if state.clearance.spec is None:
             continue  # not planned until somebody enters one
         clearance = replace(state.clearance, family=clearance_family(known, state.clearance))
@@ -116,8 +121,8 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
         rows=tuple(rows),
         drawer=_stocks(known, at_hand, rows, trust),
         policy=Policy(
-            school=School(aim=card.aim, rounding=card.rounding),
-            act=card.act,
+            school=school,
+            act=around.kind.sets or card.act,
             reuse=card.reuse,
         ),
         pins=pins,

@@ -5,12 +5,12 @@ from dataclasses import dataclass
 from typing import Literal
 
 from plimb.actions.cards import OnCard, act, known_valve
-from plimb.actions.views import conditions_of
+from plimb.actions.views import conditions_of, is_apart
 from plimb.core.errors import NotReady
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import Gauge, Tried, known_from, next_blade, next_finer
 from plimb.core.measure.limits import Verdict, judge
-from plimb.core.measure.shorthand import NOMINAL, Reading, parse_reading
+from plimb.core.measure.shorthand import Reading, parse_reading
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.readings import gaps_of, write_gap
@@ -67,21 +67,29 @@ def _read(card: CardRow, text: str, unit: Unit) -> Reading:
     blades = core_set(card.blade_set) if card.blade_set else None
     # without a set nobody knows which blade was the thinnest
     thinnest_nm = blades.usable[0].thickness_nm if blades else None
-    actual = blades.actual if blades else NOMINAL
-    return parse_reading(text, unit, thinnest_nm=thinnest_nm, actual=actual)
+    thick = blades.thickness if blades else sum
+    return parse_reading(text, unit, thinnest_nm=thinnest_nm, thick=thick)
 
 
 @act("{purpose} {valve} {text}")
 def write_down_gap(
-    on: OnCard, *, valve: str, purpose: Purpose, text: str, unit: Unit, repeats: bool = False
-) -> None:
+    on: OnCard, *, valve: str, purpose: Purpose, text: str, unit: Unit, repeats: bool = False,
+    reason: str = "",
+) -> None:  # fmt: skip
     """Write down a gap as typed; empty text strikes the standing one out.
 
-    A reading that `repeats` leaves the one before it standing beside it.
+    A reading that `repeats` leaves the one before it standing beside it. Once pieces are out
+    what was found changes only as a correction, with its `reason`.
 
     Raises:
         BadValue: The text cannot be read or the valve is not on the engine.
+        NotReady: Pieces are out and no reason is given.
     """
+    if purpose == "found" and not reason.strip() and is_apart(on.card):
+        raise NotReady(
+            "Pieces are out: what was found can only be corrected now. Write why.",
+            field="correction",
+        )
     write_gap(
         on.session,
         on.round,
@@ -92,6 +100,7 @@ def write_down_gap(
         reading=_read(on.card, text, unit) if text.strip() else None,
         repeats=repeats,
         warm=conditions_of(on.card).warm,
+        reason=reason.strip(),
         now=on.now,
     )
 

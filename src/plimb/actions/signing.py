@@ -1,15 +1,18 @@
 """What ends a card: the sheet, the signature, and what is added after it."""
 
-from datetime import datetime
+from datetime import date, datetime
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.cards import OnCard, Written, act, check_km, required
+from plimb.actions.billing import bill_for
+from plimb.actions.cards import OnCard, Written, act, distance_in, hours_in, required
 from plimb.actions.custody import settle_pieces
 from plimb.actions.transfer import fingerprint_of
-from plimb.actions.views import CardView, card_view, status_of
+from plimb.actions.views import CardView, card_view, engine_of, status_of
+from plimb.core.engine.cycle import CycleStop
 from plimb.core.engine.turning import Method
-from plimb.core.errors import NotReady
+from plimb.core.errors import BadValue, NotReady
+from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.sheet import (
     Fact,
     Sheet,
@@ -20,18 +23,25 @@ from plimb.core.job.sheet import (
     sheet_specs,
     torque_line,
 )
+from plimb.core.job.stages import STAGE_NAMES, Stage
 from plimb.core.job.summary import ShopThings
-from plimb.core.lengths import show_mm
+from plimb.core.lengths import show, show_mm
+from plimb.files.blank_pdf import blank_pdf
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.records import shop_things
 from plimb.store.shop import get_shop
-from plimb.store.tables.card import AmendmentRow
+from plimb.store.tables.card import AmendmentRow, CardRow
 
 
 @act("sign")
-def sign_card(on: OnCard, *, signed_by: str, remarks: str, next_check_km: int | None) -> None:
+def sign_card(
+    on: OnCard, *, signed_by: str, remarks: str, next_distance: int | None = None,
+    next_hours: str | None = None, next_on: date | None = None,
+) -> None:  # fmt: skip
     """Sign the card; from then on nothing on it changes.
+
+    The next check is due by distance in the card's own unit, by hours, by a date, or by none.
 
     Raises:
         BadValue: No name, or a next check that cannot be.
@@ -39,7 +49,10 @@ def sign_card(on: OnCard, *, signed_by: str, remarks: str, next_check_km: int | 
     """
     card = on.card
     name = required(signed_by, "signed_by", "Write the name of who signs.")
-    check_km(next_check_km, "next_check_km")
+    due = distance_in(next_distance, card_view(on.session, card).measure)
+    hours = hours_in(next_hours)
+    if next_on is not None and next_on <= on.now.date():
+        raise BadValue("The next check lies in the future; write a later day.", field="next_on")
     left = status_of(card).not_in_spec
     if left and not remarks.strip():
         raise NotReady(
@@ -50,7 +63,9 @@ def sign_card(on: OnCard, *, signed_by: str, remarks: str, next_check_km: int | 
     settle_pieces(on.session, card, on.now)
     card.signed_by, card.signed_at = name, on.now
     card.as_signed = shop_things(card)
-    card.remarks, card.next_check_km = remarks.strip() or None, next_check_km
+    card.remarks = remarks.strip() or None
+    card.next_check_km, card.next_check_mi = due["distance_km"], due["distance_mi"]
+    card.next_check_hours, card.next_check_on = hours, next_on
 
 
 def amend(
@@ -81,9 +96,6 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
     card = get_card(session, card_id)
     view = card_view(session, card)
     kept = card.as_signed or shop_things(card)
-    lists = (*view.safety, *view.reach, *view.closing)
-    done = tuple(line.item.does for line in lists if line.done)
-    left = tuple(line.item.does for line in (*view.safety, *view.closing) if not line.done)
     return Sheet(
         shop=get_shop(session).name,
         label=kept.label,
@@ -99,12 +111,9 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
             SheetRound(number=one.number, reason=one.reason, rows=round_rows(one))
             for one in view.rounds[1:]
         ),
-        acknowledged=done,
-        not_acknowledged=left if done else (),
-        torques=tuple(filter(None, (torque_line(one) for one in view.bolts))),
-        explained=explained_lines(view.explained),
+        lines=_below(session, card, view),
         remarks=view.remarks or "",
-        next_check="" if view.next_check_km is None else f"at {view.next_check_km} km",
+        next_check=view.next_check.words(),
         signed_by=view.signed_by,
         signed_at=view.signed_at,
         amendments=tuple(
@@ -115,9 +124,49 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
     )
 
 
+def _below(session: Session, card: CardRow, view: CardView) -> tuple[Fact, ...]:
+    """Return what stands below the valves: what was looked at, used, corrected and done."""
+    lists = (*view.safety, *view.reach, *view.closing)
+    done = tuple(line.item.does for line in lists if line.done)
+    left = tuple(line.item.does for line in (*view.safety, *view.closing) if not line.done)
+    bill = bill_for(session, card, view.rounds)
+    used = [f"{one.count} × {one.what}{f' ({one.number})' if one.number else ''}"
+            for one in bill.lines]  # fmt: skip
+    lines = (
+        ("Symptoms", view.symptoms),
+        ("Proof", " ".join(explained_lines(view.explained))),
+        ("Looked at besides", "; ".join(view.checks.lines())),
+        *((f"Note at {STAGE_NAMES[stage]}", view.notes.get(stage, "")) for stage in Stage),
+        ("Corrected once apart", "; ".join(_corrections(card))),
+        ("Used", ", ".join(used)),
+        ("Comes to", bill.words()),
+        ("Torques", "; ".join(filter(None, (torque_line(one) for one in view.bolts)))),
+        ("Cautions acknowledged", ", ".join(done)),
+        ("Not acknowledged", ", ".join(left) if done else ""),
+    )
+    return tuple(Fact(name=name, says=says) for name, says in lines if says)
+
+
+def _corrections(card: CardRow) -> list[str]:
+    """Return what was found and corrected once pieces were out, and why."""
+    names = engine_of(card).names
+    said = []
+    for one in card.rounds:
+        lines = {line.id: line for line in one.gaps}
+        for line in one.gaps:
+            if line.reason:
+                before = lines[line.supersedes_id].typed if line.supersedes_id in lines else ""
+                valve = names.get(line.valve, line.valve)
+                said.append(
+                    f"{valve} found {before or 'nothing'}, corrected to "
+                    f"{line.typed or 'nothing'}: {line.reason}"
+                )
+    return said
+
+
 def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
     run = [
-        f"{view.distance_km} km" if view.distance_km is not None else "",
+        f"{view.distance} {view.measure.words}" if view.distance is not None else "",
         f"{view.hours:f} h" if view.hours is not None else "",
     ]
     cold = view.conditions
@@ -128,15 +177,74 @@ def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
     ]
     zero = "" if view.zero_nm is None else f", zero {show_mm(view.zero_nm)}"
     tool = kept.instrument.name if kept.instrument else "not noted"
+    machine = view.machine
+    whose = ", ".join(filter(None, (machine.owner, machine.plate)))
     facts = (
+        ("Job", _job(view)),
+        *((("Machine", whose),) if whose else ()),
         ("Why", view.reason),
         ("At", ", ".join(filter(None, run)) or "not noted"),
         ("Opened", f"{view.opened_at:%Y-%m-%d}, {view.opened_by}"),
         ("Spec from", view.source or "not noted"),
         ("State", ", ".join(filter(None, state)) or "not noted"),
-        ("Turned", "by the marks" if view.method is Method.MARKS else "by the lobe"),
+        ("Turned", TURNED[view.turning.method]),
         ("Blades", kept.blade_set.name if kept.blade_set else "not noted"),
         ("Measured with", f"{tool}{zero}"),
         ("Rounds", str(len(view.rounds))),
     )
     return tuple(Fact(name=name, says=says) for name, says in facts)
+
+
+TURNED = {
+    Method.MARKS: "by the marks",
+    Method.LOBE: "by the lobe",
+    Method.BENCH: "each camshaft by its gear",
+}
+
+
+def _job(view: CardView) -> str:
+    """Return the kind of job in words; of one valve which, and by how much."""
+    label = kind_of_job(view.kind).label
+    if view.only_valve is None or view.change_nm is None:
+        return label
+    way = "wider" if view.change_nm > 0 else "narrower"
+    return f"{label}: {view.only_valve} by {show(abs(view.change_nm), view.unit)} {way}"
+
+
+def blank_sheet(session: Session, card_id: int) -> bytes:
+    """Return an empty data sheet of a card's engine and job to print, before anything is opened.
+
+    Raises:
+        NotFound: There is no such card.
+    """
+    view = card_view(session, get_card(session, card_id))
+    return blank_pdf(
+        label=view.label,
+        engine=view.engine.name,
+        shop=get_shop(session).name,
+        job=_job(view),
+        unit=view.unit,
+        drawing=view.drawing,
+        valves=view.status.order if view.only_valve is None else (view.only_valve,),
+        specs=sheet_specs(view.engine),
+        spec_of={
+            one.id: one.check.words(view.unit) if one.check else ""
+            for one in view.engine.clearances
+        },
+        stops=tuple(_stop_words(stop) for stop in view.turning.stops),
+        tools=(*view.tools, *view.machine.tools),
+    )
+
+
+def _stop_words(stop: CycleStop) -> str:
+    """Return where to turn to and what is measured there, as it is read from paper."""
+    if stop.camshaft:
+        where = f"camshaft {stop.camshaft}, these lobes away"
+    elif stop.own:
+        where = f"mark {stop.mark}"
+    elif stop.mark:
+        where = f"cylinder {stop.mark.removeprefix('T')} at top dead centre"
+    else:
+        where = "no mark, these lobes away"
+    cue = f" ({stop.cue})" if stop.cue else ""
+    return f"{where}{cue}: {', '.join(stop.valves)}"

@@ -13,9 +13,12 @@ from plimb.core.engine.conditions import Conditions
 from plimb.core.engine.cycle import Cycle, cycle_of
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing, draw_head
+from plimb.core.engine.machine import Machine, Measure
 from plimb.core.engine.turning import Method, TurnPlan, order_by_plan
 from plimb.core.job.bolts import Tightening, tightening_of
+from plimb.core.job.checks import BillLine, SideChecks
 from plimb.core.job.fitting import FitStep, closing_list, fit_steps
+from plimb.core.job.kinds import JobKind, kind_of_job
 from plimb.core.job.proof import Explained, explain
 from plimb.core.job.reach import reach_list
 from plimb.core.job.ready import safety_list
@@ -23,7 +26,9 @@ from plimb.core.job.residuals import proved_from, within_doubt
 from plimb.core.job.sheet import Round
 from plimb.core.job.slips import Before, Question, Slip, questions
 from plimb.core.job.stages import Stage
-from plimb.core.job.status import JobStatus, ReadyState, job_status
+from plimb.core.job.status import Around, JobStatus, job_status, pieces_out
+from plimb.core.job.summary import NextCheck
+from plimb.core.job.tools import tool_list
 from plimb.core.job.tray import Part
 from plimb.core.job.valve import ValveStatus
 from plimb.core.lengths import Unit
@@ -104,7 +109,19 @@ class CardView:
     opened_by: str
     reason: str
     distance_km: int | None
+    distance_mi: int | None
     hours: Decimal | None
+    kind: JobKind
+    only_valve: str | None
+    change_nm: int | None
+    machine: Machine
+    tools: tuple[str, ...]
+    symptoms: str
+    checks: SideChecks
+    checks_before: SideChecks | None
+    notes: Mapping[Stage, str]
+    bill: tuple[BillLine, ...]
+    apart: bool
     put_away_at: datetime | None
     conditions: Conditions
     method: Method
@@ -126,7 +143,7 @@ class CardView:
     signed_at: datetime | None
     signed_by: str | None
     remarks: str | None
-    next_check_km: int | None
+    next_check: NextCheck
     rounds: tuple[Round, ...]
     fit: tuple[FitStep, ...]
     closing: tuple[Line, ...]
@@ -137,6 +154,26 @@ class CardView:
     drawing: HeadDrawing
     status: JobStatus
     valves: tuple[ValveView, ...]
+
+    @property
+    def reference_first(self) -> bool:
+        """Whether known pieces are written down before the gaps are felt."""
+        return kind_of_job(self.kind).reference
+
+    @property
+    def measure(self) -> Measure:
+        """The unit of the card's distance: as written, else as the machine's counter counts."""
+        if self.distance_mi is not None:
+            return Measure.MILES
+        counter = self.machine.counter
+        if self.distance_km is not None or counter is None:
+            return Measure.KM
+        return counter.of_distance
+
+    @property
+    def distance(self) -> int | None:
+        """The distance run, in its measure."""
+        return self.distance_km if self.distance_mi is None else self.distance_mi
 
     @property
     def round(self) -> int:
@@ -175,24 +212,45 @@ def conditions_of(card: CardRow) -> Conditions:
 
 def turning_for(card: CardRow) -> TurnPlan:
     """Return where the engine of a card is turned to."""
-    return turning_of(card.revision.document, card.method)
+    return turning_of(card.revision.document, method_of(card))
+
+
+def method_of(card: CardRow) -> Method:
+    """Return how the engine of a card is turned; a head on the bench has no crank."""
+    return Method.BENCH if kind_of_job(card.kind).on_bench else card.method
+
+
+def is_apart(card: CardRow) -> bool:
+    """Return whether pieces are out in the first round, so that gaps can be felt no more."""
+    if len(card.rounds) > 1:
+        return True
+    engine = engine_of(card)
+    records = written(card.rounds[-1], engine, card.trust)
+    return pieces_out(records.values(), kind_of_job(card.kind))
 
 
 def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
     """Return what every valve of a card says and what is still to do, in one of its rounds."""
-    engine = engine_of(card)
-    safety = tuple(item.id for item in safety_list(engine, card.method))
+    engine, kind = engine_of(card), kind_of_job(card.kind)
+    safety = tuple(item.id for item in safety_list(engine, method_of(card), kind))
     unseen = tuple(item for item in safety if item not in card.seen_to)
+    cover = () if kind.opens else closing_list(engine, (), 0, kind=kind, changed=False)
+    closing = tuple(item.id for item in cover)
     return job_status(
         engine,
         written(round_ or card.rounds[-1], engine, card.trust),
         School(aim=card.aim, rounding=card.rounding),
         card.act,
         order_by_plan(engine, turning_for(card)),
-        ReadyState(
+        Around(
             safety=safety,
             unseen=unseen,
             noted=conditions_of(card).noted or len(unseen) < len(safety),
+            closing=closing,
+            unclosed=tuple(item for item in closing if item not in card.seen_to),
+            kind=kind,
+            only=engine.names.get(card.only_valve or ""),
+            change_nm=card.change_nm or 0,
         ),
     )
 
@@ -215,7 +273,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
     rounds = rounds_of(card)
     status, proved = rounds[-1].status, rounds[-1].proved
     touched = status.touched
-    names = engine.names
+    names, kind = engine.names, kind_of_job(card.kind)
     return value_of(
         CardView,
         card,
@@ -226,8 +284,15 @@ def card_view(session: Session, card: CardRow) -> CardView:
         engine_changes=_corrected(session, card, engine),
         source=file.spec_source,
         conditions=conditions_of(card),
-        turning=cycle_of(engine, events, card.method, turning_for(card)),
-        safety=_lines(card, safety_list(engine, card.method)),
+        turning=cycle_of(engine, events, method_of(card), turning_for(card)),
+        safety=_lines(card, safety_list(engine, method_of(card), kind)),
+        only_valve=names.get(card.only_valve or ""),
+        machine=file.machine,
+        next_check=value_of(NextCheck, card),
+        tools=tool_list(engine, kind, method_of(card)),
+        checks=card.checks or SideChecks(),
+        checks_before=_checks_before(session, card),
+        apart=is_apart(card),
         tray=card.trays[-1].document if card.trays else (),
         blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),
@@ -237,7 +302,14 @@ def card_view(session: Session, card: CardRow) -> CardView:
         fit=_fit(engine, touched),
         closing=_lines(
             card,
-            closing_list(engine, engine.shafts_over(touched), shop.hand_turns, len(card.rounds)),
+            closing_list(
+                engine,
+                engine.shafts_over(touched),
+                shop.hand_turns,
+                len(card.rounds),
+                kind=kind,
+                changed=bool(touched),
+            ),
         ),
         hand_turns_wanted=shop.hand_turns,
         bolts=tuple(tightening_of(one, shop.wrench) for one in card.tightening),
@@ -247,6 +319,12 @@ def card_view(session: Session, card: CardRow) -> CardView:
         status=status,
         valves=_valves(session, card, rounds[-1], blades),
     )
+
+
+def _checks_before(session: Session, card: CardRow) -> SideChecks | None:
+    """Return what was looked at besides the gaps on the card before."""
+    earlier = card_before(session, card)
+    return None if earlier is None else get_card(session, earlier, whole=False).checks
 
 
 def _corrected(session: Session, card: CardRow, engine: Engine) -> tuple[str, ...]:

@@ -7,7 +7,7 @@ from pathlib import Path
 import click
 
 from plimb.cli.root import file_argument, json_option, main, text_of
-from plimb.core.engine.turning import COMFORT, USUAL_EVENTS, Method, plan_turning
+from plimb.core.engine.turning import COMFORT, Method, plan_turning
 from plimb.core.plan.search import plan_engine
 from plimb.core.words import percent
 from plimb.files.card_file import plan_as_json, read_card
@@ -21,14 +21,14 @@ from plimb.files.engine_file import read_engine
 def turn(file: Path, method: str, as_json: bool) -> None:
     """Say where to turn the crank to, for the engine in FILE (an engine or a card file)."""
     read = read_engine(text_of(file))
-    plan = plan_turning(read.to_core(), read.timing or USUAL_EVENTS, Method(method))
+    plan = plan_turning(read.to_core(), read.timing, Method(method))
     if as_json:
         stops = [
             {
-                "crank_degrees": _plain(stop.degrees),
+                "crank_degrees": None if stop.degrees is None else _plain(stop.degrees),
                 "mark": stop.mark,
                 "valves": list(stop.valves),
-                "margin": _plain(stop.margin),
+                "margin": None if stop.margin is None else _plain(stop.margin),
             }
             for stop in plan.stops
         ]
@@ -36,9 +36,10 @@ def turn(file: Path, method: str, as_json: bool) -> None:
         return
     for number, stop in enumerate(plan.stops, 1):
         place = f"mark {stop.mark}" if stop.mark else "no mark, go by the lobes"
-        click.echo(f"Stop {number}: {_plain(stop.degrees)}°, {place}.")
+        at = "" if stop.degrees is None else f"{_plain(stop.degrees)}°, "
+        click.echo(f"Stop {number}: {at}{place}.")
         click.echo(f"  Measure {', '.join(stop.valves)}.")
-        if stop.margin < COMFORT:
+        if stop.margin is not None and stop.margin < COMFORT:
             click.echo(f"  Just {_plain(stop.margin)}° from being lifted: stop exactly.")
     click.echo(f"Turning from the first stop to the last: {_plain(plan.turning)}°.")
 

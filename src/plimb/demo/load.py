@@ -13,12 +13,13 @@ from itertools import count
 from pathlib import Path
 from typing import Any
 
-from plimb.actions.cards import Change, Written, lay_out_tray, note_conditions, open_card, see_to
+from plimb.actions.cards import Change, Written, lay_out_tray, note_conditions, see_to
 from plimb.actions.choosing import choose_piece, set_variant, take_plan
 from plimb.actions.drawer import add_pieces, read_drawer
 from plimb.actions.engines import register_engine
 from plimb.actions.families import save_family
 from plimb.actions.fitting import fit_piece, lay_bolts, turn_bolts, turn_by_hand
+from plimb.actions.opening import open_card
 from plimb.actions.readings import Purpose, write_down_gap
 from plimb.actions.shims import write_down_shim
 from plimb.actions.shop import add_instrument, rename_shop, save_blade_set, shop_is_empty

@@ -5,16 +5,21 @@ Lengths are decimal numbers in the file's unit and are read exactly.
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+from dataclasses import fields
 from decimal import Decimal
 from functools import lru_cache
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field, TypeAdapter
 
 from plimb.core.engine.engine import Bank, Camshaft, Clearance, CrankMark, Cylinder, Engine, Side
 from plimb.core.engine.followers import Follower, Role
-from plimb.core.engine.turning import USUAL_EVENTS, Events, Method, TurnPlan, plan_turning
+from plimb.core.engine.machine import Machine, Measure, RenewedPart
+from plimb.core.engine.turning import Events, Method, TurnPlan, plan_turning
 from plimb.core.errors import BadValue
+from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Limits, Spec
 from plimb.core.shim.family import Family, Run
@@ -38,10 +43,16 @@ class CylinderPart(FilePart):
 
 
 class MarkPart(FilePart):
-    """A mark on the crank, in degrees of one turn from cylinder firing at 0."""
+    """A mark on the crank, in degrees of one turn from cylinder firing at 0, if they are known.
+
+    `cue` and `count` are the maker's own words; `valves` are measured at it by the maker's table.
+    """
 
     name: Name
-    degrees: Annotated[int, Field(ge=0, lt=360)]
+    degrees: Annotated[int, Field(ge=0, lt=360)] | None = None
+    cue: Annotated[str, Field(max_length=200)] = ""
+    count: Annotated[str, Field(max_length=200)] = ""
+    valves: Annotated[list[Name], Field(max_length=48)] = []
 
 
 class CrankPart(FilePart):
@@ -220,6 +231,16 @@ class EventsPart(FilePart):
         )
 
 
+Remark = Annotated[str, Field(max_length=400)]
+
+
+def readable_bolts(groups: tuple[BoltGroup, ...]) -> tuple[BoltGroup, ...]:
+    """Refuse bolts whose torque or order cannot be."""
+    for group in groups:
+        group.checked()
+    return groups
+
+
 class EnginePart(FilePart):
     """The `engine` object of the card and engine files."""
 
@@ -236,6 +257,19 @@ class EnginePart(FilePart):
     events: EventsPart | None = None
     source: Annotated[str, Field(max_length=200)] | None = None
     page: Annotated[str, Field(max_length=40)] | None = None
+    owner: Remark = ""
+    plate: Annotated[str, Field(max_length=80)] = ""
+    counter: Measure | None = None
+    interval: Annotated[Decimal, Field(gt=0, le=1_000_000, allow_inf_nan=False)] | None = None
+    caps: Remark = ""
+    tensioner: Remark = ""
+    blades: Annotated[str, Field(max_length=80)] = ""
+    tools: Annotated[tuple[Annotated[str, Field(max_length=120)], ...], Field(max_length=40)] = ()
+    parts: Annotated[tuple[RenewedPart, ...], Field(max_length=40)] = ()
+    notes: dict[Stage, Annotated[str, Field(max_length=2000)]] = {}
+    bolts: Annotated[
+        tuple[BoltGroup, ...], Field(max_length=40), AfterValidator(readable_bolts)
+    ] = ()
 
 
 class EngineFile(FilePart):
@@ -258,6 +292,13 @@ class EngineFile(FilePart):
         """Where the spec stands: the book, and its page if that is given."""
         page = f"page {self.engine.page}" if self.engine.page else None
         return ", ".join(filter(None, (self.engine.source, page))) or None
+
+    @property
+    def machine(self) -> Machine:
+        """What is remembered of the machine around the engine."""
+        notes = {stage.value: text for stage, text in self.engine.notes.items()}
+        others = {one.name for one in fields(Machine)} - {"notes"}
+        return Machine(notes=notes, **{name: getattr(self.engine, name) for name in others})
 
     @property
     def timing(self) -> Events | None:
@@ -325,6 +366,7 @@ class EngineFile(FilePart):
         clearances: tuple[Clearance, ...],
     ) -> Engine:
         part = self.engine
+        keys = {one.id: one.key for one in clearances}
         return Engine(
             name=part.name,
             follower=part.follower,
@@ -337,8 +379,28 @@ class EngineFile(FilePart):
             ),
             crank=layout.crank,
             rotation=part.crank.rotation,
-            marks=tuple(CrankMark(name=m.name, degrees=m.degrees) for m in part.crank.marks),
+            marks=tuple(
+                CrankMark(
+                    name=mark.name,
+                    degrees=mark.degrees,
+                    cue=mark.cue,
+                    count=mark.count,
+                    valves=tuple(keys.get(valve, valve) for valve in mark.valves),
+                )
+                for mark in part.crank.marks
+            ),
         )
+
+
+def machine_as_json(known: Mapping[str, Any]) -> dict[str, Any]:
+    """Return what is remembered as the engine file has it."""
+    plain: dict[str, Any] = TypeAdapter(dict[str, Any]).dump_python(dict(known), mode="json")
+    for of in (plain, *plain.get("parts", ())):
+        for name in ("interval", "price"):
+            if of.get(name) is not None:
+                figure = Decimal(of[name])
+                of[name] = int(figure) if figure == int(figure) else float(figure)
+    return plain
 
 
 def read_engine(text: str) -> EngineFile:
@@ -366,7 +428,7 @@ def parsed_engine(document: str) -> tuple[EngineFile, Engine]:
 def turning_of(document: str, method: Method) -> TurnPlan:
     """Return where to turn a stored engine to."""
     file, engine = parsed_engine(document)
-    return plan_turning(engine, file.timing or USUAL_EVENTS, method)
+    return plan_turning(engine, file.timing, method)
 
 
 def _spec(part: SpecPart, unit: Unit, path: str) -> Spec | None:

@@ -140,6 +140,7 @@ class GapLine(LinePart):
     kept: Annotated[list[Annotated[str, Field(max_length=40)]], Field(max_length=20)]
     warm: bool
     guess: Guess = False
+    reason: Annotated[str, Field(max_length=500, exclude_if=lambda why: not why)] = ""
     supersedes: Earlier = None
 
     @model_validator(mode="after")

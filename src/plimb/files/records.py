@@ -10,21 +10,24 @@ from __future__ import annotations
 
 import json
 from dataclasses import asdict, is_dataclass
-from datetime import datetime
+from datetime import date, datetime
 from decimal import Decimal
 from typing import Annotated, Any
 
-from pydantic import AfterValidator, ConfigDict, Field, model_validator
+from pydantic import AfterValidator, ConfigDict, Field, field_serializer, model_validator
 
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue
 from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.checks import BillLine, SideChecks
+from plimb.core.job.kinds import JobKind
+from plimb.core.job.stages import Stage
 from plimb.core.job.summary import ShopThings
 from plimb.core.job.tray import Part, check_tray
 from plimb.core.measure.blades import BladeSet
 from plimb.core.shim.shim import Condition, Instrument, Source, Trust
 from plimb.files.card_file import CardFile, RoundPart
-from plimb.files.engine_file import FilePart, Name
+from plimb.files.engine_file import FilePart, Name, readable_bolts
 from plimb.files.open_json import validated
 from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
 
@@ -119,11 +122,9 @@ class EventPart(FilePart):
     recorded_at: Moment
 
 
-def _readable(groups: tuple[BoltGroup, ...]) -> tuple[BoltGroup, ...]:
-    """Refuse bolts whose torque or order cannot be."""
-    for group in groups:
-        group.checked()
-    return groups
+def _left_out(nothing: Any) -> Any:
+    """Return a field that is left out where it says nothing: earlier cards keep their text."""
+    return Field(exclude_if=lambda value: value == nothing)
 
 
 class JobPart(_Exact):
@@ -148,16 +149,38 @@ class JobPart(_Exact):
     forbidden: Annotated[tuple[tuple[Name, Nm], ...], Field(max_length=400)] = ()
     zero_nm: Nm | None = None
     tightening: Annotated[
-        tuple[BoltGroup, ...], Field(max_length=40), AfterValidator(_readable)
+        tuple[BoltGroup, ...], Field(max_length=40), AfterValidator(readable_bolts)
     ] = ()
     signed_at: Moment | None = None
     signed_by: Text | None = None
     remarks: Text | None = None
     next_check_km: Km | None = None
-    put_away_at: Annotated[Moment | None, Field(exclude_if=lambda at: at is None)] = None
+    put_away_at: Annotated[Moment | None, _left_out(None)] = None
+    kind: Annotated[JobKind, _left_out(JobKind.SET)] = JobKind.SET
+    only_valve: Annotated[Name | None, _left_out(None)] = None
+    change_nm: Annotated[Nm | None, _left_out(None)] = None
+    distance_mi: Annotated[Km | None, _left_out(None)] = None
+    next_check_mi: Annotated[Km | None, _left_out(None)] = None
+    next_check_hours: Annotated[Hours | None, _left_out(None)] = None
+    next_check_on: Annotated[date | None, _left_out(None)] = None
+    symptoms: Annotated[Text, _left_out("")] = ""
+    checks: Annotated[SideChecks | None, _left_out(None)] = None
+    notes: Annotated[dict[Stage, Text], _left_out({})] = Field(default_factory=dict)
+    bill: Annotated[tuple[BillLine, ...], Field(max_length=60), _left_out(())] = ()
     trays: Annotated[tuple[TrayPart, ...], Field(max_length=1000)] = ()
     amendments: Annotated[tuple[AmendmentPart, ...], Field(max_length=1000)] = ()
     events: Annotated[tuple[EventPart, ...], Field(max_length=20_000)] = ()
+
+    @field_serializer("blade_set")
+    def _as_before(self, kept: BladeSet | None) -> dict[str, Any] | None:
+        """Return the set without what it does not have: earlier cards keep their text."""
+        if kept is None:
+            return None
+        plain = asdict(kept)
+        for of, name in ((plain, "stacks"), *((one, "stamped_nm") for one in plain["blades"])):
+            if not of[name]:
+                del of[name]
+        return plain
 
     @property
     def things(self) -> ShopThings:
@@ -193,6 +216,8 @@ def _plain(value: Any) -> Any:
         return float(value) if value != value.to_integral_value() else int(value)
     if isinstance(value, datetime):
         return f"{value:%Y-%m-%dT%H:%M:%S}Z"
+    if isinstance(value, date):
+        return value.isoformat()
     if is_dataclass(value) and not isinstance(value, type):
         return asdict(value)
     raise TypeError(f"{type(value).__name__} has no place in a file")

@@ -23,7 +23,7 @@ from reportlab.platypus import (
     TableStyle,
 )
 
-from plimb.core.engine.layout import BORE_RADIUS, BankDrawing
+from plimb.core.engine.layout import BORE_RADIUS, BankDrawing, HeadDrawing
 from plimb.core.job.sheet import CAUTION, Fact, Sheet, SheetRow
 from plimb.core.lengths import Unit, show_mm
 from plimb.core.measure.gap import Gap
@@ -39,7 +39,8 @@ _FOUND = re.compile(rb"plimb-record:([0-9a-f]{64})")
 
 
 @lru_cache(maxsize=1)
-def _fonts() -> None:
+def fonts() -> None:
+    """Make the page's own fonts known."""
     folder = resources.files("plimb.files") / "fonts"
     with resources.as_file(folder) as place:
         for name, file in ((PLAIN, "Archivo-Regular.ttf"), (BOLD, "Archivo-Bold.ttf")):
@@ -47,7 +48,8 @@ def _fonts() -> None:
     pdfmetrics.registerFontFamily(PLAIN, normal=PLAIN, bold=BOLD, italic=PLAIN, boldItalic=BOLD)
 
 
-def _style(size: float, *, font: str = PLAIN, colour: Any = INK, after: float = 0) -> Any:
+def style(size: float, *, font: str = PLAIN, colour: Any = INK, after: float = 0) -> Any:
+    """Return how a paragraph is set, sizes in points."""
     return ParagraphStyle(
         "sheet", fontName=font, fontSize=size, leading=size * 1.28, textColor=colour,
         spaceAfter=after,
@@ -59,7 +61,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
 
     One page for up to 16 valves in one round; more valves or rounds run on.
     """
-    _fonts()
+    fonts()
     out = io.BytesIO()
     document = SimpleDocTemplate(
         out, pagesize=A4, leftMargin=15 * MM, rightMargin=15 * MM, topMargin=12 * MM,
@@ -70,12 +72,17 @@ def sheet_pdf(sheet: Sheet) -> bytes:
     )  # fmt: skip
     width = document.width - 2 * PADDING
     story: list[Flowable] = [
-        _para(sheet.label, 19, font=BOLD),
-        _para(f"{sheet.engine} · {sheet.shop} · card {sheet.card}", 9.5, colour=SOFT),
+        para(sheet.label, 19, font=BOLD),
+        para(f"{sheet.engine} · {sheet.shop} · card {sheet.card}", 9.5, colour=SOFT),
         Spacer(0, 2 * MM),
         _facts(sheet, width),
         Spacer(0, 2 * MM),
-        _Head(sheet, width),
+        HeadFlowable(
+            sheet.drawing,
+            width,
+            note=f"gaps in {sheet.unit.of_gaps}, shims in mm",
+            left={row.valve: _gap(row.left, sheet.unit) for row in sheet.rows},
+        ),
         Spacer(0, 2 * MM),
         _rows(sheet.rows, width, sheet.unit),
     ]
@@ -84,7 +91,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
             KeepTogether(
                 [
                     Spacer(0, 2 * MM),
-                    _para(f"Round {one.number}: {one.reason}", 9, font=BOLD),
+                    para(f"Round {one.number}: {one.reason}", 9, font=BOLD),
                     _rows(one.rows, width, sheet.unit),
                 ]
             )
@@ -94,11 +101,12 @@ def sheet_pdf(sheet: Sheet) -> bytes:
     return out.getvalue()
 
 
-def _para(text: str, size: float, **more: Any) -> Paragraph:
-    return Paragraph(_plain(text), _style(size, **more))
+def para(text: str, size: float, **more: Any) -> Paragraph:
+    """Return a paragraph of plain text."""
+    return Paragraph(plain(text), style(size, **more))
 
 
-def _plain(text: str) -> str:
+def plain(text: str) -> str:
     """Return text as markup that shows it letter by letter; what the font lacks becomes plain."""
     swapped = text.replace("→", "to").replace("≤", "at most").replace("≥", "at least")
     return swapped.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
@@ -107,13 +115,11 @@ def _plain(text: str) -> str:
 def _facts(sheet: Sheet, width: float) -> Table:
     specs = (Fact(name=f"Spec {one.name}", says=one.words(sheet.unit)) for one in sheet.specs)
     cells = [
-        Paragraph(
-            f'<font color="#44504a">{_plain(one.name)}</font> {_plain(one.says)}', _style(8.2)
-        )
+        Paragraph(f'<font color="#44504a">{plain(one.name)}</font> {plain(one.says)}', style(8.2))
         for one in (*sheet.facts, *specs)
     ]
     while len(cells) % 3:
-        cells.append(Paragraph("", _style(8.2)))
+        cells.append(Paragraph("", style(8.2)))
     table = Table([cells[n : n + 3] for n in range(0, len(cells), 3)], colWidths=[width / 3] * 3)
     table.setStyle(
         TableStyle(
@@ -194,15 +200,13 @@ def _closing(sheet: Sheet) -> list[Flowable]:
         if text:
             said.append(
                 Paragraph(
-                    f'<font color="#44504a">{_plain(name)}</font> {_plain(text)}',
-                    _style(8.2, after=1.2),
+                    f'<font color="#44504a">{plain(name)}</font> {plain(text)}',
+                    style(8.2, after=1.2),
                 )
             )
 
-    line("Proof", " ".join(sheet.explained))
-    line("Torques", "; ".join(sheet.torques))
-    line("Cautions acknowledged", ", ".join(sheet.acknowledged))
-    line("Not acknowledged", ", ".join(sheet.not_acknowledged))
+    for one in sheet.lines:
+        line(one.name, one.says)
     line("Remarks", sheet.remarks or ("none" if sheet.signed_at else ""))
     line("Next check", sheet.next_check)
     for amendment in sheet.amendments:
@@ -213,10 +217,8 @@ def _closing(sheet: Sheet) -> list[Flowable]:
         else "________________________"
     )
     said.append(Spacer(0, 2 * MM))
-    said.append(
-        Paragraph(f'<font color="#44504a">Signed</font> <b>{_plain(signed)}</b>', _style(10))
-    )
-    said.append(_para(CAUTION, 7.4, colour=SOFT))
+    said.append(Paragraph(f'<font color="#44504a">Signed</font> <b>{plain(signed)}</b>', style(10)))
+    said.append(para(CAUTION, 7.4, colour=SOFT))
     return [KeepTogether(said)]
 
 
@@ -233,13 +235,15 @@ def _foot(sheet: Sheet) -> Any:
     return draw
 
 
-class _Head(Flowable):
-    """The head from above with what each valve was left at."""
+class HeadFlowable(Flowable):
+    """The head from above with what each valve was left at, or its name to write beside."""
 
-    def __init__(self, sheet: Sheet, width: float) -> None:
+    def __init__(
+        self, drawing: HeadDrawing, width: float, *, note: str, left: dict[str, str] | None = None
+    ) -> None:
         super().__init__()
-        self.sheet = sheet
-        self.banks = sheet.drawing.banks
+        self.drawing, self.note, self.left = drawing, note, left
+        self.banks = drawing.banks
         longest = max(bank.length for bank in self.banks)
         self.scale = min(width / (longest + 0.3), 34 * MM, 74 * MM / (1.28 * len(self.banks)))
         self.width = width
@@ -258,17 +262,14 @@ class _Head(Flowable):
         canvas = self.canv
         canvas.setFont(PLAIN, 6.6)
         canvas.setFillColor(SOFT)
-        along = self.sheet.drawing.crank == "along"
+        along = self.drawing.crank == "along"
         front = "front is left" if along else "front"
-        canvas.drawString(
-            0, self.height - 2.4 * MM, f"{front}; gaps in {self.sheet.unit.of_gaps}, shims in mm"
-        )
-        left = {row.valve: _gap(row.left, self.sheet.unit) for row in self.sheet.rows}
+        canvas.drawString(0, self.height - 2.4 * MM, f"{front}; {self.note}")
         for place, bank in enumerate(self.banks):
             middle = self.height - 4 * MM - self.tall * (place + 0.5)
-            self._bank(bank, middle, left)
+            self._bank(bank, middle)
 
-    def _bank(self, bank: BankDrawing, middle: float, left: dict[str, str]) -> None:
+    def _bank(self, bank: BankDrawing, middle: float) -> None:
         canvas, scale = self.canv, self.scale
         start = (self.width - bank.length * scale) / 2
 
@@ -294,7 +295,7 @@ class _Head(Flowable):
                 canvas.setFillColor(colors.white)
                 canvas.circle(x, y, spot.radius * scale, fill=1)
             canvas.setFillColor(INK)
-            text = left.get(spot.valve, "")
+            text = spot.valve if self.left is None else self.left.get(spot.valve, "")
             fitting = size * (0.86 if shared else 1)
             wide = pdfmetrics.stringWidth(text, BOLD, fitting)
             fitting *= min(1.0, 1.86 * spot.radius * scale / max(wide, 0.1))

@@ -3,11 +3,13 @@
 from collections.abc import Sequence
 from datetime import datetime
 from decimal import Decimal
+from typing import Any
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session, joinedload, selectinload
 
 from plimb.core.errors import CardSigned, StaleVersion
+from plimb.core.job.kinds import JobKind
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.rows import numbered
@@ -70,7 +72,6 @@ def add_card(
     *,
     opened_by: str,
     reason: str,
-    distance_km: int | None,
     aim: Aim,
     rounding: Rounding,
     act: WhichToSet,
@@ -78,15 +79,25 @@ def add_card(
     hours: Decimal | None = None,
     blade_set: BladeSetRow | None = None,
     instrument: InstrumentRow | None = None,
+    **more: Any,
 ) -> CardRow:
-    """Add an open card with its first round."""
+    """Add an open card with its first round; `more` are columns that need not be said."""
     card = CardRow(
+        **{
+            "kind": JobKind.SET,
+            "distance_km": None,
+            "distance_mi": None,
+            "symptoms": "",
+            "notes": {},
+            "bill": (),
+            "tightening": (),
+        }
+        | more,
         revision=revision,
         version=1,
         opened_at=now,
         opened_by=opened_by,
         reason=reason,
-        distance_km=distance_km,
         aim=aim,
         rounding=rounding,
         act=act,
@@ -100,7 +111,6 @@ def add_card(
         reuse=True,
         variant="best",
         forbidden=(),
-        tightening=(),
         rounds=[RoundRow(number=1, opened_at=now, reason="", hand_turns=0)],
     )
     session.add(card)

@@ -69,6 +69,7 @@ def write_gap(
     reading: Reading | None,
     repeats: bool = False,
     warm: bool = False,
+    reason: str = "",
     now: datetime,
 ) -> None:
     """Add a gap line; without a reading it strikes the standing one out.
@@ -84,6 +85,7 @@ def write_gap(
         repeats=repeats and earlier is not None,
         kept=[],
         warm=warm,
+        reason=reason,
         supersedes_id=earlier,
         recorded_at=now,
         open_above=False,

@@ -1,16 +1,20 @@
 """Cards over the wire: look at one, open one, and what is noted on it as a whole."""
 
 from collections.abc import Callable
+from decimal import Decimal
 from typing import Annotated, Any
 
 from apiflask import APIBlueprint
 from pydantic import Field
 
-from plimb.actions import cards, correcting
+from plimb.actions import cards, correcting, noting, opening, remembering
 from plimb.actions.cards import Change, Written
+from plimb.actions.opening import Amount
 from plimb.actions.views import CardView, Line, NumberedSet, read_card
 from plimb.core.engine.conditions import Conditions
+from plimb.core.engine.machine import Machine, Measure, RenewedPart
 from plimb.core.job.bolts import Tightening, TighteningStage
+from plimb.core.job.checks import BillLine, CylinderCheck, SideChecks
 from plimb.core.job.fitting import FitStep
 from plimb.core.job.proof import Explained, Explanation
 from plimb.core.job.stages import Stage, Todo
@@ -96,6 +100,11 @@ class ExplanationOut(Answer):
     sure: str
 
 
+RenewedPartOut = answer_of(RenewedPart, "RenewedPartOut")
+MachineOut = answer_of(Machine, "MachineOut")
+CylinderCheckOut = answer_of(CylinderCheck, "CylinderCheckOut")
+ChecksOut = answer_of(SideChecks, "ChecksOut")
+BillLineOut = answer_of(BillLine, "BillLineOut")
 ExplainedOut = answer_of(Explained, "ExplainedOut")
 
 
@@ -106,7 +115,8 @@ class TodoOut(Answer):
 
 _NOT_SENT = (
     *("engine", "source", "opened_at", "method", "variant", "forbidden"),
-    *("instrument", "remarks", "next_check_km", "rounds", "amendments", "status"),
+    *("instrument", "remarks", "next_check", "rounds", "amendments", "status"),
+    *("distance_km", "distance_mi"),
 )
 """What the sheet says of a card, and the screen does not show."""
 
@@ -116,6 +126,9 @@ class CardOut(Answer):
     """A card as it now stands; valves come in measuring order."""
 
     round: int
+    measure: Measure
+    distance: int | None
+    reference_first: bool
     hand_turns: int
     drawing: DrawingOut
     turning: TurnOut
@@ -154,12 +167,15 @@ def act(
     getattr(on, method)(f"/cards/<int:card_id>/{path}")(run)
 
 
+AmountPart = inside("AmountPart", Amount, by=Annotated[str, Field(max_length=12)])
+
+
 @blueprint.post("/cards")
-@blueprint.input(sent_to("CardIn", cards.open_card, now=None))
+@blueprint.input(sent_to("CardIn", opening.open_card, now=None, amount=AmountPart | None))
 @blueprint.output(CardOut, status_code=201)
 def open_card(json_data: Sent) -> CardView:
     """Open a card for an engine."""
-    opened = cards.open_card(at_hand(), **json_data.said(), now=now())
+    opened = opening.open_card(at_hand(), **json_data.said(), now=now())
     return card_as_it_stands(opened.id)
 
 
@@ -178,13 +194,16 @@ PocketPart = inside(
 PartPart = inside("PartPart", Part, whole=True, pockets=listed(PocketPart, 60))
 
 
-Typed = Annotated[str, Field(max_length=12)] | None
+Brief = Annotated[str, Field(max_length=12)]
+Typed = Brief | None
 
 act(
     blueprint, "put", "conditions", "ConditionsIn", cards.note_conditions,
     rested_hours=Typed, temperature_c=Typed, reason=Reason,
 )  # fmt: skip
 act(blueprint, "put", "facts", "FactsIn", correcting.correct_card)
+act(blueprint, "put", "kind", "KindIn", correcting.change_kind, amount=AmountPart | None)
+act(blueprint, "put", "measured-with", "MeasuredWithIn", correcting.change_instrument)
 act(blueprint, "put", "away", "AwayIn", correcting.put_away)
 act(blueprint, "put", "engine", ChangeIn, correcting.take_over_engine)
 act(blueprint, "put", "spec", "SpecIn", correcting.enter_spec)
@@ -192,3 +211,26 @@ act(blueprint, "put", "safety", "SafetyIn", cards.see_to)
 act(blueprint, "put", "method", "MethodIn", cards.set_method)
 act(blueprint, "put", "tray", "TrayIn", cards.lay_out_tray, parts=listed(PartPart, 40))
 act(blueprint, "put", "school", "SchoolIn", cards.set_school)
+
+
+CylinderPart = inside("CylinderPart", CylinderCheck, whole=True, dry=Brief, wet=Brief, leak=Brief)
+ChecksPart = inside(
+    "ChecksPart", SideChecks, whole=True, cylinders=listed(CylinderPart, 24), plugs=Reason,
+    chain=Reason, sealing=Reason, other=Reason,
+)  # fmt: skip
+Price = Annotated[Decimal | None, Field(strict=False, allow_inf_nan=False)]
+PricedPart = inside("PricedPart", RenewedPart, whole=True, price=Price)
+BillPart = inside("BillPart", BillLine, whole=True, price=Price)
+Note = Annotated[str, Field(max_length=noting.LONG)]
+
+act(blueprint, "put", "machine", "MachineIn", remembering.note_machine)
+act(
+    blueprint, "put", "tools", "ToolsIn", remembering.note_tools,
+    tools=listed(Annotated[str, Field(max_length=120)], 40),
+)  # fmt: skip
+act(blueprint, "put", "parts", "PartsIn", remembering.note_parts, parts=listed(PricedPart, 40))
+act(blueprint, "put", "engine-note", "EngineNoteIn", remembering.note_for_next_time, text=Note)
+act(blueprint, "put", "symptoms", "SymptomsIn", noting.note_symptoms, text=Note)
+act(blueprint, "put", "checks", "ChecksIn", noting.note_checks, checks=ChecksPart)
+act(blueprint, "put", "note", "NoteIn", noting.note_at, text=Note)
+act(blueprint, "put", "bill", "BillIn", noting.note_bill, lines=listed(BillPart, 60))

@@ -1,12 +1,13 @@
 """Sheets over the wire: looked at, signed, added to, checked; cards out and in as files."""
 
+from datetime import date
 from typing import Annotated
 
 from apiflask import APIBlueprint
 from flask import Response, request
 from pydantic import Field
 
-from plimb.actions import signing, transfer
+from plimb.actions import billing, signing, transfer
 from plimb.actions.views import CardView
 from plimb.core.errors import BadValue
 from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
@@ -47,8 +48,10 @@ def get_sheet(card_id: int) -> Sheet:
 
 
 Long = Annotated[str, Field(max_length=2000)]
+Day = Annotated[date | None, Field(strict=False)]
+"""A day as ISO 8601."""
 
-act(blueprint, "post", "signature", "SignatureIn", signing.sign_card, remarks=Long)
+act(blueprint, "post", "signature", "SignatureIn", signing.sign_card, remarks=Long, next_on=Day)
 
 
 @blueprint.post("/cards/<int:card_id>/amendments")
@@ -112,6 +115,15 @@ def get_pdf(card_id: int) -> Response:
     return file_answer(pdf, "application/pdf", f"card-{card_id}.pdf", keep=False)
 
 
+@blueprint.get("/cards/<int:card_id>/blank.pdf")
+@blueprint.doc(hide=True)
+def get_blank(card_id: int) -> Response:
+    """Return an empty data sheet of the card's engine to print."""
+    with at_hand().reading() as session:
+        pdf = signing.blank_sheet(session, card_id)
+    return file_answer(pdf, "application/pdf", f"card-{card_id}-empty.pdf", keep=False)
+
+
 @blueprint.get("/cards/<int:card_id>/card.json")
 @blueprint.doc(hide=True)
 def get_file(card_id: int) -> Response:
@@ -127,6 +139,14 @@ def get_readings(card_id: int) -> Response:
     """Return every reading of a card as CSV."""
     with at_hand().reading() as session:
         return csv_answer(transfer.readings_csv(session, card_id), f"card-{card_id}.csv")
+
+
+@blueprint.get("/cards/<int:card_id>/bill.csv")
+@blueprint.doc(hide=True)
+def get_bill(card_id: int) -> Response:
+    """Return what goes on the bill as CSV."""
+    with at_hand().reading() as session:
+        return csv_answer(billing.bill_csv(session, card_id), f"bill-{card_id}.csv")
 
 
 class FileIn(Sent):

@@ -4,6 +4,7 @@ import pytest
 
 from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, mm
+from plimb.core.measure.blades import Blade, BladeSet
 from plimb.core.measure.shorthand import parse_reading
 
 
@@ -78,11 +79,17 @@ def test_zero_is_a_number_only_where_a_sum_is_asked_for():
 
 
 def test_a_measured_blade_counts_as_what_it_measures_and_is_named_as_marked():
-    measured = {mm("0.15"): mm("0.148"), mm("0.18"): mm("0.181")}
-    reading = parse_reading("15-18", Unit.MM, actual=measured)
+    measured = BladeSet(
+        name="own",
+        blades=(
+            Blade(nominal_nm=mm("0.15"), measured_nm=mm("0.148")),
+            Blade(nominal_nm=mm("0.18"), measured_nm=mm("0.181")),
+        ),
+    )
+    reading = parse_reading("15-18", Unit.MM, thick=measured.thickness)
     assert (reading.gap.low_nm, reading.gap.high_nm) == (mm("0.148"), mm("0.181"))
     assert reading.words(Unit.MM) == "0.15 mm goes, 0.18 mm refuses"
-    assert parse_reading("15+2", Unit.MM, actual=measured).gap.best_nm == mm("0.168")
+    assert parse_reading("15+2", Unit.MM, thick=measured.thickness).gap.best_nm == mm("0.168")
 
 
 @pytest.mark.parametrize("text", ["5 8", "1 3-15", "0.1 3", "13-1 5"])

@@ -1,36 +1,53 @@
 <script lang="ts">
-  /** Open a card: which engine, who, why, and how far it has run. */
-  import { Refusal, answer, api, type EngineLine } from "../../api/client";
+  /** Open a card: which engine, what kind of job, who, why, and how far it has run. */
+  import kinds from "../../api/kinds.json";
+  import { Refusal, answer, api, type EngineLine, type Schemas } from "../../api/client";
+  import KindFields from "../../card/KindFields.svelte";
+  import RunFields from "../../card/RunFields.svelte";
   import { Button, Dialog, Field, Form, Select } from "../../kit";
+  import { whole } from "../../kit/numbers";
+  import { Attempt } from "../../state/attempt.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import { shopState } from "../../state/shop.svelte";
   import { route } from "../../state/route.svelte";
 
   let { open = $bindable(false), engines }: { open?: boolean; engines: EngineLine[] } = $props();
 
-  let engine = $state("");
+  let picked = $state("");
   let who = $state(preferences.name);
   let why = $state("Interval");
   let distance = $state("");
   let hours = $state("");
-  let refusal = $state<Refusal | null>(null);
-  const chosen = $derived(engine || String(engines[0]?.id ?? ""));
+  let kind = $state<Schemas["JobKind"]>("set");
+  let valve = $state("");
+  let by = $state("");
+  let wider = $state(true);
+  const attempt = new Attempt();
+  const engine = $derived(engines.find((one) => `${one.id}` === picked) ?? engines[0]);
+  const valves = $derived(
+    engine?.drawing.banks.flatMap((bank) => bank.valves.map((one) => one.valve)) ?? [],
+  );
+  /** As this engine's counter counts, until somebody says otherwise. */
+  let measured = $state<"km" | "mi" | null>(null);
+  const measure = $derived(measured ?? (engine?.counter === "mi" ? "mi" : "km"));
 
   async function submit(): Promise<void> {
-    const km = distance.trim() ? Number(distance.replaceAll(/[\s’']/g, "")) : null;
-    if (km !== null && !Number.isInteger(km)) {
-      refusal = new Refusal("bad", "Write the distance as a whole number.", "distance_km");
-      return;
-    }
-    try {
+    const run = whole(distance);
+    const one = kinds.jobs.find((row) => row.value === kind)?.one ?? false;
+    await attempt.at(async () => {
+      if (Number.isNaN(run))
+        throw new Refusal("bad", "Write the distance as a whole number.", "distance");
       const card = await answer(
         api.POST("/api/cards", {
           body: {
-            engine_id: Number(chosen),
+            engine_id: engine?.id ?? 0,
             opened_by: who,
             reason: why,
-            distance_km: km,
+            distance: run,
+            measure,
             hours: hours.trim() || null,
+            kind,
+            amount: one ? { valve, by, wider, unit: engine?.unit ?? "mm" } : null,
           },
         }),
       );
@@ -38,28 +55,33 @@
       open = false;
       void shopState.load();
       route.go(`/cards/${card.id}/${card.at}`);
-    } catch (error) {
-      refusal = error as Refusal;
-    }
+    });
   }
 </script>
 
 <Dialog bind:open title="Open a card" says="Engine cold: four hours without running, if you can.">
-  <Form onsend={submit} {refusal}>
-    <Select
-      label="Engine"
-      value={chosen}
-      items={engines.map((one) => ({ value: String(one.id), label: one.label, note: one.name }))}
-      onchange={(value) => (engine = value)}
+  <Form onsend={submit} refusal={attempt.refusal} class="grid grid-cols-2 gap-3">
+    <div class="col-span-2">
+      <Select
+        label="Engine"
+        value={`${engine?.id ?? ""}`}
+        items={engines.map((one) => ({ value: `${one.id}`, label: one.label, note: one.name }))}
+        onchange={(value) => (picked = value)}
+      />
+    </div>
+    <KindFields
+      bind:kind
+      bind:valve
+      bind:by
+      bind:wider
+      {valves}
+      unit={engine?.unit ?? preferences.unit}
     />
     <Field label="Who does the work" bind:value={who} at="opened_by" />
     <Field label="Why now" bind:value={why} at="reason" />
-    <div class="grid grid-cols-2 gap-3">
-      <Field label="Distance, km" kind="whole" bind:value={distance} at="distance_km" />
-      <Field label="or hours run" kind="decimal" bind:value={hours} at="hours" />
-    </div>
+    <RunFields bind:distance bind:measure={() => measure, (to) => (measured = to)} bind:hours />
     {#snippet foot()}
-      <Button kind="now" type="submit" class="min-h-12 text-lg">Open the card</Button>
+      <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Open the card</Button>
     {/snippet}
   </Form>
 </Dialog>

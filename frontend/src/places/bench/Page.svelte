@@ -39,7 +39,7 @@
     return card.opened ? `${measured}, ${card.opened} to set` : measured;
   }
   const checkAt = (card: CardLine): string =>
-    card.next_check_km === null ? "next check not set" : `next check at ${card.next_check_km} km`;
+    card.next_check ? `next check ${card.next_check}` : "next check not set";
   const next = (card: CardLine): string =>
     STAGES.find((one) => one.stage === card.at)?.name ?? "Feel";
 </script>

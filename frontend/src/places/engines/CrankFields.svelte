@@ -3,6 +3,7 @@
   import { Button, Field, Pair } from "../../kit";
   import type { EngineDocument } from "./document";
   import { TIMING, type EngineState } from "./engine.svelte";
+  import MarkFields from "./MarkFields.svelte";
 
   let { engine, file }: { engine: EngineState; file: EngineDocument } = $props();
 </script>
@@ -51,35 +52,5 @@
       >Without it the stops come from a mild timing, and say so.</span
     >
   {/if}
-  <div class="flex flex-wrap items-end gap-2 pt-2">
-    {#each file.engine.crank.marks ?? [] as mark, n (n)}
-      <span class="border-line flex items-end gap-1 border p-1">
-        <Field
-          label="mark"
-          class="w-16"
-          look="text-soft text-note"
-          bind:value={mark.name}
-          oninput={() => engine.redraw()}
-        />
-        <Field
-          label="at"
-          class="w-20"
-          look="text-soft text-note"
-          kind="figures"
-          value={mark.degrees ?? ""}
-          oninput={engine.reads(`Mark ${n + 1} at`, (to) => (mark.degrees = to))}
-        />
-        <Button
-          kind="bare"
-          aria-label="Take mark {mark.name} away"
-          onclick={() => {
-            file.engine.crank.marks?.splice(n, 1);
-            engine.redraw();
-          }}>×</Button
-        >
-      </span>
-    {/each}
-    <Button onclick={() => engine.addMark()}>Add a crank mark</Button>
-    <span class="text-soft text-note">Without marks of its own, every TDC counts as marked.</span>
-  </div>
+  <MarkFields {engine} {file} />
 </fieldset>

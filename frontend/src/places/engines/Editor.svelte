@@ -8,6 +8,7 @@
   import CrankFields from "./CrankFields.svelte";
   import { EngineState } from "./engine.svelte";
   import FamilyFields from "./FamilyFields.svelte";
+  import MachineFields from "./MachineFields.svelte";
   import NameFields from "./NameFields.svelte";
   import SpecFields from "./SpecFields.svelte";
   import StartFields from "./StartFields.svelte";
@@ -54,6 +55,7 @@
         </fieldset>
         <CrankFields {engine} {file} />
         <NameFields {engine} {file} />
+        <MachineFields {engine} {file} />
       {/if}
     </div>
     <aside class="flex flex-col gap-3 lg:sticky lg:top-3 lg:self-start">
@@ -66,7 +68,10 @@
         </div>
         <p class="text-note">
           {engine.turning.stops.length === 1 ? "1 stop" : `${engine.turning.stops.length} stops`}: {engine.turning.stops
-            .map((stop) => `${stop.mark ?? `${stop.degrees}°`} (${stop.valves.length})`)
+            .map(
+              (stop) =>
+                `${stop.mark ?? stop.camshaft ?? `${stop.degrees ?? "?"}°`} (${stop.valves.length})`,
+            )
             .join(", ")}.
         </p>
       {/if}

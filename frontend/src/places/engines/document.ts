@@ -18,24 +18,40 @@ export interface FamilyDocument {
   price?: number;
 }
 
+export interface MarkDocument {
+  name: string;
+  degrees?: number;
+  cue?: string;
+  count?: string;
+  /** What is measured there, by the maker's own table. */
+  valves?: string[];
+}
+
 export interface EngineDocument {
   unit?: "mm" | "in";
   shim_unit?: "mm" | "in";
   engine: {
     name: string;
     source?: string;
+    owner?: string;
+    plate?: string;
+    counter?: string | null;
+    interval?: number | null;
+    caps?: string;
+    tensioner?: string;
     page?: string;
     follower: string;
     crank: {
       rotation?: "clockwise" | "anticlockwise" | null;
       cylinders: { number: number; fires_at: number }[];
-      marks?: { name: string; degrees?: number }[];
+      marks?: MarkDocument[];
     };
     camshafts: { id: string }[];
     family: FamilyDocument;
     closer_family?: FamilyDocument;
     valves: {
       id: string;
+      cylinder: number;
       /** Stays when the valve is renamed; its first name where none is given. */
       key?: string;
       side: "intake" | "exhaust";

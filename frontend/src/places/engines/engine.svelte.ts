@@ -59,7 +59,13 @@ function keepTyped(before: EngineDocument, after: EngineDocument): void {
   Object.assign(after.engine, { source, page, spec, family, closer_family, events });
   if (!name.startsWith("New ")) after.engine.name = name;
   after.engine.crank.rotation = engine.crank.rotation;
-  after.engine.crank.marks = engine.crank.marks;
+  const there = new Set(after.engine.valves.map((valve) => valve.id));
+  after.engine.crank.marks = engine.crank.marks?.map((mark) => ({
+    ...mark,
+    valves: mark.valves?.filter((id) => there.has(id)),
+  }));
+  const { owner, plate, counter, interval, caps, tensioner } = engine;
+  Object.assign(after.engine, { owner, plate, counter, interval, caps, tensioner });
   const own = new Map(engine.valves.map((valve) => [valve.id, valve.spec]));
   for (const valve of after.engine.valves) valve.spec = own.get(valve.id);
 }
@@ -132,7 +138,7 @@ export class EngineState extends Attempt {
       if (family)
         family.runs = family.runs.filter((run) => Object.keys(run).length === RUN_ENDS.length);
     const { crank } = file.engine;
-    crank.marks = crank.marks?.filter((mark) => mark.degrees !== undefined);
+    crank.marks = crank.marks?.filter((mark) => mark.name.trim() !== "");
     return JSON.stringify(file, null, 1);
   }
 
@@ -250,6 +256,8 @@ export class EngineState extends Attempt {
     const valve = this.file?.engine.valves.find((one) => one.id === from);
     if (!valve || !to.trim()) return;
     valve.key ??= valve.id;
+    for (const mark of this.file?.engine.crank.marks ?? [])
+      mark.valves = mark.valves?.map((one) => (one === from ? to.trim() : one));
     valve.id = to.trim();
     if (valve.key === valve.id) delete valve.key;
     this.redraw();
@@ -304,6 +312,13 @@ export class EngineState extends Attempt {
     if (!crank) return;
     const marks = crank.marks ?? [];
     crank.marks = [...marks, { name: "" }];
+    this.redraw();
+  }
+
+  dropMark(nth: number): void {
+    this.file?.engine.crank.marks?.splice(nth, 1);
+    for (const called of [...this.faults.keys()])
+      if (/^Mark \d+ at$/.test(called)) this.faults.delete(called);
     this.redraw();
   }
 }

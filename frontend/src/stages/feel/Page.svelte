@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
-  import { Button, Pair } from "../../kit";
+  import { Button, Field, Pair } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Entry from "../../card/Entry.svelte";
@@ -40,7 +40,8 @@
   });
   const note = $derived.by(() => {
     if (!valve) return "";
-    const place = stop ? `Stop ${valve.stop + 1}, ${stop.mark ?? `${stop.degrees}°`}` : "";
+    const where = stop?.camshaft ?? stop?.mark ?? `${stop?.degrees ?? "?"}°`;
+    const place = stop ? `Stop ${valve.stop + 1}, ${where}` : "";
     if (!valve.found) return `${place}: its lobe points away from the follower.`;
     const words = preferences.unit === "mm" ? valve.found.mm : valve.found.thou;
     return `${words}; ${valve.reason}${valve.near_edge ? ", near the tight edge" : ""}`;
@@ -51,6 +52,19 @@
   <InHand {valve} gap={valve.found?.gap ?? null} verdict={valve.verdict} {note} />
   <SpecAsk {job} />
   <Questions {job} />
+  {#if job.card.apart && !job.signed}
+    <div class="border-now border-l-4 pl-3">
+      <p class="leading-5">
+        <b>Pieces are out.</b> What was found is only corrected now, as a line with its reason.
+      </p>
+      <Field
+        label="Why it is corrected"
+        bind:value={job.entry.reason}
+        invalid={job.refusal?.field === "correction"}
+        id="correction"
+      />
+    </div>
+  {/if}
   {#if !job.signed}
     <div class="flex items-center justify-between gap-2">
       <Pair

@@ -103,6 +103,9 @@
     {/if}
   {:else if steps.length}
     <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>
+  {:else if job.card.kind === "check"}
+    <h2 class="text-xl font-[640]">Closing up</h2>
+    <p>Nothing was taken apart. The cover goes back on all the same.</p>
   {:else}
     <p>
       No piece changes in this round. <a class="underline" href="/cards/{job.card.id}/choose"
@@ -111,11 +114,17 @@
     </p>
   {/if}
   <NextStage card={job.card} stage="fit" />
-  {#if job.card.closing.length && steps.length}
+  {#if steps.length && (job.card.machine.caps || job.card.machine.tensioner)}
+    <p class="border-now border-l-4 pl-3 leading-5">
+      {#if job.card.machine.caps}<b>Caps:</b> {job.card.machine.caps}.{/if}
+      {#if job.card.machine.tensioner}<b>Tensioner:</b> {job.card.machine.tensioner}.{/if}
+    </p>
+  {/if}
+  {#if job.card.closing.length}
     <Checklist
       {job}
       items={job.card.closing}
-      title="Closing up"
+      title={steps.length || job.card.kind === "check" ? "Closing up" : "The cover goes back on"}
       open={steps.every((one) => one.fitted)}
     />
   {/if}

@@ -1,51 +1,80 @@
 <script lang="ts">
-  /** Why, at what run and by whom: as the card was opened, and put right where that was wrong. */
+  /** Why, at what run, by whom, with what, and what kind of job: put right where that was wrong. */
+  import kinds from "../../api/kinds.json";
   import { Button, Field, Form, Select } from "../../kit";
+  import { whole } from "../../kit/numbers";
   import type { CardState } from "../../card/card.svelte";
+  import KindFields from "../../card/KindFields.svelte";
+  import RunFields from "../../card/RunFields.svelte";
   import { Draft } from "../../state/draft.svelte";
+  import { preferences } from "../../state/preferences.svelte";
   import { shopState } from "../../state/shop.svelte";
 
   let { job }: { job: CardState } = $props();
 
   const card = $derived(job.card);
   const sets = $derived(shopState.shop?.blade_sets ?? []);
+  const tools = $derived(shopState.shop?.instruments ?? []);
   let open = $state(false);
-  const reason = new Draft(() => card?.reason ?? "");
-  const who = new Draft(() => card?.opened_by ?? "");
-  const distance = new Draft(() => (card?.distance_km == null ? "" : `${card.distance_km}`));
-  const hours = new Draft(() => (card?.hours == null ? "" : card.hours));
-  const fields = [reason, who, distance, hours];
-  /** Blanks between thousands are left out; what is no whole number is asked again. */
-  const whole = (text: string): number | null =>
-    text.trim() === "" ? null : Number(text.replaceAll(/[\s’']/g, ""));
+  const draft = new Draft(() => ({
+    reason: card?.reason ?? "",
+    who: card?.opened_by ?? "",
+    distance: card?.distance == null ? "" : `${card.distance}`,
+    measure: card?.measure === "mi" ? ("mi" as const) : ("km" as const),
+    hours: card?.hours ?? "",
+    kind: card?.kind ?? "set",
+    valve: card?.only_valve ?? "",
+    by: "",
+    wider: (card?.change?.nm ?? 1) > 0,
+  }));
+  let typed = $state({ ...draft.value });
+  function begin(): void {
+    open = !open;
+    typed = { ...draft.value };
+  }
+  const kindIs = $derived(kinds.jobs.find((one) => one.value === card?.kind)?.label ?? "");
   const wrong = $derived(
-    Number.isInteger(whole(distance.value) ?? 0) ? null : "Write the distance as a whole number.",
+    Number.isNaN(whole(typed.distance)) ? "Write the distance as a whole number." : null,
+  );
+  const run = $derived(
+    [
+      card?.distance == null ? "" : `${card.distance} ${card.measure === "mi" ? "miles" : "km"}`,
+      card?.hours == null ? "" : `${card.hours} h`,
+    ]
+      .filter(Boolean)
+      .join(", "),
   );
 
   async function correct(): Promise<void> {
-    if (wrong) return;
+    if (!card || wrong) return;
     const facts = job.acts.facts({
-      reason: reason.value,
-      opened_by: who.value,
-      distance_km: whole(distance.value),
-      hours: hours.value.trim() || null,
+      reason: typed.reason,
+      opened_by: typed.who,
+      distance: whole(typed.distance),
+      measure: typed.measure,
+      hours: typed.hours.trim() || null,
     });
     if (!(await job.act(facts))) return;
-    for (const one of fields) one.saved();
+    const one = kinds.jobs.find((row) => row.value === typed.kind)?.one ?? false;
+    if (typed.kind !== card.kind || (one && typed.by)) {
+      const { valve, by, wider } = typed;
+      const amount = one ? { valve, by, wider, unit: preferences.unit } : null;
+      if (!(await job.act(job.acts.kind({ kind: typed.kind, amount })))) return;
+    }
     open = false;
   }
 </script>
 
 {#if card}
   <div class="flex items-baseline justify-between gap-3 py-2">
-    <p class="text-soft">
-      {card.reason}{card.distance_km === null ? "" : `, at ${card.distance_km} km`}{card.hours ===
-      null
-        ? ""
-        : `, ${card.hours} h`}; {card.opened_by}.
+    <p class="leading-5">
+      <b>{kindIs[0]?.toUpperCase()}{kindIs.slice(1)}</b>{card.only_valve && card.change
+        ? `: ${card.only_valve}, ${preferences.read(card.change)} ${preferences.unitName}`
+        : ""}.
+      <span class="text-soft">{card.reason}{run ? `, at ${run}` : ""}; {card.opened_by}.</span>
     </p>
     {#if !job.signed}
-      <Button kind="bare" aria-expanded={open} onclick={() => (open = !open)}
+      <Button kind="bare" aria-expanded={open} onclick={begin}
         >{open ? "Leave it" : "Correct"}</Button
       >
     {/if}
@@ -56,10 +85,21 @@
       refusal={wrong ?? job.refusal}
       onsend={correct}
     >
-      <Field label="Why now" class="col-span-2" at="reason" bind:value={reason.value} />
-      <Field label="Who does the work" class="col-span-2" at="opened_by" bind:value={who.value} />
-      <Field label="Distance, km" kind="whole" at="distance_km" bind:value={distance.value} />
-      <Field label="Hours" kind="decimal" at="hours" bind:value={hours.value} />
+      <KindFields
+        bind:kind={typed.kind}
+        bind:valve={typed.valve}
+        bind:by={typed.by}
+        bind:wider={typed.wider}
+        valves={[...job.valves.keys()]}
+        unit={preferences.unit}
+      />
+      <Field label="Why now" class="col-span-2" at="reason" bind:value={typed.reason} />
+      <Field label="Who does the work" class="col-span-2" at="opened_by" bind:value={typed.who} />
+      <RunFields
+        bind:distance={typed.distance}
+        bind:measure={typed.measure}
+        bind:hours={typed.hours}
+      />
       {#snippet foot()}
         <Button kind="now" type="submit">Put it right</Button>
         <Button onclick={() => void job.act(job.acts.putAway({ away: true }))}
@@ -68,8 +108,8 @@
       {/snippet}
     </Form>
   {/if}
-  {#if sets.length && !job.signed}
-    <div class="pb-3">
+  {#if !job.signed && (sets.length || tools.length)}
+    <div class="grid grid-cols-2 gap-3 pb-3">
       <Select
         label="Feeler set"
         value={`${card.blade_set?.id ?? ""}`}
@@ -80,10 +120,24 @@
         onchange={(id) =>
           void job.act(
             job.acts.method({
-              method: card.turning.method,
+              method: card.turning.method === "lobe" ? "lobe" : "marks",
               blade_set_id: id === "" ? null : Number(id),
             }),
           )}
+      />
+      <Select
+        label="Shims measured with"
+        value={`${card.instrument_id ?? ""}`}
+        items={[
+          { value: "", label: "none said" },
+          ...tools.map((one) => ({
+            value: `${one.id}`,
+            label: one.name,
+            note: `good to ±${one.doubt.mm} mm`,
+          })),
+        ]}
+        onchange={(id) =>
+          void job.act(job.acts.measuredWith({ instrument_id: id === "" ? null : Number(id) }))}
       />
     </div>
   {/if}

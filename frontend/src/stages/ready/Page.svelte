@@ -5,15 +5,26 @@
   import Checklist from "../../card/Checklist.svelte";
   import { Draft } from "../../state/draft.svelte";
   import Facts from "./Facts.svelte";
+  import Machine from "./Machine.svelte";
+  import Renew from "./Renew.svelte";
+  import SideChecks from "./SideChecks.svelte";
+  import StageNote from "../../card/StageNote.svelte";
   import StripTray from "./StripTray.svelte";
 
   let { job }: { job: CardState } = $props();
 
   const card = $derived(job.card);
+  const bench = $derived(card?.turning.method === "bench");
+  /** The stage after this one, in the order of this kind of job. */
+  const next = $derived(card?.todo[1]?.stage ?? "turn");
   const rested = new Draft(() => card?.conditions.rested_hours ?? "");
   const temperature = new Draft(() => card?.conditions.temperature_c ?? "");
   const reason = new Draft(() => card?.conditions.reason ?? "");
   const warm = $derived(job.refusal?.field === "reason" || card?.conditions.warm === true);
+  /** What was refused of these fields, and not of another form on the page. */
+  const coldRefusal = $derived(
+    ["rested", "temperature", "reason"].includes(job.refusal?.field ?? "") ? job.refusal : null,
+  );
   const left = $derived(card?.safety.filter((item) => !item.done).length ?? 0);
 
   async function note(): Promise<void> {
@@ -36,7 +47,8 @@
           Cold
         </h2>
         <Facts {job} />
-        <Form class="grid grid-cols-2 gap-3" onsend={note} refusal={job.refusal}>
+        <Machine {job} />
+        <Form class="grid grid-cols-2 gap-3" onsend={note} refusal={coldRefusal}>
           <Field
             label="Hours since it ran"
             kind="decimal"
@@ -87,14 +99,27 @@
           The maker’s manual, local codes and licensed practice come before this list.
         </p>
       </section>
-      <section aria-labelledby="tray">
-        <StripTray {job} />
-        <div class="mt-6">
-          <Button kind="now" href="/cards/{card.id}/turn" class="min-h-12 text-lg">
-            Turn to the first stop
+      <div>
+        {#if !bench}<section aria-labelledby="tray"><StripTray {job} /></section>{/if}
+        <div class={bench ? "" : "mt-6"}><Renew {job} /></div>
+        <SideChecks {job} />
+        <div class="mt-6"><StageNote {job} /></div>
+        <div class="mt-6 flex flex-wrap items-center gap-3">
+          <Button kind="now" href="/cards/{card.id}/{next}" class="min-h-12 text-lg">
+            {card.reference_first
+              ? "Write the reference pieces down"
+              : bench
+                ? "Turn the first camshaft"
+                : "Turn to the first stop"}
           </Button>
+          <a
+            href="/api/cards/{card.id}/blank.pdf"
+            target="_blank"
+            rel="noopener"
+            class="underline underline-offset-4">An empty sheet to print</a
+          >
         </div>
-      </section>
+      </div>
     </div>
   </div>
 {/if}

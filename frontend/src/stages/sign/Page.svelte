@@ -4,6 +4,9 @@
   import { Button, Field, Form } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
+  import { whole } from "../../kit/numbers";
+  import StageNote from "../../card/StageNote.svelte";
+  import Bill from "./Bill.svelte";
   import Sheet from "./Sheet.svelte";
   import { SheetState } from "./state.svelte";
 
@@ -27,6 +30,8 @@
   });
   const remarks = kept("remarks");
   const next = kept("next");
+  const nextHours = kept("next hours");
+  const nextOn = kept("next on");
   let amended = $state("");
   let amendSays = $state("");
   let checked = $state("");
@@ -42,13 +47,21 @@
     field.value = "";
   }
   const left = $derived(card.card?.not_in_spec ?? []);
-  const km = $derived(next.value.trim() ? Number(next.value.replaceAll(/[ .,’']/g, "")) : null);
-  const nextWrong = $derived(km !== null && !Number.isInteger(km));
+  const run = $derived(whole(next.value));
+  const nextWrong = $derived(Number.isNaN(run));
 
   async function sign(): Promise<void> {
     if (nextWrong) return;
     preferences.setName(name.trim());
-    await card.act(card.acts.sign({ signed_by: name, remarks: remarks.value, next_check_km: km }));
+    await card.act(
+      card.acts.sign({
+        signed_by: name,
+        remarks: remarks.value,
+        next_distance: run,
+        next_hours: nextHours.value.trim() || null,
+        next_on: nextOn.value || null,
+      }),
+    );
   }
 </script>
 
@@ -64,6 +77,7 @@
     >
     <Button href="/api/cards/{card.id}/card.json" kind="bare">Card as JSON</Button>
     <Button href="/api/cards/{card.id}/readings.csv" kind="bare">Readings as CSV</Button>
+    <Button href="/api/cards/{card.id}/bill.csv" kind="bare">Bill as CSV</Button>
   </div>
 {/snippet}
 
@@ -137,15 +151,18 @@
               bind:value={remarks.value}
               aria-invalid={card.refusal?.field === "remarks"}></textarea>
           </label>
-          <Field
-            label="Next check at, km"
-            kind="whole"
-            bind:value={next.value}
-            invalid={nextWrong}
-          />
-          {#if nextWrong}<p class="text-tight">
-              Write the next check as a whole number of km.
-            </p>{/if}
+          <div class="grid grid-cols-2 gap-2">
+            <Field
+              label="Next check at, {card.card.measure === 'mi' ? 'miles' : 'km'}"
+              kind="whole"
+              bind:value={next.value}
+              invalid={nextWrong}
+              at="distance"
+            />
+            <Field label="or at, hours" kind="decimal" bind:value={nextHours.value} at="hours" />
+            <Field label="or by the day" type="date" bind:value={nextOn.value} at="next_on" />
+          </div>
+          {#if nextWrong}<p class="text-tight">Write the next check as a whole number.</p>{/if}
           {#snippet foot()}
             <p class="text-soft text-note leading-5">
               Before the engine is started: cover torqued to the maker’s figure, tensioner released,
@@ -154,6 +171,8 @@
             <Button kind="now" type="submit" class="min-h-12 text-lg">Sign</Button>
           {/snippet}
         </Form>
+        <Bill job={card} />
+        <StageNote job={card} />
         {@render files()}
       {/if}
     </aside>

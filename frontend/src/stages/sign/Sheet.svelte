@@ -145,13 +145,11 @@
       </ul>
     </section>
   {/each}
-  {#each [["Proof", sheet.explained.join(" ")], ["Torques", sheet.torques.join("; ")], ["Cautions acknowledged", sheet.acknowledged.join(", ")], ["Not acknowledged", sheet.not_acknowledged.join(", ")]] as [name, says] (name)}
-    {#if says}
-      <p class="border-line border-b py-1.5 text-note leading-5">
-        <span class="text-soft">{name}</span>
-        {says}
-      </p>
-    {/if}
+  {#each sheet.lines as line (line.name)}
+    <p class="border-line border-b py-1.5 text-note leading-5 whitespace-pre-wrap">
+      <span class="text-soft">{line.name}</span>
+      {line.says}
+    </p>
   {/each}
   <p class="border-line border-b py-2 text-note whitespace-pre-wrap">
     <span class="text-soft">Remarks</span>

@@ -147,14 +147,16 @@
       >
     {/each}
     {#each turning.stops as stop, n (n)}
-      <path
-        d="M{x(stop.degrees)} {HEAD - 6}V{height - 24}"
-        class="stroke-ink"
-        stroke-dasharray="5 3"
-      />
-      <text x={x(stop.degrees) + 4} y={HEAD - 2} class="fill-ink text-mark font-bold"
-        >{stop.mark ?? `stop ${n + 1}`}</text
-      >
+      {#if stop.degrees !== null}
+        <path
+          d="M{x(stop.degrees)} {HEAD - 6}V{height - 24}"
+          class="stroke-ink"
+          stroke-dasharray="5 3"
+        />
+        <text x={x(stop.degrees) + 4} y={HEAD - 2} class="fill-ink text-mark font-bold"
+          >{stop.mark ?? `stop ${n + 1}`}</text
+        >
+      {/if}
     {/each}
     <!-- the rule: every 10 degrees, longer every 90 -->
     {#each Array.from({ length: 73 }, (_, n) => n * 10) as degrees (degrees)}

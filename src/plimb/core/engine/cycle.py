@@ -4,17 +4,33 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from plimb.core.engine.engine import Clearance, Engine, Side
-from plimb.core.engine.turning import COMFORT, USUAL_EVENTS, Events, Method, TurnPlan, margin
+from plimb.core.engine.turning import (
+    COMFORT,
+    USUAL_EVENTS,
+    Events,
+    Method,
+    Stop,
+    TurnPlan,
+    margin,
+)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CycleStop:
-    """One angle to turn to, and what is measured there; `narrow` where it must be met exactly."""
+    """One place to turn to, and what is measured there; `narrow` where it must be met exactly.
 
-    degrees: float
+    `own` says that the mark is the engine's, as somebody entered it, with its `cue` and
+    `count`; else it is a top dead centre that nobody has named.
+    """
+
+    degrees: float | None
     mark: str | None
+    own: bool
+    cue: str
+    count: str
+    camshaft: str | None
     valves: tuple[str, ...]
-    margin: float
+    margin: float | None
     narrow: bool
 
 
@@ -33,10 +49,15 @@ class Lane:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Cycle:
-    """Where to turn to, and the whole cycle to see why; from `assumed` timing if none is known."""
+    """Where to turn to, and the whole cycle to see why.
+
+    `computed` says that stops are worked out, not all from the maker's own table; `assumed`
+    that no timing is entered, so that a mild one was taken. On the bench there are no lanes.
+    """
 
     method: Method
     rotation: str | None
+    computed: bool
     assumed: bool
     stops: tuple[CycleStop, ...]
     lanes: tuple[Lane, ...]
@@ -47,18 +68,25 @@ def cycle_of(engine: Engine, events: Events | None, method: Method, plan: TurnPl
     return Cycle(
         method=method,
         rotation=engine.rotation,
+        computed=any(stop.margin is not None for stop in plan.stops),
         assumed=events is None,
-        stops=tuple(
-            CycleStop(
-                degrees=float(stop.degrees),
-                mark=stop.mark,
-                valves=stop.valves,
-                margin=float(stop.margin),
-                narrow=stop.margin < COMFORT,
-            )
-            for stop in plan.stops
-        ),
-        lanes=tuple(_lanes(engine, events or USUAL_EVENTS)),
+        stops=tuple(_stop(engine, stop) for stop in plan.stops),
+        lanes=tuple(_lanes(engine, events or USUAL_EVENTS)) if method is not Method.BENCH else (),
+    )
+
+
+def _stop(engine: Engine, stop: Stop) -> CycleStop:
+    mark = next((one for one in engine.marks if one.name == stop.mark), None)
+    return CycleStop(
+        degrees=None if stop.degrees is None else float(stop.degrees),
+        mark=stop.mark,
+        own=mark is not None,
+        cue=mark.cue if mark else "",
+        count=mark.count if mark else "",
+        camshaft=stop.camshaft,
+        valves=stop.valves,
+        margin=None if stop.margin is None else float(stop.margin),
+        narrow=stop.margin is not None and stop.margin < COMFORT,
     )
 
 

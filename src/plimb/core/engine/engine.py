@@ -82,10 +82,17 @@ class Bank:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CrankMark:
-    """A mark that can be seen on the crank, at this many degrees of its turn."""
+    """A mark that can be seen, at so many degrees of the crank's turn, None where unknown.
+
+    `cue` is what the maker says to look for, `count` what is counted between the timing marks,
+    `valves` the keys of those that are measured there by the maker's own table.
+    """
 
     name: str
-    degrees: int
+    degrees: int | None = None
+    cue: str = ""
+    count: str = ""
+    valves: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -124,6 +131,11 @@ class Engine:
                     "engine does not have.",
                     field="engine",
                 )
+        tabled = [valve for mark in self.marks for valve in mark.valves]
+        for valve in tabled:
+            if valve not in self.names:
+                raise BadValue(f"a mark names valve {valve}, which is not there.", field="marks")
+        _no_twins("valve in the table of the marks", tabled)
         if set(banked) != set(numbers):
             raise BadValue("every cylinder must lie in one bank.", field="layout")
         for number in numbers:

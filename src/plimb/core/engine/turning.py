@@ -5,7 +5,7 @@ TDC. A follower is off the base circle while its lobe lifts it, ramps included; 
 other angle its gap can be measured. The cam turns once for two turns of the crank.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
@@ -22,10 +22,11 @@ COMFORT = 20
 
 
 class Method(StrEnum):
-    """The two schools: by the crank's marks, or lobe by lobe."""
+    """The two schools: by the crank's marks, or lobe by lobe; a head on the bench has no crank."""
 
     MARKS = "marks"
     LOBE = "lobe"
+    BENCH = "bench"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -74,16 +75,19 @@ USUAL_EVENTS = Events()
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Stop:
-    """One angle to turn to, in crank degrees of the 720° cycle, and what is measured there.
+    """One place to turn to, and what is measured there.
 
-    `mark` names the crank mark to look for; None where there is none, and only the lobes
-    prove the place. `margin` is the smallest distance of a valve from being lifted.
+    `degrees` are of the crank in the 720° cycle, None where nobody knows them: by the maker's
+    own table the `mark` alone is enough, and on the bench just the `camshaft` is turned.
+    Without a mark only the lobes prove the place. `margin` is the smallest distance of a valve
+    from being lifted, None where the maker's word stands for it.
     """
 
-    degrees: Fraction
+    degrees: Fraction | None
     mark: str | None
     valves: tuple[str, ...]
-    margin: Fraction
+    margin: Fraction | None
+    camshaft: str | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -111,21 +115,66 @@ def _margin(local: Number, start: int, end: int) -> Number:
 
 
 def plan_turning(
-    engine: Engine, events: Events = USUAL_EVENTS, method: Method = Method.MARKS
+    engine: Engine, events: Events | None = None, method: Method = Method.MARKS
 ) -> TurnPlan:
-    """Return the stops that reach every valve.
+    """Return the stops that reach every valve; without `events` a mild timing is assumed.
 
-    By the marks: the fewest stops; then the fewest that are not at a marked TDC; then the
-    least turning from the first stop on, in the engine's own direction only; then the
-    largest smallest margin. By the lobe: one stop a lobe, each straight away from its
-    follower.
+    By the marks: first the maker's own table, each mark with the valves that are measured at
+    it. For what it leaves: the fewest stops; then the fewest that are not at a marked TDC; then
+    the least turning from the first stop on, in the engine's own direction only; then the
+    largest smallest margin. From assumed timing no unmarked place is named where the engine's
+    own marks can stand for it. By the lobe: one stop a lobe, each straight away from its
+    follower. On the bench: the same, camshaft by camshaft.
 
     Raises:
         BadValue: A valve is never at rest with these events.
     """
+    if method is Method.BENCH:
+        return _on_bench(engine)
+    timing = events or USUAL_EVENTS
     if method is Method.LOBE:
-        return _by_lobe(engine, events)
-    table = _Table(engine, events)
+        return _by_lobe(engine, timing)
+    tabled = _by_table(engine, timing)
+    done = {valve for stop in tabled for valve in stop.valves}
+    left = [one for one in engine.clearances if one.id not in done]
+    if not left:
+        return TurnPlan(stops=tabled, turning=Fraction(0))
+    found = _computed(engine, left, timing, assumed=events is None)
+    return TurnPlan(stops=(*tabled, *found.stops), turning=found.turning)
+
+
+def _by_table(engine: Engine, events: Events) -> tuple[Stop, ...]:
+    """Return the marks at which the maker says what is measured, in the order they are given.
+
+    A mark comes round twice a cycle; the turn at which its valves are further from being lifted
+    is meant. The only mark of a single is for all its valves.
+    """
+    stops = []
+    for mark in engine.marks:
+        single = len(engine.marks) == len(engine.cylinders) == 1 and mark.degrees is None
+        valves = tuple(engine.names) if single and not mark.valves else mark.valves
+        if valves:
+            named = tuple(engine.names[key] for key in valves if key in engine.names)
+            at = _turn_of(engine, events, mark.degrees, named)
+            stops.append(Stop(degrees=at, mark=mark.name, valves=named, margin=None))
+    return tuple(stops)
+
+
+def _turn_of(
+    engine: Engine, events: Events, degrees: int | None, valves: tuple[str, ...]
+) -> Fraction | None:
+    if degrees is None:
+        return None
+    return max(
+        (Fraction(degrees), Fraction(degrees + 360)),
+        key=lambda at: min(margin(engine, engine.clearance(v), events, at) for v in valves),
+    )
+
+
+def _computed(
+    engine: Engine, among: Sequence[Clearance], events: Events, *, assumed: bool
+) -> TurnPlan:
+    table = _Table(engine, among, events, assumed=assumed)
     wanted = frozenset(range(len(table.groups)))
     never = wanted.difference(*table.reach)
     if never:
@@ -136,10 +185,12 @@ def plan_turning(
     count = next(n for n in range(1, len(wanted) + 1) if any(table.covers(wanted, n)))
     best = min(table.covers(wanted, count), key=table.worth)
     at: dict[Fraction, list[tuple[str, Fraction]]] = {}
+    left = {one.id for one in among}
     for group, angle in table.assigned(best).items():
         stop = at.setdefault(Fraction(table.angles[angle], 2), [])
         for valve in engine.along(*table.groups[group]):
-            stop.append((valve.id, Fraction(table.margins[group][angle], 2)))
+            if valve.id in left:
+                stop.append((valve.id, Fraction(table.margins[group][angle], 2)))
     return _in_order(engine, at)
 
 
@@ -149,18 +200,20 @@ class _Table:
     Angles and margins are in half degrees.
     """
 
-    def __init__(self, engine: Engine, events: Events) -> None:
+    def __init__(
+        self, engine: Engine, among: Sequence[Clearance], events: Events, *, assumed: bool
+    ) -> None:
         fires = {one.number: 2 * one.fires_at for one in engine.cylinders}
         lifts = {side: tuple(2 * edge for edge in events.lift(side)) for side in Side}
-        present = {(valve.cylinder, valve.side) for valve in engine.clearances}
+        present = {(valve.cylinder, valve.side) for valve in among}
         self.groups = [(n, side) for n in fires for side in Side if (n, side) in present]
         marked = {(at + turn) % (2 * CYCLE) for at in fires.values() for turn in (0, CYCLE)}
-        if engine.marks:
-            marked |= {
-                (2 * mark.degrees + turn) % (2 * CYCLE)
-                for mark in engine.marks
-                for turn in (0, CYCLE)
-            }
+        marked |= {
+            (2 * mark.degrees + turn) % (2 * CYCLE)
+            for mark in engine.marks
+            for turn in (0, CYCLE)
+            if mark.degrees is not None
+        }
         ends = sorted(
             {(fires[n] + edge) % (2 * CYCLE) for n, side in self.groups for edge in lifts[side]}
         )
@@ -178,11 +231,18 @@ class _Table:
             frozenset(g for g in range(len(self.groups)) if self.margins[g][a] > 0)
             for a in range(len(self.angles))
         ]
-        self.kept = self._undominated()
+        own = any(mark.degrees is not None for mark in engine.marks)
+        self.kept = self._undominated(just_marked=own and assumed)
 
-    def _undominated(self) -> list[int]:
-        """Drop the unmarked candidates that reach no more than some marked one does."""
+    def _undominated(self, *, just_marked: bool) -> list[int]:
+        """Drop the unmarked candidates that reach no more than some marked one does.
+
+        Where `just_marked` ones are wanted, all of them, if those reach every group.
+        """
         marked = [a for a, is_marked in enumerate(self.is_marked) if is_marked]
+        reached = frozenset[int]().union(*(self.reach[a] for a in marked))
+        if just_marked and len(reached) == len(self.groups):
+            return marked
         return [
             a
             for a in range(len(self.angles))
@@ -263,13 +323,32 @@ def _by_lobe(engine: Engine, events: Events) -> TurnPlan:
     return _in_order(engine, at)
 
 
+def _on_bench(engine: Engine) -> TurnPlan:
+    """Return a stop a lobe, camshaft by camshaft, cylinders in their order."""
+    stops: dict[tuple[str, int, Side], list[str]] = {}
+    for shaft in engine.camshafts:
+        for cylinder in sorted(engine.cylinders, key=lambda one: one.number):
+            for side in Side:
+                for valve in engine.along(cylinder.number, side):
+                    if valve.camshaft == shaft.id:
+                        stops.setdefault((shaft.id, cylinder.number, side), []).append(valve.id)
+    return TurnPlan(
+        stops=tuple(
+            Stop(degrees=None, mark=None, valves=tuple(valves), margin=None, camshaft=shaft)
+            for (shaft, _cylinder, _side), valves in stops.items()
+        ),
+        turning=Fraction(0),
+    )
+
+
 def mark_at(engine: Engine, degrees: Fraction) -> str | None:
     """Return the name of the crank mark that lines up there, or None.
 
     Without marks of its own every cylinder's TDC is taken as marked, `T` and its number.
     """
-    own = [mark.name for mark in engine.marks if (mark.degrees - degrees) % 360 == 0]
-    if engine.marks:
+    known = [mark for mark in engine.marks if mark.degrees is not None]
+    own = [mark.name for mark in known if ((mark.degrees or 0) - degrees) % 360 == 0]
+    if known:
         return own[0] if own else None
     firing = [one.number for one in engine.cylinders if (one.fires_at - degrees) % CYCLE == 0]
     other = [one.number for one in engine.cylinders if (one.fires_at - degrees) % 360 == 0]

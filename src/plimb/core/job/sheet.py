@@ -107,6 +107,8 @@ class SheetRound:
 class Sheet:
     """The whole sheet. `facts` are names and what stands beside them, in order.
 
+    `lines` are what stands below the valves, in the same way: what was looked at, used, done.
+
     `unit` is the engine's own for gaps; the printed sheet shows them in it.
     """
 
@@ -121,10 +123,7 @@ class Sheet:
     drawing: HeadDrawing
     rows: tuple[SheetRow, ...]
     rounds: tuple[SheetRound, ...]
-    acknowledged: tuple[str, ...]
-    not_acknowledged: tuple[str, ...]
-    torques: tuple[str, ...]
-    explained: tuple[str, ...]
+    lines: tuple[Fact, ...]
     remarks: str
     next_check: str
     signed_by: str | None

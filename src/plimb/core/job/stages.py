@@ -1,6 +1,6 @@
 """The stages of a card, in the order of work: one row each with what it asks for."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from typing import assert_never
@@ -23,13 +23,23 @@ class Stage(StrEnum):
     SIGN = "sign"
 
 
+STAGE_NAMES = {stage: stage.value.capitalize() for stage in Stage}
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Job:
-    """What the stages look at: every valve in measuring order, and the safety list."""
+    """What the stages look at: every valve in measuring order, and the lists.
+
+    `closing` is asked for only where nothing is taken apart, `reference` where known pieces go
+    in and are written down before the gaps are measured.
+    """
 
     valves: Mapping[str, ValveStatus]
     safety: tuple[str, ...] = ()
     unseen: tuple[str, ...] = ()
+    closing: tuple[str, ...] = ()
+    unclosed: tuple[str, ...] = ()
+    reference: bool = False
 
     def those(self, wanted: Callable[[ValveStatus], bool]) -> tuple[str, ...]:
         """Return the valves of which that is so, in measuring order."""
@@ -82,7 +92,9 @@ def _unread(job: Job) -> tuple[str, ...]:
 
     def waits(one: ValveStatus) -> bool:
         piece = one.record.piece
-        return one.opens if piece is None else piece.disagrees and not piece.answered
+        if piece is None:
+            return job.reference or one.opens
+        return piece.disagrees and not piece.answered
 
     return job.those(waits)
 
@@ -109,16 +121,20 @@ FEEL = StageKind(
     waits=lambda job: job.those(lambda one: one.need in (Need.MEASURE, Need.FINER, Need.SPEC)),
 )
 READ = StageKind(
-    asks=lambda job: job.those(lambda one: one.opens or one.valve in _unread(job)),
+    asks=lambda job: job.those(lambda one: job.reference or one.opens or one.valve in _unread(job)),
     waits=_unread,
-    there_for=_opened,
+    there_for=lambda job: _every(job) if job.reference else _opened(job),
 )
 CHOOSE = StageKind(
     asks=lambda job: job.those(lambda one: one.opens or one.valve in _undecided(job)),
     waits=_undecided,
     there_for=_opened,
 )
-FIT = StageKind(asks=_touched, waits=_unfitted, there_for=_touched)
+FIT = StageKind(
+    asks=lambda job: _touched(job) or job.closing,
+    waits=lambda job: _unfitted(job) or job.unclosed,
+    there_for=lambda job: _touched(job) or job.closing,
+)
 PROVE = StageKind(
     asks=_touched,
     waits=lambda job: job.those(lambda one: one.touched and one.record.proof is None),
@@ -160,7 +176,7 @@ class Todo:
     waiting: tuple[str, ...]
 
 
-def todo_list(job: Job) -> tuple[Todo, ...]:
+def todo_list(job: Job, stages: Sequence[Stage] = tuple(Stage)) -> tuple[Todo, ...]:
     """Return each stage's list; a check with everything in spec goes from Feel to Sign."""
     return tuple(
         Todo(
@@ -169,7 +185,7 @@ def todo_list(job: Job) -> tuple[Todo, ...]:
             asks=kind.asks(job),
             waiting=kind.waits(job),
         )
-        for stage in Stage
+        for stage in stages
         for kind in (kind_of(stage),)
     )
 

@@ -1,24 +1,35 @@
 """The whole card at a glance: what each valve says, what it needs, what is still to do."""
 
-from collections.abc import Mapping
-from dataclasses import dataclass, field
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field, replace
 
-from plimb.core.engine.engine import Engine, measuring_order
+from plimb.core.engine.engine import Clearance, Engine, measuring_order
+from plimb.core.job.kinds import SET, KindOfJob
 from plimb.core.job.stages import NOTED_FIRST, Job, Stage, Todo, todo_list
 from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
 from plimb.core.measure.limits import Verdict
-from plimb.core.plan.needs import WhichToSet, needs_setting
+from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import School
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class ReadyState:
-    """What the safety list asks for, what of it is not seen to, and whether anything was noted."""
+class Around:
+    """What a card says besides its valves.
+
+    The safety list, what of it is not seen to, and whether anything was noted; what closes the
+    engine where nothing is taken apart; the kind of job, and the valve it is about if it is
+    about one, with what its gap is to be changed by.
+    """
 
     safety: tuple[str, ...] = ()
     unseen: tuple[str, ...] = ()
     noted: bool = True
+    closing: tuple[str, ...] = ()
+    unclosed: tuple[str, ...] = ()
+    kind: KindOfJob = SET
+    only: str | None = None
+    change_nm: int = 0
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -30,7 +41,7 @@ class JobStatus:
     todo: tuple[Todo, ...]
     at: Stage
     not_in_spec: tuple[str, ...]
-    ready: ReadyState = field(default_factory=ReadyState)
+    around: Around = field(default_factory=Around)
 
     @property
     def opened(self) -> tuple[str, ...]:
@@ -49,21 +60,24 @@ def job_status(
     school: School,
     which: WhichToSet,
     order: tuple[str, ...] | None = None,
-    ready: ReadyState | None = None,
+    around: Around | None = None,
 ) -> JobStatus:
     """Return what every valve says and what each stage still waits for.
 
-    `order` is the order of measuring; without one, cylinders come as they fire. Without a
-    `ready` state the card has left Ready.
+    `order` is the order of measuring; without one, cylinders come as they fire. With nothing
+    `around` it the card has left Ready and checks and sets.
     """
     order = order or measuring_order(engine)
-    ready = ready or ReadyState()
+    around = around or Around()
+    kind = around.kind
+    which = kind.sets or which
     written = {valve: records.get(valve, ValveRecord()) for valve in order}
     shafts_out = frozenset(
         engine.shafts_over(
             valve
             for valve, record in written.items()
-            if needs_setting(
+            if around.only in (None, valve)
+            and needs_setting(
                 engine.clearance(valve),
                 record.found.gap if record.found else None,
                 record.piece.condition if record.piece else Condition.SOUND,
@@ -80,37 +94,86 @@ def job_status(
         valve: valve_status(
             engine.clearance(valve),
             record,
-            school,
-            need_of(engine.clearance(valve), record, which, shafts_out),
+            by_amount(engine.clearance(valve), record, around.change_nm, school)
+            if around.only == valve
+            else school,
+            _need(engine.clearance(valve), record, which, shafts_out, around),
             given_away=valve in given,
         )
         for valve, record in written.items()
     }
-    todo = todo_list(Job(valves=valves, safety=ready.safety, unseen=ready.unseen))
+    job = Job(
+        valves=valves,
+        safety=around.safety,
+        unseen=around.unseen,
+        closing=() if kind.opens else around.closing,
+        unclosed=() if kind.opens else around.unclosed,
+        reference=kind.reference,
+    )
+    todo = todo_list(job, kind.stages)
     return JobStatus(
         order=order,
         valves=valves,
         todo=todo,
-        at=_at(todo, valves, ready),
-        not_in_spec=tuple(valve for valve in order if valves[valve].left is not Verdict.IN),
-        ready=ready,
+        at=_at(todo, valves, around),
+        not_in_spec=tuple(
+            valve
+            for valve in order
+            if around.only in (None, valve) and valves[valve].left is not Verdict.IN
+        ),
+        around=around,
     )
 
 
-def _at(todo: tuple[Todo, ...], valves: Mapping[str, ValveStatus], ready: ReadyState) -> Stage:
+def by_amount(clearance: Clearance, record: ValveRecord, change_nm: int, school: School) -> School:
+    """Return the school that aims at a known amount from the gap as found, never out of spec."""
+    if record.found is None or clearance.check is None:
+        return school
+    wanted = record.found.gap.best_nm + change_nm
+    check = clearance.check
+    return replace(school, aim=min(max(wanted, check.low_nm), check.high_nm))
+
+
+LEFT_ALONE = ValveNeed(need=Need.LEAVE, reason="left alone by this job", opens=False)
+
+
+def _need(
+    clearance: Clearance,
+    record: ValveRecord,
+    which: WhichToSet,
+    shafts_out: frozenset[str],
+    around: Around,
+) -> ValveNeed:
+    """Return what a valve asks for; one that the job is not about is left alone."""
+    if around.only not in (None, clearance.id):
+        return LEFT_ALONE
+    need = need_of(clearance, record, which, shafts_out)
+    return need if around.kind.opens else replace(need, opens=False)
+
+
+def _at(todo: tuple[Todo, ...], valves: Mapping[str, ValveStatus], around: Around) -> Stage:
     """Return the first stage that waits; Ready until anything is noted or measured.
 
-    A proof that is out keeps the card at Prove.
+    Once pieces are out nothing leads back to Feel: what was found then changes only as a
+    correction. A proof that is out keeps the card at Prove.
     """
-    if not ready.noted and not any(one.record.found for one in valves.values()):
+    if not around.noted and not any(one.record.found for one in valves.values()):
         return Stage.READY
+    apart = pieces_out((one.record for one in valves.values()), around.kind)
+    passed = {*NOTED_FIRST, *((Stage.FEEL,) if apart else ())}
     waits = next(
-        (
-            item.stage
-            for item in todo
-            if item.stage not in NOTED_FIRST and item.applies and item.waiting
-        ),
+        (item.stage for item in todo if item.stage not in passed and item.applies and item.waiting),
         Stage.SIGN,
     )
     out = any(state.proof_verdict not in (None, Verdict.IN) for state in valves.values())
     return Stage.PROVE if waits is Stage.SIGN and out else waits
+
+
+def pieces_out(records: Iterable[ValveRecord], kind: KindOfJob) -> bool:
+    """Return whether pieces have come out, so that gaps as found can be felt no more.
+
+    Reference pieces are written down before the gaps are felt; there a decision says it.
+    """
+    if kind.reference:
+        return any(record.choice is not None for record in records)
+    return any(record.piece is not None for record in records)

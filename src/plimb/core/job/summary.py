@@ -2,6 +2,8 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from datetime import date
+from decimal import Decimal
 
 from plimb.core.job.stages import Stage
 from plimb.core.job.status import JobStatus
@@ -44,3 +46,23 @@ class ShopThings:
     note: str
     blade_set: BladeSet | None
     instrument: Instrument | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class NextCheck:
+    """When the next check is due: by a distance, hours or a day, whichever comes first."""
+
+    next_check_km: int | None
+    next_check_mi: int | None
+    next_check_hours: Decimal | None
+    next_check_on: date | None
+
+    def words(self) -> str:
+        """Return it in words; empty where nobody set one."""
+        at = [
+            "" if self.next_check_km is None else f"at {self.next_check_km} km",
+            "" if self.next_check_mi is None else f"at {self.next_check_mi} miles",
+            "" if self.next_check_hours is None else f"at {self.next_check_hours:f} h",
+            "" if self.next_check_on is None else f"by {self.next_check_on:%Y-%m-%d}",
+        ]
+        return " or ".join(filter(None, at))

@@ -28,15 +28,34 @@ class BladeState(StrEnum):
     BROKEN = "broken"
 
 
+SCALES_NM = mm("0.001")
+"""How far the two markings of a blade with two scales may lie apart: they are rounded."""
+
+STACK_OFF_NM = mm("0.05")
+"""How far a stack may measure from the sum of its blades."""
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Blade:
-    """One blade: its marking and, if somebody measured it, its own thickness, in nanometres."""
+    """One blade: its marking and, if somebody measured it, its own thickness, in nanometres.
+
+    A blade with two scales is what the inch one says; `stamped_nm` is its other marking, in
+    millimetres, which is rounded.
+    """
 
     nominal_nm: int
     measured_nm: int | None = None
     state: BladeState = BladeState.SOUND
+    stamped_nm: int | None = None
 
     def __post_init__(self) -> None:
+        off_nm = abs((self.stamped_nm or self.nominal_nm) - self.nominal_nm)
+        if off_nm > SCALES_NM:
+            raise BadValue(
+                f"blade of {show(self.nominal_nm, Unit.INCH)} in is {show_mm(self.nominal_nm)} mm; "
+                f"it cannot be stamped {show_mm(self.stamped_nm or 0)}.",
+                field="blade",
+            )
         for thickness_nm in (self.nominal_nm, self.measured_nm):
             if thickness_nm is not None and not mm("0.01") <= thickness_nm <= mm("2"):
                 raise BadValue(
@@ -68,6 +87,14 @@ class Blade:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Stack:
+    """Two blades laid together, by their markings, and what they measure so, in nanometres."""
+
+    blades: tuple[int, int]
+    measured_nm: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Gauge:
     """A blade, or two together, and the thickness they make, in nanometres."""
 
@@ -82,11 +109,15 @@ class Gauge:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class BladeSet:
-    """A set of blades, in any order; two may be laid together where stacking is allowed."""
+    """A set of blades, in any order; two may be laid together where stacking is allowed.
+
+    Two that somebody measured together are as thick as that, oil between them and all.
+    """
 
     name: str
     stacking: bool = True
     blades: tuple[Blade, ...]
+    stacks: tuple[Stack, ...] = ()
 
     def __post_init__(self) -> None:
         if not self.blades:
@@ -95,16 +126,35 @@ class BladeSet:
         twice = {nm for nm in nominal if nominal.count(nm) > 1}
         if twice:
             raise BadValue(f"blade {show(min(twice), Unit.MM)} is in the set twice.", field="blade")
+        for stack in self.stacks:
+            sum_nm = sum(stack.blades)
+            if not set(stack.blades) <= set(nominal):
+                raise BadValue("A stack is of two blades of its set.", field="stacks")
+            if abs(stack.measured_nm - sum_nm) > STACK_OFF_NM:
+                raise BadValue(
+                    f"a stack of {show_mm(sum_nm)} cannot measure {show_mm(stack.measured_nm)}.",
+                    field="stacks",
+                )
 
     @property
     def usable(self) -> tuple[Blade, ...]:
         """The blades in use, thinnest first."""
         return tuple(sorted((b for b in self.blades if b.in_use), key=lambda b: b.thickness_nm))
 
-    @property
-    def actual(self) -> dict[int, int]:
-        """What each blade measures, by its marking, where somebody measured it."""
-        return {b.nominal_nm: b.thickness_nm for b in self.blades if b.measured_nm is not None}
+    def thickness(self, marked: tuple[int, ...]) -> int:
+        """Return what blades make when laid together, by what is read off them."""
+        known = {blade.nominal_nm: blade for blade in self.blades}
+        known |= {one.stamped_nm: one for one in self.blades if one.stamped_nm is not None}
+        laid = [known.get(nm) for nm in marked]
+        if len(laid) == 2 and laid[0] and laid[1]:
+            return self.together(laid[0], laid[1])
+        return sum(one.thickness_nm if one else nm for one, nm in zip(laid, marked, strict=True))
+
+    def together(self, one: Blade, other: Blade) -> int:
+        """Return what two blades make: as measured together, else their sum."""
+        pair = {one.nominal_nm, other.nominal_nm}
+        measured = (stack.measured_nm for stack in self.stacks if set(stack.blades) == pair)
+        return next(measured, one.thickness_nm + other.thickness_nm)
 
     def tries(self) -> tuple[Gauge, ...]:
         """Return every thickness that can be made, each once, thinnest first.
@@ -120,7 +170,7 @@ def _tries(of: BladeSet) -> tuple[Gauge, ...]:
     made: dict[int, Gauge] = {}
     stacks = combinations(of.usable, 2) if of.stacking else ()
     for thin, thick in sorted(stacks, key=lambda pair: pair[1].thickness_nm):
-        total_nm = thin.thickness_nm + thick.thickness_nm
+        total_nm = of.together(thin, thick)
         made[total_nm] = Gauge(blades=(thick.nominal_nm, thin.nominal_nm), thickness_nm=total_nm)
     for blade in of.usable:
         made[blade.thickness_nm] = Gauge(

@@ -13,7 +13,7 @@ thou (`6` is 0.006 in). Forms:
 """
 
 import re
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 from plimb.core.errors import BadValue
@@ -21,8 +21,8 @@ from plimb.core.lengths import NM_PER_THOU, Unit, mm, parse_number, show_mm, sho
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
 
-NOMINAL: Mapping[int, int] = {}
-"""Every blade is as thick as its marking says."""
+Thick = Callable[[tuple[int, ...]], int]
+"""What blades that are laid together make, in nanometres, by their markings."""
 
 HELP = "write it like 15, 13-15, 13l, 15t, 15+2, -3 or x"
 
@@ -94,7 +94,7 @@ def parse_reading(
     *,
     thinnest_nm: int | None = None,
     zero_is_number: bool = False,
-    actual: Mapping[int, int] = NOMINAL,
+    thick: Thick = sum,
 ) -> Reading:
     """Return the reading in the text.
 
@@ -104,8 +104,8 @@ def parse_reading(
         thinnest_nm: The thinnest blade at hand, which `x` says refuses.
         zero_is_number: Take a plain 0 as a gap of nothing, for sums on paper figures;
             with blades there is no such reading.
-        actual: What blades measure, by their marking, where that is known; the gap is made
-            from it, the words from the marking.
+        thick: What blades make, where a set knows it better than their markings; the gap is
+            made from it, the words from the marking.
 
     Raises:
         BadValue: It cannot be read, a blade is not plausible, or the blade that
@@ -113,7 +113,7 @@ def parse_reading(
     """
     typed = text.strip()
     sure = typed.removesuffix("?")
-    reading = _understood(sure, unit, thinnest_nm, zero_is_number, actual)
+    reading = _understood(sure, unit, thinnest_nm, zero_is_number, thick)
     joints = joints_of(reading.goes, reading.refuses)
     gap = replace(reading.gap, joints=joints)
     return replace(reading, typed=typed, gap=gap, guess=sure != typed, unit=unit)
@@ -125,11 +125,8 @@ def joints_of(goes: Sequence[object] | None, refuses: Sequence[object] | None) -
 
 
 def _understood(
-    text: str, unit: Unit, thinnest_nm: int | None, zero_is_number: bool, actual: Mapping[int, int]
+    text: str, unit: Unit, thinnest_nm: int | None, zero_is_number: bool, thick: Thick
 ) -> Reading:
-    def thick(blades: tuple[int, ...]) -> int:
-        return sum(actual.get(blade, blade) for blade in blades)
-
     if _BLANK.search(text.strip()):
         raise BadValue(
             f"gap “{text.strip()}” has a blank inside; write 5-8 where 5 goes and 8 refuses.",

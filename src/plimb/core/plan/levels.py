@@ -56,7 +56,7 @@ class Levels:
         self.lost = np.array([row.lost for row in rows], dtype=bool)[:, None]
         self.steady_needless = np.array(
             [
-                policy.act is not WhichToSet.ALL
+                policy.act not in (WhichToSet.ALL, WhichToSet.EVERY)
                 and row.verdict is Verdict.IN
                 and not row.needs_setting(policy.act)
                 for row in rows
@@ -138,7 +138,7 @@ class Levels:
             kept["near"][at] = only_near
             if bad:
                 kept["off"][at] = max(1, int(at_own["off"][at, 0]))
-            elif act is WhichToSet.ALL and row.clearance.camshaft_out and row.known:
+            elif act.sets_with(row.clearance) and row.known:
                 for name in ("set", "round", "aim"):
                     kept[name][at] = at_own[name][at, 0]
         return kept

@@ -11,11 +11,19 @@ from plimb.core.shim.shim import Condition
 
 
 class WhichToSet(StrEnum):
-    """Which valves a shop sets: those out, those near the tight edge too, or all it opened."""
+    """Which valves a shop sets.
+
+    Those out, those near the tight edge too, all whose camshaft comes out, or every one.
+    """
 
     OUT = "out"
     NEAR = "near"
     ALL = "all"
+    EVERY = "every"
+
+    def sets_with(self, clearance: Clearance) -> bool:
+        """Return whether a valve that is in is set once its camshaft is out."""
+        return self is WhichToSet.EVERY or (self is WhichToSet.ALL and clearance.camshaft_out)
 
 
 class Need(StrEnum):
@@ -72,9 +80,9 @@ def needs_setting(
 
 
 def comes_along(clearance: Clearance, which: WhichToSet, shafts_out: frozenset[str]) -> bool:
-    """Return whether a valve is set because its camshaft is out for another one's sake."""
-    out = clearance.camshaft_out and clearance.camshaft in shafts_out
-    return which is WhichToSet.ALL and out
+    """Return whether a valve that is in is set all the same: every one is, or its shaft is out."""
+    out = which is WhichToSet.EVERY or clearance.camshaft in shafts_out
+    return which.sets_with(clearance) and out
 
 
 _WORDS = {
@@ -108,5 +116,6 @@ def valve_need(
         why = "its shim is scrap" if scrap else "in the tightest fifth"
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
     if comes_along(clearance, which, shafts_out):
-        return ValveNeed(need=Need.OPEN, reason="in spec, but its camshaft comes out", opens=True)
+        why = "every valve is set" if which is WhichToSet.EVERY else "its camshaft comes out"
+        return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
     return ValveNeed(need=Need.LEAVE, reason="in spec", opens=False)

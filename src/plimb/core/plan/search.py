@@ -13,7 +13,7 @@ The levels, strictly in this order:
 7. how far valves that cannot be brought in end from spec; then pieces changed.
 
 For every set of camshafts that may come out the rest is one assignment of pieces to valves,
-solved exactly; the least over the sets is the plan.
+solved exactly; the least over the sets is the plan. Where every valve is set all are out.
 """
 
 from collections.abc import Iterator, Sequence
@@ -22,6 +22,7 @@ from itertools import combinations
 
 from plimb.core.errors import BadValue
 from plimb.core.plan.candidates import Candidates
+from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.request import PlanRequest
 from plimb.core.plan.result import Plan, assemble
 
@@ -50,6 +51,8 @@ def plan_engine(request: PlanRequest) -> Plan:
             "not there. Take one of them back.",
             field="pins",
         )
+    if request.policy.act is WhichToSet.EVERY:  # it is all apart: no camshaft is spared
+        return assemble(candidates, all_out)
     least = all_out.levels[:2]  # with every camshaft out the most can be brought into spec
     for number in range(len(forced), len(shafts) + 1):
         found = [

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from datetime import datetime
+from collections.abc import Mapping
+from datetime import date, datetime
 from decimal import Decimal
 
 from sqlalchemy import JSON, ForeignKey, UniqueConstraint, text
@@ -10,6 +11,9 @@ from sqlalchemy.orm import Mapped, mapped_column, relationship
 
 from plimb.core.engine.turning import Method
 from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.checks import BillLine, SideChecks
+from plimb.core.job.kinds import JobKind
+from plimb.core.job.stages import Stage
 from plimb.core.job.summary import CardSummary, ShopThings
 from plimb.core.job.tray import Part
 from plimb.core.plan.needs import WhichToSet
@@ -25,8 +29,9 @@ class CardRow(Base):
     """One job on one engine, from opened to signed.
 
     `as_signed` keeps what the shop may change later as it was when the card was signed: the
-    engine's label, the feeler set, the instrument. `summary` is what lists show of it, made anew
-    with each change.
+    engine's label, the feeler set, the instrument. `only_valve` is the key of the one valve that
+    a job is about, to be changed by `change_nm`, wider if above 0. `summary` is what lists show
+    of it, made anew with each change.
     """
 
     __tablename__ = "card"
@@ -44,6 +49,18 @@ class CardRow(Base):
     signed_by: Mapped[str | None]
     hours: Mapped[Decimal | None] = mapped_column(Written)
     put_away_at: Mapped[datetime | None]
+    kind: Mapped[JobKind] = mapped_column(server_default="set")
+    only_valve: Mapped[str | None]
+    change_nm: Mapped[int | None]
+    distance_mi: Mapped[int | None]
+    symptoms: Mapped[str] = mapped_column(server_default="")
+    checks: Mapped[SideChecks | None] = mapped_column(Values(SideChecks))
+    notes: Mapped[Mapping[Stage, str]] = mapped_column(
+        Values(dict[Stage, str]), server_default="{}"
+    )
+    bill: Mapped[tuple[BillLine, ...]] = mapped_column(
+        Values(tuple[BillLine, ...]), server_default="[]"
+    )
     rested_hours: Mapped[str | None]
     temperature_c: Mapped[str | None]
     warm_reason: Mapped[str] = mapped_column(server_default="")
@@ -64,6 +81,9 @@ class CardRow(Base):
     as_signed: Mapped[ShopThings | None] = mapped_column(Values(ShopThings))
     remarks: Mapped[str | None]
     next_check_km: Mapped[int | None]
+    next_check_mi: Mapped[int | None]
+    next_check_hours: Mapped[Decimal | None] = mapped_column(Written)
+    next_check_on: Mapped[date | None]
     summary: Mapped[CardSummary | None] = mapped_column(Values(CardSummary))
     revision: Mapped[EngineRevisionRow] = relationship()
     rounds: Mapped[list[RoundRow]] = relationship(order_by="RoundRow.number")

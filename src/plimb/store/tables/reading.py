@@ -32,7 +32,8 @@ class GapRow(_Line, Base):
     """A gap as felt: before the work (`found`) or after it (`proof`).
 
     A line that `repeats` the one it supersedes does not correct it: both are readings of
-    the same gap. `kept` names the slips that were asked about and answered "it is so".
+    the same gap. `kept` names the slips that were asked about and answered "it is so". `reason`
+    is why a gap as found was corrected once pieces were out.
     """
 
     __tablename__ = "gap_reading"
@@ -61,6 +62,7 @@ class GapRow(_Line, Base):
     kept: Mapped[list[str]] = mapped_column(JSON, server_default="[]")
     warm: Mapped[bool] = mapped_column(server_default=text("0"))
     guess: Mapped[bool] = mapped_column(server_default=text("0"))
+    reason: Mapped[str] = mapped_column(server_default="")
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("gap_reading.id"))
 
 

@@ -6,10 +6,10 @@ from sqlalchemy import CheckConstraint, ForeignKey, UniqueConstraint, text
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
 from plimb.core.job.torque import TorqueUnit
-from plimb.core.measure.blades import BladeState
+from plimb.core.measure.blades import BladeState, Stack
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.sum import Aim, Rounding
-from plimb.store.tables.base import Base
+from plimb.store.tables.base import Base, Values
 
 
 class ShopRow(Base):
@@ -33,6 +33,9 @@ class BladeSetRow(Base):
 
     name: Mapped[str] = mapped_column(unique=True)
     stacking: Mapped[bool]
+    stacks: Mapped[tuple[Stack, ...]] = mapped_column(
+        Values(tuple[Stack, ...]), server_default="[]"
+    )
     blades: Mapped[list[BladeRow]] = relationship(
         order_by="BladeRow.nominal_nm", cascade="all, delete-orphan"
     )
@@ -49,6 +52,7 @@ class BladeRow(Base):
 
     blade_set_id: Mapped[int] = mapped_column(ForeignKey("blade_set.id"))
     nominal_nm: Mapped[int]
+    stamped_nm: Mapped[int | None]
     measured_nm: Mapped[int | None]
     state: Mapped[BladeState]
 

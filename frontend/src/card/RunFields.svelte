@@ -1,0 +1,34 @@
+<script lang="ts">
+  /** How far a machine has run: a distance in the unit its counter counts, or hours, or both. */
+  import { Field, Pair } from "../kit";
+
+  let {
+    distance = $bindable(""),
+    measure = $bindable("km"),
+    hours = $bindable(""),
+    names = { distance: "Distance", hours: "or hours run", of: "" },
+  }: {
+    distance?: string;
+    measure?: "km" | "mi";
+    hours?: string;
+    /** What the fields are called, and the start of what a refusal calls them. */
+    names?: { distance: string; hours: string; of: string };
+  } = $props();
+</script>
+
+<div class="col-span-2 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-end gap-2">
+  <Field
+    label={names.distance}
+    kind="whole"
+    bind:value={distance}
+    at="{names.of}distance"
+    placeholder="as the counter reads"
+  />
+  <Pair
+    label="The counter counts"
+    value={measure}
+    items={["km", { value: "mi", label: "miles" }]}
+    onchange={(to) => (measure = to)}
+  />
+  <Field label={names.hours} kind="decimal" bind:value={hours} at="{names.of}hours" />
+</div>

@@ -1,0 +1,8 @@
+/** Whole numbers as people type them. */
+
+/** What is typed as a whole number, blanks between thousands left out; NaN for none of that kind. */
+export function whole(text: string): number | null {
+  const bare = text.replaceAll(/[\s’']/g, "");
+  if (bare === "") return null;
+  return /^\d+$/.test(bare) ? Number(bare) : NaN;
+}

@@ -1,0 +1,58 @@
+<script lang="ts">
+  /** The machine around the engine: whose it is, its counter, the maker's interval, its bolts. */
+  import { Field, Select } from "../../kit";
+  import type { EngineDocument } from "./document";
+  import type { EngineState } from "./engine.svelte";
+
+  let { engine, file }: { engine: EngineState; file: EngineDocument } = $props();
+
+  const of = $derived(file.engine);
+  const COUNTS = [
+    { value: "", label: "not known" },
+    { value: "km", label: "km" },
+    { value: "mi", label: "miles" },
+    { value: "h", label: "hours" },
+  ];
+</script>
+
+<fieldset>
+  <legend class="border-ink mb-2 w-full border-b-2 text-lg font-[600]">The machine</legend>
+  <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+    <Field
+      label="Whose it is"
+      value={of.owner ?? ""}
+      oninput={(event) => (of.owner = event.currentTarget.value)}
+    />
+    <Field
+      label="Plate or frame number"
+      value={of.plate ?? ""}
+      oninput={(event) => (of.plate = event.currentTarget.value)}
+    />
+    <Select
+      label="Its counter counts"
+      value={of.counter ?? ""}
+      items={COUNTS}
+      onchange={(to) => {
+        of.counter = to || null;
+        engine.redraw();
+      }}
+    />
+    <Field
+      label="The maker’s interval, by that counter"
+      kind="decimal"
+      value={of.interval ?? ""}
+      invalid={engine.faults.has("Interval")}
+      oninput={engine.reads("Interval", (to) => (of.interval = to ?? null), true)}
+    />
+    <Field
+      label="How the camshaft caps are marked"
+      value={of.caps ?? ""}
+      oninput={(event) => (of.caps = event.currentTarget.value)}
+    />
+    <Field
+      label="Tensioner: its kind, what comes first"
+      value={of.tensioner ?? ""}
+      oninput={(event) => (of.tensioner = event.currentTarget.value)}
+    />
+  </div>
+</fieldset>

@@ -1,0 +1,107 @@
+<script lang="ts">
+  /** What the hands need: tools for this engine, job and way of turning; parts it wants renewed. */
+  import { Button, Cross, Field, Form } from "../../kit";
+  import type { CardState } from "../../card/card.svelte";
+
+  let { job }: { job: CardState } = $props();
+
+  const card = $derived(job.card);
+  const own = $derived(card?.machine.tools ?? []);
+  const parts = $derived(card?.machine.parts ?? []);
+  let tool = $state("");
+  let what = $state("");
+  let number = $state("");
+  let count = $state("1");
+  let price = $state("");
+  const USUAL = ["Cover gasket", "Plug-hole seals", "Bolt seals", "Tensioner gasket", "Sealant"];
+  const offered = $derived(USUAL.filter((one) => !parts.some((part) => part.what === one)));
+
+  async function addTool(): Promise<void> {
+    if (!tool.trim()) return;
+    if (await job.act(job.acts.tools({ tools: [...own, tool] }))) tool = "";
+  }
+  function dropTool(nth: number): void {
+    void job.act(job.acts.tools({ tools: own.filter((_, at) => at !== nth) }));
+  }
+  async function addPart(): Promise<void> {
+    if (!what.trim()) return;
+    const part = {
+      what: what.trim(),
+      number: number.trim(),
+      count: Number(count) || 0,
+      price: price.trim() ? price.trim().replace(",", ".") : null,
+    };
+    if (await job.act(job.acts.parts({ parts: [...parts, part] })))
+      [what, number, count, price] = ["", "", "1", ""];
+  }
+  function dropPart(nth: number): void {
+    void job.act(job.acts.parts({ parts: parts.filter((_, at) => at !== nth) }));
+  }
+</script>
+
+{#if card}
+  <h2 class="border-ink border-b-2 pb-1 text-xl">Tools for this job</h2>
+  <ul class="columns-2 gap-8 py-2 leading-6 max-sm:columns-1">
+    {#each card.tools as one (one)}<li class="break-inside-avoid">{one}</li>{/each}
+    {#each own as one, n (one)}
+      <li class="flex break-inside-avoid items-center justify-between gap-2 font-[560]">
+        {one}
+        {#if !job.signed}
+          <Button kind="bare" class="px-0" aria-label="Take {one} off" onclick={() => dropTool(n)}
+            ><Cross /></Button
+          >
+        {/if}
+      </li>
+    {/each}
+  </ul>
+  {#if !job.signed}
+    <Form class="flex items-end gap-2" onsend={addTool}>
+      <Field label="One of its own, kept with the engine" class="flex-1" bind:value={tool} />
+      <Button type="submit" disabled={!tool.trim()}>Add</Button>
+    </Form>
+  {/if}
+  <h2 class="border-ink mt-6 border-b-2 pb-1 text-xl">Parts to renew</h2>
+  {#if parts.length === 0}
+    <p class="text-soft py-2 leading-5">
+      None entered. Gaskets, seals and sealant this engine wants, with the numbers the shop knows
+      them by: entered once, there on every later card.
+    </p>
+  {/if}
+  <ul>
+    {#each parts as part, n (part.what)}
+      <li class="border-line flex min-h-11 items-center gap-3 border-b leading-5">
+        <span class="figures w-8">{part.count} ×</span>
+        <span class="min-w-0 flex-1">
+          {part.what} <span class="text-soft figures">{part.number}</span>
+        </span>
+        <span class="figures">{part.price ?? "price not known"}</span>
+        {#if !job.signed}
+          <Button
+            kind="bare"
+            class="px-0"
+            aria-label="Take {part.what} off"
+            onclick={() => dropPart(n)}><Cross /></Button
+          >
+        {/if}
+      </li>
+    {/each}
+  </ul>
+  {#if !job.signed}
+    <Form
+      class="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)_4rem_5rem_auto] items-end gap-2 py-2 max-sm:grid-cols-2"
+      refusal={["what", "count"].includes(job.refusal?.field ?? "") ? job.refusal : null}
+      onsend={addPart}
+    >
+      <Field label="Part" bind:value={what} at="what" />
+      <Field label="The shop’s number" bind:value={number} />
+      <Field label="How many" kind="whole" bind:value={count} at="count" />
+      <Field label="Price" kind="decimal" bind:value={price} />
+      <Button type="submit" disabled={!what.trim()}>Add</Button>
+    </Form>
+    <div class="flex flex-wrap gap-2">
+      {#each offered as one (one)}
+        <Button kind="bare" class="border-line" onclick={() => (what = one)}>{one}</Button>
+      {/each}
+    </div>
+  {/if}
+{/if}

@@ -1,0 +1,79 @@
+<script lang="ts">
+  /** What was used besides the pieces, for the bill; parts the engine wants renewed are offered. */
+  import { Button, Cross, Field, Form } from "../../kit";
+  import type { CardState } from "../../card/card.svelte";
+
+  let { job }: { job: CardState } = $props();
+
+  const lines = $derived(job.card?.bill ?? []);
+  const offered = $derived(
+    (job.card?.machine.parts ?? []).filter((part) => !lines.some((one) => one.what === part.what)),
+  );
+  let what = $state("");
+  let count = $state("1");
+  let price = $state("");
+  type Line = (typeof lines)[number];
+
+  function write(next: readonly Line[]): Promise<boolean> {
+    return job.act(job.acts.bill({ lines: [...next] }));
+  }
+  async function add(): Promise<void> {
+    if (!what.trim()) return;
+    const line = {
+      what: what.trim(),
+      number: "",
+      count: Number(count) || 0,
+      price: price.trim().replace(",", ".") || null,
+    };
+    if (await write([...lines, line])) [what, count, price] = ["", "1", ""];
+  }
+</script>
+
+<details class="border-line border-t pt-1.5" open={lines.length > 0}>
+  <summary class="flex min-h-9 items-baseline justify-between font-[560]">
+    Used, for the bill <span class="text-soft text-note">{lines.length || "pieces alone"}</span>
+  </summary>
+  <p class="text-soft text-note leading-5">
+    Pieces that were bought stand on the sheet by themselves. A price nobody knows stays unknown.
+  </p>
+  <ul>
+    {#each lines as line, n (n)}
+      <li class="border-line flex min-h-11 items-center gap-2 border-b leading-5">
+        <span class="figures w-8">{line.count} ×</span>
+        <span class="min-w-0 flex-1">{line.what}</span>
+        <span class="figures">{line.price ?? "not known"}</span>
+        <Button
+          kind="bare"
+          class="px-0"
+          aria-label="Take {line.what} off the bill"
+          onclick={() => void write(lines.filter((_, at) => at !== n))}><Cross /></Button
+        >
+      </li>
+    {/each}
+  </ul>
+  {#if offered.length}
+    <div class="flex flex-wrap gap-2 py-1">
+      {#each offered as part (part.what)}
+        <Button kind="bare" class="border-line" onclick={() => void write([...lines, part])}
+          >{part.what}</Button
+        >
+      {/each}
+    </div>
+  {/if}
+  <Form
+    class="grid grid-cols-[minmax(0,1fr)_3.5rem_5rem_auto] items-end gap-2 pt-1"
+    refusal={["what", "count", "price"].includes(job.refusal?.field ?? "") ? job.refusal : null}
+    onsend={add}
+  >
+    <Field label="Used" bind:value={what} at="what" />
+    <Field
+      label="How many"
+      look="text-soft truncate block"
+      kind="whole"
+      bind:value={count}
+      at="count"
+    />
+    <Field label="Price" kind="decimal" bind:value={price} at="price" />
+    <Button type="submit" disabled={!what.trim()}>Add</Button>
+  </Form>
+</details>

@@ -1,0 +1,41 @@
+"""What a technician writes on a card besides the gaps: symptoms, side checks, notes, the bill."""
+
+from collections.abc import Sequence
+
+from plimb.actions.cards import OnCard, act
+from plimb.core.errors import BadValue
+from plimb.core.job.checks import BillLine, SideChecks, bill_lines
+from plimb.core.job.stages import Stage
+
+LONG = 4000
+
+
+@act("symptoms")
+def note_symptoms(on: OnCard, *, text: str) -> None:
+    """Note what the machine did: hard cold starts, noise, lost power."""
+    on.card.symptoms = _short(text)
+
+
+@act("checks")
+def note_checks(on: OnCard, checks: SideChecks) -> None:
+    """Note compression, leak-down and what else was looked at; BadValue where it cannot be."""
+    on.card.checks = checks.checked()
+
+
+@act("note at {stage}")
+def note_at(on: OnCard, *, stage: Stage, text: str) -> None:
+    """Note something at a stage of this card; an empty text takes the note away."""
+    kept = {**on.card.notes, stage: _short(text)}
+    on.card.notes = {at: text for at, text in kept.items() if text}
+
+
+@act("bill")
+def note_bill(on: OnCard, *, lines: Sequence[BillLine]) -> None:
+    """Write the lines of the bill besides the pieces; BadValue where one cannot be."""
+    on.card.bill = bill_lines(tuple(lines))
+
+
+def _short(text: str) -> str:
+    if len(text) > LONG:
+        raise BadValue(f"A note has at most {LONG} letters.", field="text")
+    return text.strip()

@@ -1,0 +1,114 @@
+"""What a card tells the engine to remember: the machine, tools, parts, bolts, notes."""
+
+import json
+from collections.abc import Callable, Sequence
+from decimal import Decimal
+from typing import Any
+
+from plimb.actions.cards import OnCard, act
+from plimb.core.engine.changes import changes
+from plimb.core.engine.machine import Machine, Measure, RenewedPart
+from plimb.core.errors import BadValue, NotReady
+from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.stages import Stage
+from plimb.core.lengths import decimal_in
+from plimb.files.engine_file import machine_as_json, parsed_engine
+from plimb.store.engines import newest_revision, revise_engine
+from plimb.store.tables.card import CardRow
+
+MOST_TOOLS, MOST_PARTS = 40, 40
+
+
+def machine_of(card: CardRow) -> Machine:
+    """Return what is remembered of a card's machine."""
+    return parsed_engine(card.revision.document)[0].machine
+
+
+def on_engine(on: OnCard, change: Callable[[dict[str, Any]], None]) -> None:
+    """Write something into the engine's file; the card goes on with the engine as it then is.
+
+    Raises:
+        NotReady: The engine was corrected since the card was opened; that comes first.
+    """
+    newest = newest_revision(on.session, on.card.revision.engine_id)
+    if newest.id != on.card.revision.id and changes(on.engine, parsed_engine(newest.document)[1]):
+        raise NotReady(
+            "The engine was corrected since this card was opened. Take that over first.",
+            field="engine",
+        )
+    document = json.loads(newest.document)
+    change(document)
+    engine = newest.engine
+    revise_engine(
+        on.session, engine.id, seen=newest.number, label=engine.label, note=engine.note,
+        document=json.dumps(document, ensure_ascii=False, indent=1), now=on.now,
+    )  # fmt: skip
+    parsed_engine(engine.revisions[-1].document)
+    on.card.revision = engine.revisions[-1]
+
+
+def remember(on: OnCard, **known: Any) -> None:
+    """Write what is known of the machine into its engine's file; what is the same is left."""
+    before = machine_of(on.card)
+    if any(getattr(before, name) != value for name, value in known.items()):
+        on_engine(on, lambda document: document["engine"].update(machine_as_json(known)))
+
+
+def remember_bolts(on: OnCard, group: BoltGroup) -> None:
+    """Keep where a part's bolts lie, their torque and order, for the next card."""
+    kept = parsed_engine(on.card.revision.document)[0].engine.bolts
+    group = group.checked()
+    if group not in kept:
+        bolts = (*(one for one in kept if one.name != group.name), group)
+        on_engine(on, lambda document: document["engine"].update(machine_as_json({"bolts": bolts})))
+
+
+@act("machine {owner} {plate} {counter} {interval}")
+def note_machine(
+    on: OnCard, *, owner: str, plate: str, counter: Measure | None, interval: str | None,
+    caps: str, tensioner: str,
+) -> None:  # fmt: skip
+    """Note whose machine it is, its plate or frame number, its counter and the maker's interval.
+
+    Raises:
+        BadValue: An interval that is no number, or not above nothing.
+    """
+    every = decimal_in(interval, "interval")
+    if every is not None and not 0 < every <= Decimal(1_000_000):
+        raise BadValue("An interval lies between 1 and 1 000 000.", field="interval")
+    remember(
+        on, owner=owner.strip(), plate=plate.strip(), counter=counter, interval=every,
+        caps=caps.strip(), tensioner=tensioner.strip(),
+    )  # fmt: skip
+
+
+@act("tools")
+def note_tools(on: OnCard, *, tools: Sequence[str]) -> None:
+    """Note the tools that just this engine asks for; BadValue for too many of them."""
+    if len(tools) > MOST_TOOLS:
+        raise BadValue(f"At most {MOST_TOOLS} tools of its own.", field="tools")
+    remember(on, tools=tuple(dict.fromkeys(one.strip() for one in tools if one.strip())))
+
+
+@act("parts to renew")
+def note_parts(on: OnCard, *, parts: Sequence[RenewedPart]) -> None:
+    """Note what this engine wants renewed, with the numbers the shop knows it by.
+
+    Raises:
+        BadValue: Too many, one without a name, or a count or price that cannot be.
+    """
+    if len(parts) > MOST_PARTS:
+        raise BadValue(f"At most {MOST_PARTS} parts.", field="parts")
+    for part in parts:
+        if not part.what.strip():
+            raise BadValue("Write what the part is.", field="what")
+        if not 1 <= part.count <= 99 or not 0 <= (part.price or 0) <= 10_000:
+            raise BadValue(f"{part.what}: so many, or that price, cannot be.", field="count")
+    remember(on, parts=tuple(parts))
+
+
+@act("engine's note at {stage}")
+def note_for_next_time(on: OnCard, *, stage: Stage, text: str) -> None:
+    """Keep with the engine what is to be known at a stage next time."""
+    notes = {**machine_of(on.card).notes, stage.value: text.strip()}
+    remember(on, notes={at: text for at, text in notes.items() if text})
