@@ -8,18 +8,14 @@ import pypdfium2
 import pytest
 
 from plimb.actions.bench import read_shop
-from plimb.actions.cards import Change
-from plimb.actions.correcting import correct_card, enter_spec, put_away, take_over_engine
-from plimb.actions.engines import register_engine, revise
-from plimb.actions.opening import open_card
+from plimb.actions.correcting import correct_card, put_away, take_over_engine
 from plimb.actions.planning import read_plan
-from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import write_down_shim
-from plimb.actions.signing import read_sheet, sign_card
+from plimb.actions.signing import sign_card
 from plimb.actions.transfer import export_card, import_card
 from plimb.actions.views import read_card
 from plimb.core.engine.engine import Side
-from plimb.core.engine.followers import Follower, Role
+from plimb.core.engine.followers import Follower
 from plimb.core.engine.machine import Measure
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.stages import Stage
@@ -28,60 +24,9 @@ from plimb.core.measure.limits import Verdict
 from plimb.core.plan.needs import Need
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.files.starting_point import Layout, Start, starting_point
-from plimb.store.engines import newest_revision
 
 from ..conftest import NOON
-
-
-class Job:
-    """A card on an engine of a layout, of which nothing else is known."""
-
-    def __init__(self, database, layout=Layout.SINGLE, **start):
-        self.database = database
-        document = json.dumps(starting_point(Start(layout=layout, **start)))
-        self.engine_id = register_engine(
-            database, label="Guest", note="", document=document, now=NOON
-        )
-        self.card = open_card(
-            database, engine_id=self.engine_id, opened_by="Oda", reason="Interval",
-            distance=None, now=NOON,
-        )  # fmt: skip
-
-    def act(self, do, **said):
-        change = Change(
-            card_id=self.card.id, version=self.card.version, key=f"key-{self.card.version:06}",
-            now=NOON,
-        )  # fmt: skip
-        self.card = do(self.database, change, **said)
-
-    @property
-    def view(self):
-        with self.database.reading() as session:
-            return read_card(session, self.card.id)
-
-    @property
-    def sheet(self):
-        with self.database.reading() as session:
-            return read_sheet(session, self.card.id)
-
-    def gap(self, valve, text, unit=Unit.MM):
-        self.act(write_down_gap, valve=valve, purpose="found", text=text, unit=unit)
-
-    def spec(self, side, text, *, room="", unit=Unit.MM, action=Role.OPEN):
-        self.act(enter_spec, side=side, action=action, text=text, room=room, unit=unit)
-
-    def revise(self, change, revision=1):
-        document = json.loads(self.document)
-        change(document["engine"])
-        revise(
-            self.database, engine_id=self.engine_id, seen=revision, label="Guest", note="",
-            document=json.dumps(document), now=NOON,
-        )  # fmt: skip
-
-    @property
-    def document(self):
-        with self.database.reading() as session:
-            return newest_revision(session, self.engine_id).document
+from ..guest import Job
 
 
 @pytest.mark.parametrize(("layout", "follower"), list(product(Layout, Follower)))

@@ -38,6 +38,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/blade-sets/{set_id}/blade": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what one blade of a set is fit for: a snapped one leaves from where it is used. */
+        put: operations["put_shop_change_blade"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards": {
         parameters: {
             query?: never;
@@ -421,7 +438,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Choose how the engine is turned and which feeler set is used. */
+        /** Choose how the engine is turned and which feeler set is used, here and on the next card. */
         put: operations["put_cards_set_method"];
         post?: never;
         delete?: never;
@@ -1307,26 +1324,37 @@ export interface components {
         };
         /**
          * BladeOut
-         * @description One blade of a set; `typed` is how it is written in a reading.
+         * @description One blade of a set; `typed` is how it is written in a reading, in either unit.
          */
         BladeOut: {
+            /** In Inches */
+            in_inches: boolean;
             marked: components["schemas"]["LengthOut"];
             measured: components["schemas"]["LengthOut"] | null;
-            stamped: components["schemas"]["LengthOut"] | null;
+            nominal: components["schemas"]["LengthOut"];
             state: components["schemas"]["BladeState"];
             /** Typed */
             typed: string;
+            /** Typed Thou */
+            typed_thou: string | null;
         };
         /**
          * BladePart
-         * @description One blade of a set, as typed in millimetres.
+         * @description One blade of a set: its marking in its unit, the other one if it has two, as measured.
          */
         BladePart: {
             /** Marked */
             marked: string;
             /** Measured */
             measured: string | null;
+            /**
+             * Stamped
+             * @default null
+             */
+            stamped: string | null;
             state: components["schemas"]["BladeState"];
+            /** @default mm */
+            unit: components["schemas"]["Unit"];
         };
         /**
          * BladeSetIn
@@ -1339,6 +1367,8 @@ export interface components {
             name: string;
             /** Stacking */
             stacking: boolean;
+            /** Stacks */
+            stacks?: components["schemas"]["StackPart"][];
         };
         /**
          * BladeSetOut
@@ -1353,6 +1383,8 @@ export interface components {
             name: string;
             /** Stacking */
             stacking: boolean;
+            /** Stacks */
+            stacks: components["schemas"]["StackOut"][];
         };
         /**
          * BladeState
@@ -1360,6 +1392,15 @@ export interface components {
          * @enum {string}
          */
         BladeState: "sound" | "bent" | "broken";
+        /**
+         * BladeStateIn
+         * @description What one blade of a set is fit for.
+         */
+        BladeStateIn: {
+            /** Nominal Nm */
+            nominal_nm: number;
+            state: components["schemas"]["BladeState"];
+        };
         /**
          * BoltsIn
          * @description Bolts to tighten: places from 0 to 1 across and down, torque, the maker's order if any.
@@ -2368,7 +2409,7 @@ export interface components {
         Method: "marks" | "lobe" | "bench";
         /**
          * MethodIn
-         * @description Choose how the engine is turned and which feeler set is used.
+         * @description Choose how the engine is turned and which feeler set is used, here and on the next card.
          */
         MethodIn: {
             /** Blade Set Id */
@@ -3142,6 +3183,25 @@ export interface components {
             valve: string;
         };
         /**
+         * StackOut
+         * @description Two blades that somebody measured together.
+         */
+        StackOut: {
+            /** Blades */
+            blades: components["schemas"]["LengthOut"][];
+            measured: components["schemas"]["LengthOut"];
+        };
+        /**
+         * StackPart
+         * @description Two blades laid together, as they are read off in millimetres, and what they measure.
+         */
+        StackPart: {
+            /** Blades */
+            blades: string[];
+            /** Measured */
+            measured: string;
+        };
+        /**
          * Stage
          * @description The stages of a card, in the order of work.
          * @enum {string}
@@ -3589,6 +3649,68 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["BladeSetIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_shop_change_blade: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BladeStateIn"];
             };
         };
         responses: {

@@ -23,7 +23,7 @@
 
   async function save(): Promise<void> {
     const text = note.value;
-    if (await job.act(job.acts.note({ stage, text }))) job.outbox.draft(stage, "note", "", "mm");
+    if (await job.act(job.acts.note({ stage, text }))) job.outbox.forget(stage, "note");
   }
   async function keep(): Promise<void> {
     if (await job.act(job.acts.engineNote({ stage, text: next.value }))) next.saved();

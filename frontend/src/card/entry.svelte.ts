@@ -46,6 +46,14 @@ export class Entry {
     this.job.queue.refusal = null;
   }
 
+  /** Begin with something typed in a unit of its own, as a blade is marked. */
+  begin(text: string, unit: Unit): void {
+    if (!this.job.inHand) return;
+    for (const part of ["", text])
+      this.job.outbox.draft(this.job.stage, this.job.inHand, part, unit);
+    this.job.queue.refusal = null;
+  }
+
   /** The unit of what is typed: the one it was begun in, or was written in where it is corrected. */
   get unit(): Unit {
     const at = `${this.job.stage} ${this.job.inHand}`;

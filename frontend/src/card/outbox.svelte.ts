@@ -71,6 +71,13 @@ export class Outbox {
     write(this.name("units"), this.units);
   }
 
+  /** What was typed there is saved: nothing is kept of it. */
+  forget(stage: Stage, what: string): void {
+    const at = `${stage} ${what}`;
+    this.drafts = Object.fromEntries(Object.entries(this.drafts).filter(([one]) => one !== at));
+    write(this.name("drafts"), this.drafts);
+  }
+
   private set(entries: readonly Waiting[]): void {
     this.waiting = entries;
     write(this.name("outbox"), entries);

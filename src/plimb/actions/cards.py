@@ -14,7 +14,6 @@ from plimb.actions.views import card_view, engine_of, status_of
 from plimb.core.engine.conditions import noted_from
 from plimb.core.engine.engine import Clearance, Engine
 from plimb.core.engine.machine import Measure
-from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.summary import summary_of
 from plimb.core.job.tray import Part, check_tray
@@ -26,9 +25,7 @@ from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.cards import done_before, get_card, step
 from plimb.store.database import Database
 from plimb.store.readings import written
-from plimb.store.rows import numbered
 from plimb.store.tables.card import CardRow, RoundRow, StripTrayRow
-from plimb.store.tables.shop import BladeSetRow
 
 FAR_KM = 2_000_000
 
@@ -156,18 +153,6 @@ def see_to(on: OnCard, *, item: str, done: bool) -> None:
         raise BadValue(f"“{item}” is not on this card's lists.", field="item")
     without = [other for other in on.card.seen_to if other != item]
     on.card.seen_to = [*without, item] if done else without
-
-
-@act("method {method}")
-def set_method(on: OnCard, *, method: Method, blade_set_id: int | None) -> None:
-    """Choose how the engine is turned and which feeler set is used.
-
-    Raises:
-        NotFound: There is no such set.
-    """
-    on.card.method = method
-    known = None if blade_set_id is None else numbered(on.session, BladeSetRow, blade_set_id)
-    on.card.blade_set = known
 
 
 @act("tray")

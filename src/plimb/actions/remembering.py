@@ -2,19 +2,23 @@
 
 import json
 from collections.abc import Callable, Sequence
+from contextlib import suppress
 from decimal import Decimal
 from typing import Any
 
 from plimb.actions.cards import OnCard, act
 from plimb.core.engine.changes import changes
 from plimb.core.engine.machine import Machine, Measure, RenewedPart
+from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import BoltGroup
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import decimal_in
 from plimb.files.engine_file import machine_as_json, parsed_engine
 from plimb.store.engines import newest_revision, revise_engine
+from plimb.store.rows import numbered
 from plimb.store.tables.card import CardRow
+from plimb.store.tables.shop import BladeSetRow
 
 MOST_TOOLS, MOST_PARTS = 40, 40
 
@@ -61,6 +65,20 @@ def remember_bolts(on: OnCard, group: BoltGroup) -> None:
     if group not in kept:
         bolts = (*(one for one in kept if one.name != group.name), group)
         on_engine(on, lambda document: document["engine"].update(machine_as_json({"bolts": bolts})))
+
+
+@act("method {method}")
+def set_method(on: OnCard, *, method: Method, blade_set_id: int | None) -> None:
+    """Choose how the engine is turned and which feeler set is used, here and on the next card.
+
+    Raises:
+        NotFound: There is no such set.
+    """
+    on.card.method = method
+    known = None if blade_set_id is None else numbered(on.session, BladeSetRow, blade_set_id)
+    on.card.blade_set = known
+    with suppress(NotReady):  # of an engine that was corrected meanwhile it is not kept
+        remember(on, blades=known.name if known else "")
 
 
 @act("machine {owner} {plate} {counter} {interval}")

@@ -7,12 +7,13 @@ from plimb.actions.fitting import MOST_TURNS
 from plimb.core.errors import BadValue
 from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import Unit, parse_length
-from plimb.core.measure.blades import BladeSet
+from plimb.core.measure.blades import BladeSet, BladeState
 from plimb.core.shim.shim import Instrument
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
 from plimb.store.rows import numbered
 from plimb.store.shop import (
+    core_set,
     get_shop,
     list_blade_sets,
     list_instruments,
@@ -51,6 +52,28 @@ def save_blade_set(database: Database, *, set_id: int | None, blades: BladeSet) 
         row = BladeSetRow() if set_id is None else numbered(session, BladeSetRow, set_id)
         put_blade_set(session, row, replace(blades, name=name))
         return row.id
+
+
+def set_blade_state(database: Database, *, set_id: int, nominal_nm: int, state: BladeState) -> None:
+    """Say what one blade of a set is fit for, from where it is used; it stays in the set.
+
+    Raises:
+        NotFound: There is no such set.
+        BadValue: The set has no such blade, or no sound one would be left.
+    """
+    with database.writing() as session:
+        row = numbered(session, BladeSetRow, set_id)
+        before = core_set(row)
+        if all(one.nominal_nm != nominal_nm for one in before.blades):
+            raise BadValue("This set has no such blade.", field="blade")
+        blades = tuple(
+            replace(one, state=state) if one.nominal_nm == nominal_nm else one
+            for one in before.blades
+        )
+        after = replace(before, blades=blades)
+        if not after.usable:
+            raise BadValue("A set needs at least one sound blade.", field="blades")
+        put_blade_set(session, row, after)
 
 
 def add_instrument(database: Database, *, name: str, doubt: str) -> int:

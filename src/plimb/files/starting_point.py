@@ -46,7 +46,7 @@ _ANGLES = {
 }
 _POSITIONS = {1: ("",), 2: ("left", "right"), 3: ("left", "centre", "right")}
 _ENDWISE = {"left": "front", "right": "rear"}
-_LETTERS = {"left": "L", "right": "R", "centre": "C", "front": "F", "rear": "R", "": ""}
+_LETTERS = {"left": "L", "right": "R", "centre": "C", "front": "Fr", "rear": "Re", "": ""}
 _SIDES = {2: (1, 1), 3: (2, 1), 4: (2, 2), 5: (3, 2)}
 
 

@@ -39,7 +39,7 @@ def list_blade_sets(session: Session) -> Sequence[BladeSetRow]:
 
 def put_blade_set(session: Session, row: BladeSetRow, of: BladeSet) -> None:
     """Write a set as it now is."""
-    row.name, row.stacking = of.name, of.stacking
+    row.name, row.stacking, row.stacks = of.name, of.stacking, of.stacks
     there = {blade.nominal_nm: blade for blade in row.blades}
     wanted = {blade.nominal_nm for blade in of.blades}
     row.blades = [blade for nm, blade in there.items() if nm in wanted]
@@ -49,6 +49,7 @@ def put_blade_set(session: Session, row: BladeSetRow, of: BladeSet) -> None:
             line = BladeRow(nominal_nm=blade.nominal_nm)
             row.blades.append(line)
         line.measured_nm, line.state = blade.measured_nm, blade.state
+        line.stamped_nm = blade.stamped_nm
     session.add(row)
     session.flush()
 

@@ -20,7 +20,7 @@ from plimb.core.job.proof import Explained, Explanation
 from plimb.core.job.stages import Stage, Todo
 from plimb.core.job.torque import TorqueSaid
 from plimb.core.job.tray import Part, Pocket
-from plimb.core.measure.blades import Blade
+from plimb.core.measure.blades import Blade, Stack
 from plimb.web.drawings import DrawingOut, TurnOut
 from plimb.web.request import at_hand, now
 from plimb.web.valves import ValveOut
@@ -42,12 +42,22 @@ from plimb.web.wire import (
 blueprint = APIBlueprint("cards", __name__, url_prefix="/api")
 
 
-@read_off(Blade, without=("nominal_nm",))
+@read_off(Blade, without=("nominal_nm", "stamped_nm"))
 class BladeOut(Answer):
-    """One blade of a set; `typed` is how it is written in a reading."""
+    """One blade of a set; `typed` is how it is written in a reading, in either unit."""
 
     typed: str
-    marked: Length = off("nominal_nm")
+    typed_thou: str | None
+    in_inches: bool
+    marked: Length
+    nominal: Length
+
+
+@read_off(Stack, without=("blades",))
+class StackOut(Answer):
+    """Two blades that somebody measured together."""
+
+    blades: list[Length]
 
 
 @read_off(NumberedSet, without=("blades",))
@@ -57,6 +67,7 @@ class BladeSetOut(Answer):
     name: str = off("blades", "name")
     stacking: bool = off("blades", "stacking")
     blades: list[BladeOut] = off("blades", "blades")
+    stacks: list[StackOut] = off("blades", "stacks")
 
 
 @read_off(Line, without=("item",))
@@ -208,7 +219,7 @@ act(blueprint, "put", "away", "AwayIn", correcting.put_away)
 act(blueprint, "put", "engine", ChangeIn, correcting.take_over_engine)
 act(blueprint, "put", "spec", "SpecIn", correcting.enter_spec)
 act(blueprint, "put", "safety", "SafetyIn", cards.see_to)
-act(blueprint, "put", "method", "MethodIn", cards.set_method)
+act(blueprint, "put", "method", "MethodIn", remembering.set_method)
 act(blueprint, "put", "tray", "TrayIn", cards.lay_out_tray, parts=listed(PartPart, 40))
 act(blueprint, "put", "school", "SchoolIn", cards.set_school)
 

@@ -11,7 +11,7 @@ from plimb.actions.bench import CardLine, EngineLine, InstrumentLine, ShopView, 
 from plimb.core.errors import BadValue
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit, parse_length
-from plimb.core.measure.blades import Blade, BladeSet, BladeState
+from plimb.core.measure.blades import Blade, BladeSet, BladeState, Stack
 from plimb.core.measure.limits import Verdict
 from plimb.web.cards import BladeSetOut
 from plimb.web.drawings import DrawingOut
@@ -80,12 +80,37 @@ def get_shop() -> ShopView:
     return shop_as_it_stands()
 
 
-class BladePart(Sent):
-    """One blade of a set, as typed in millimetres."""
+Figure = Annotated[str, Field(max_length=12)]
 
-    marked: Annotated[str, Field(max_length=12)]
-    measured: Annotated[str, Field(max_length=12)] | None
+
+class BladePart(Sent):
+    """One blade of a set: its marking in its unit, the other one if it has two, as measured."""
+
+    marked: Figure
+    unit: Annotated[Unit, Field(strict=False)] = Unit.MM
+    stamped: Figure | None = None
+    measured: Figure | None
     state: Annotated[BladeState, Field(strict=False)]
+
+    def to_core(self) -> Blade:
+        """Return the blade as it was typed; lengths but its marking are in millimetres."""
+        return Blade(
+            nominal_nm=parse_length(self.marked, self.unit, field="blade"),
+            measured_nm=_mm(self.measured),
+            stamped_nm=_mm(self.stamped),
+            state=self.state,
+        )
+
+
+class StackPart(Sent):
+    """Two blades laid together, as they are read off in millimetres, and what they measure."""
+
+    blades: Annotated[list[Figure], Field(min_length=2, max_length=2)]
+    measured: Figure
+
+
+def _mm(text: str | None) -> int | None:
+    return parse_length(text, Unit.MM, field="blade") if text else None
 
 
 class BladeSetIn(Sent):
@@ -94,6 +119,7 @@ class BladeSetIn(Sent):
     name: Text
     stacking: bool
     blades: Annotated[list[BladePart], Field(max_length=80)]
+    stacks: Annotated[list[StackPart], Field(max_length=40)] = Field(default_factory=list)
 
     def to_core(self) -> BladeSet:
         """Return the set as it was typed.
@@ -103,20 +129,40 @@ class BladeSetIn(Sent):
         """
         if not self.name.strip():
             raise BadValue("Write what the shop calls this set.", field="name")
+        blades = tuple(one.to_core() for one in self.blades)
         return BladeSet(
             name=self.name.strip(),
             stacking=self.stacking,
-            blades=tuple(
-                Blade(
-                    nominal_nm=parse_length(one.marked, Unit.MM, field="blade"),
-                    measured_nm=parse_length(one.measured, Unit.MM, field="blade")
-                    if one.measured
-                    else None,
-                    state=one.state,
-                )
-                for one in self.blades
-            ),
+            blades=blades,
+            stacks=tuple(_stack(one, blades) for one in self.stacks),
         )
+
+
+def _stack(sent: StackPart, blades: tuple[Blade, ...]) -> Stack:
+    """Return a stack of blades that are in the set, by either of their markings."""
+    nominal = {one.marked_nm: one.nominal_nm for one in blades}
+    nominal |= {one.nominal_nm: one.nominal_nm for one in blades}
+    one, other = (nominal.get(_mm(typed) or 0, 0) for typed in sent.blades)
+    if not one or not other or one == other:
+        raise BadValue("A stack is of two blades of its set.", field="stacks")
+    measured_nm = parse_length(sent.measured, Unit.MM, field="stacks")
+    return Stack(blades=(one, other), measured_nm=measured_nm)
+
+
+class BladeStateIn(Sent):
+    """What one blade of a set is fit for."""
+
+    nominal_nm: int
+    state: Annotated[BladeState, Field(strict=False)]
+
+
+@blueprint.put("/blade-sets/<int:set_id>/blade")
+@blueprint.input(BladeStateIn)
+@blueprint.output(ShopOut)
+def change_blade(set_id: int, json_data: BladeStateIn) -> ShopView:
+    """Say what one blade of a set is fit for: a snapped one leaves from where it is used."""
+    shop.set_blade_state(at_hand(), set_id=set_id, **json_data.said())
+    return shop_as_it_stands()
 
 
 @blueprint.post("/blade-sets")

@@ -234,3 +234,68 @@ def test_a_layout_that_is_not_met_is_refused(start, field):
     with pytest.raises(BadValue) as refusal:
         starting_point(Start(**start))
     assert refusal.value.field == field
+
+
+# the maker's marks ---------------------------------------------------------------------------
+
+
+def marked(layout, marks, **start):
+    document = starting_point(Start(layout=layout, **start))
+    document["engine"]["crank"]["marks"] = marks
+    return EngineFile.model_validate(document).to_core()
+
+
+def test_the_makers_table_needs_no_angle_and_no_timing():
+    rear = ["2 IN L", "2 IN R", "2 EX L", "2 EX R"]
+    front = [name.replace("2", "1", 1) for name in rear]
+    machine = marked(Layout.V_TWIN, [{"name": "R", "valves": rear}, {"name": "F", "valves": front}])
+    plan = plan_turning(machine)
+    assert [(stop.mark, list(stop.valves)) for stop in plan.stops] == [("R", rear), ("F", front)]
+    assert all(stop.degrees is None and stop.margin is None for stop in plan.stops)
+
+
+def test_what_the_makers_table_leaves_is_worked_out_behind_it():
+    machine = marked(Layout.V_TWIN, [{"name": "R", "valves": ["2 IN L", "2 IN R"]}])
+    plan = plan_turning(machine)
+    assert plan.stops[0].valves == ("2 IN L", "2 IN R")
+    assert sorted(order_by_plan(machine, plan)) == sorted(machine.by_id)
+    assert all(stop.margin for stop in plan.stops[1:])
+
+
+def test_a_180_degree_twin_with_its_own_marks_is_never_sent_to_an_unmarked_place():
+    marks = [{"name": "1", "degrees": 0}, {"name": "2", "degrees": 180}]
+    machine = marked(Layout.PARALLEL_TWIN, marks, valves=2, camshafts=1, angle=180)
+    assert {stop.mark for stop in plan_turning(machine).stops} == {"1", "2"}
+    # with a timing that somebody entered fewer stops are no guess
+    assert len(plan_turning(machine, USUAL_EVENTS).stops) == 1
+
+
+def test_the_only_mark_of_a_single_is_for_all_its_valves():
+    machine = marked(Layout.SINGLE, [{"name": "T"}])
+    assert [stop.valves for stop in plan_turning(machine).stops] == [tuple(machine.by_id)]
+
+
+def test_of_a_marks_two_turns_the_one_is_meant_where_its_valves_rest():
+    marks = [{"name": "T", "degrees": 0, "valves": ["IN L", "IN R", "EX L", "EX R"]}]
+    assert plan_turning(marked(Layout.SINGLE, marks)).stops[0].degrees == 0
+
+
+@pytest.mark.parametrize("valves", [["9 IN"], ["IN L", "IN L"]])
+def test_a_mark_names_valves_that_are_there_each_once(valves):
+    with pytest.raises(BadValue):
+        marked(Layout.SINGLE, [{"name": "T", "valves": valves}])
+
+
+def test_a_renamed_valve_is_still_measured_at_its_mark():
+    document = starting_point(Start(layout=Layout.SINGLE))
+    document["engine"]["valves"][0] |= {"id": "Left inlet", "key": "IN L"}
+    document["engine"]["crank"]["marks"] = [{"name": "T", "valves": ["Left inlet"]}]
+    machine = EngineFile.model_validate(document).to_core()
+    assert plan_turning(machine).stops[0].valves == ("Left inlet",)
+
+
+def test_on_the_bench_each_lobe_is_a_stop_camshaft_by_camshaft():
+    machine = marked(Layout.INLINE_FOUR, [])
+    stops = plan_turning(machine, None, Method.BENCH).stops
+    assert [stop.camshaft for stop in stops] == ["IN"] * 4 + ["EX"] * 4
+    assert sorted(v for stop in stops for v in stop.valves) == sorted(machine.by_id)

@@ -1,5 +1,6 @@
 """The blade to try next: it always ends, asks nothing twice, and beats halving."""
 
+from dataclasses import replace
 from functools import cache
 from statistics import fmean
 
@@ -13,13 +14,16 @@ from plimb.core.measure.blades import (
     Blade,
     BladeSet,
     BladeState,
+    Stack,
     Tried,
     known_from,
     next_blade,
     next_finer,
 )
 from plimb.core.measure.gap import between, none_below, point
-from plimb.core.measure.limits import Limits, Verdict, judge, parse_limits
+from plimb.core.measure.limits import Limits, Verdict, judge, parse_limits, parse_spec
+from plimb.core.measure.patterns import PATTERNS
+from plimb.core.measure.shorthand import parse_reading
 
 
 def blade_set(*hundredths, stacking=False, bent=()):
@@ -181,3 +185,63 @@ def test_nothing_going_is_no_gap_and_one_going_is_tight():
     refused = Tried(refuses_nm=mm("0.15"))
     assert refused.settled(SPEC) is Verdict.NONE
     assert Tried(goes_nm=mm("0.10"), refuses_nm=mm("0.15")).settled(SPEC) is Verdict.TIGHT
+
+
+# two scales, stacks, sets as they are sold ----------------------------------------------------
+
+SIX = Blade(nominal_nm=152_400, stamped_nm=mm("0.152"))
+TWO_SCALES = BladeSet(name="both", blades=(SIX, Blade(nominal_nm=101_600, stamped_nm=mm("0.102"))))
+
+
+@pytest.mark.parametrize(("text", "unit"), [("6", Unit.INCH), ("0.152", Unit.MM)])
+def test_a_blade_with_two_scales_is_its_inch_marking_whichever_is_typed(text, unit):
+    gap = parse_reading(text, unit, thick=TWO_SCALES.thickness).gap
+    assert gap.best_nm == 152_400
+    assert judge(gap, parse_spec(".004-.006", Unit.INCH).check) is Verdict.IN
+
+
+def test_a_stack_is_as_thick_as_it_was_measured():
+    pair = BladeSet(
+        name="pair",
+        blades=(Blade(nominal_nm=mm("0.18")), Blade(nominal_nm=mm("0.09"))),
+        stacks=(Stack(blades=(mm("0.18"), mm("0.09")), measured_nm=mm("0.28")),),
+    )
+    for text in ("18+9", "9+18"):
+        assert parse_reading(text, Unit.MM, thick=pair.thickness).gap.best_nm == mm("0.28")
+    assert mm("0.28") in {one.thickness_nm for one in pair.tries()}
+    assert mm("0.27") not in {one.thickness_nm for one in pair.tries()}
+
+
+@pytest.mark.parametrize(
+    ("wrong", "says"),
+    [
+        (lambda: Blade(nominal_nm=152_400, stamped_nm=mm("0.15")), "cannot be stamped"),
+        (
+            lambda: BladeSet(
+                name="x", blades=(SIX,), stacks=(Stack(blades=(1, 2), measured_nm=3),)
+            ),
+            "two blades of its set",
+        ),
+        (
+            lambda: replace(
+                TWO_SCALES, stacks=(Stack(blades=(152_400, 101_600), measured_nm=mm("0.31")),)
+            ),
+            "cannot measure",
+        ),
+    ],
+)
+def test_markings_and_stacks_that_cannot_be_are_refused(wrong, says):
+    with pytest.raises(BadValue, match=says):
+        wrong()
+
+
+@pytest.mark.parametrize("pattern", PATTERNS, ids=lambda one: one.name)
+def test_sets_as_they_are_sold_can_be_used_at_once(pattern):
+    blades = BladeSet(name=pattern.name, blades=pattern.blades)
+    assert len(blades.usable) >= 17
+    for blade in blades.blades:
+        assert parse_reading(blade.typed, Unit.MM, thick=blades.thickness).gap.best_nm == (
+            blade.nominal_nm
+        )
+        if blade.typed_thou is not None:
+            assert parse_reading(blade.typed_thou, Unit.INCH).gap.best_nm == blade.nominal_nm

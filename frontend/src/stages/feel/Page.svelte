@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
+  import type { Length } from "../../api/client";
   import { Button, Field, Pair } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
@@ -19,21 +20,23 @@
   let modes = $state<Record<string, Mode>>({});
   let usual = $state<Mode>("fan");
   const mode = $derived<Mode>(modes[job.inHand ?? ""] ?? usual);
-  /** The fan needs a set, and blades are marked in millimetres. */
-  const fan = $derived(mode === "fan" && job.card?.blade_set != null && preferences.unit === "mm");
+  const fan = $derived(mode === "fan" && job.card?.blade_set != null);
   const valve = $derived(job.valve);
   const blades = $derived(job.card?.blade_set ?? null);
   const stop = $derived(valve ? job.card?.turning.stops[valve.stop] : undefined);
   /** From what is typed if anything is, else from what was written. */
   const next = $derived(
-    (job.entry.understood ? job.entry.understood.next_blade : valve?.next_blade)?.typed ?? null,
+    (job.entry.understood ? job.entry.understood.next_blade : valve?.next_blade)?.blades ?? [],
   );
+  /** A blade as it is marked, in the unit that gaps are read in. */
+  const marked = (one: Length): string => {
+    const blade = blades?.blades.find((each) => each.nominal.nm === one.nm);
+    return preferences.read(blade ? { mm: blade.marked.mm, thou: blade.nominal.thou } : one);
+  };
 
   const hint = $derived.by(() => {
-    if (next && preferences.unit === "mm") {
-      const blades = next.split("+").map((one) => (Number(one) / 100).toFixed(2));
-      return `Try ${blades.join(" + ")} next: it settles the verdict soonest.`;
-    }
+    if (next.length)
+      return `Try ${next.map(marked).join(" + ")} next: it settles the verdict soonest.`;
     return preferences.unit === "mm"
       ? "15 is 0.15 with light drag. 13-15: goes, refuses. x: nothing goes."
       : "6 is 6 thou with light drag. 6-7: goes, refuses. x: nothing goes.";
@@ -105,10 +108,13 @@
         <div class={job.entry.sending ? "pointer-events-none" : ""}>
           <BladeFan
             {blades}
-            {valve}
             draft={job.entry.draft}
-            {next}
-            ontype={(text) => (job.entry.draft = text)}
+            next={next.map((one) => one.nm)}
+            ontype={(text, unit) => job.entry.begin(text, unit)}
+            onsnapped={() => {
+              job.entry.draft = "";
+              void job.queue.load();
+            }}
           />
         </div>
         <div class="grid grid-cols-4 gap-1">

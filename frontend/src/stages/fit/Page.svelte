@@ -104,7 +104,6 @@
   {:else if steps.length}
     <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>
   {:else if job.card.kind === "check"}
-    <h2 class="text-xl font-[640]">Closing up</h2>
     <p>Nothing was taken apart. The cover goes back on all the same.</p>
   {:else}
     <p>

@@ -87,7 +87,9 @@
   {#if !begun}{@render way()}{/if}
   <Entry
     {job}
-    what="Shim that is in"
+    what={job.card.reference_first && job.card.round === 1
+      ? "Reference piece that goes in"
+      : "Shim that is in"}
     hint="290 is the marking. 2.897 is measured. ?? where the marking is worn off."
   >
     {#if job.refusal?.offers.length}

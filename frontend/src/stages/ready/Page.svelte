@@ -49,16 +49,18 @@
         <Facts {job} />
         <Machine {job} />
         <Form class="grid grid-cols-2 gap-3" onsend={note} refusal={coldRefusal}>
+          {#if !bench}
+            <Field
+              label="Hours since it ran"
+              kind="decimal"
+              input="text-2xl"
+              bind:value={rested.value}
+              disabled={job.signed}
+              at="rested"
+            />
+          {/if}
           <Field
-            label="Hours since it ran"
-            kind="decimal"
-            input="text-2xl"
-            bind:value={rested.value}
-            disabled={job.signed}
-            at="rested"
-          />
-          <Field
-            label="Coolant or head, °C"
+            label={bench ? "Head, °C" : "Coolant or head, °C"}
             kind="decimal"
             input="text-2xl"
             bind:value={temperature.value}
@@ -104,22 +106,24 @@
         <div class={bench ? "" : "mt-6"}><Renew {job} /></div>
         <SideChecks {job} />
         <div class="mt-6"><StageNote {job} /></div>
-        <div class="mt-6 flex flex-wrap items-center gap-3">
-          <Button kind="now" href="/cards/{card.id}/{next}" class="min-h-12 text-lg">
-            {card.reference_first
-              ? "Write the reference pieces down"
-              : bench
-                ? "Turn the first camshaft"
-                : "Turn to the first stop"}
-          </Button>
-          <a
-            href="/api/cards/{card.id}/blank.pdf"
-            target="_blank"
-            rel="noopener"
-            class="underline underline-offset-4">An empty sheet to print</a
-          >
-        </div>
       </div>
     </div>
+  </div>
+  <div
+    class="border-ink bg-paper flex flex-wrap items-center gap-x-4 gap-y-1 border-t px-5 py-2 max-sm:px-3"
+  >
+    <Button kind="now" href="/cards/{card.id}/{next}" class="min-h-12 text-lg">
+      {card.reference_first
+        ? "Write the reference pieces down"
+        : bench
+          ? "Turn the first camshaft"
+          : "Turn to the first stop"}
+    </Button>
+    <a
+      href="/api/cards/{card.id}/blank.pdf"
+      target="_blank"
+      rel="noopener"
+      class="underline underline-offset-4">An empty sheet to print</a
+    >
   </div>
 {/if}

@@ -94,7 +94,7 @@
     >
       <Field label="Part" bind:value={what} at="what" />
       <Field label="The shop’s number" bind:value={number} />
-      <Field label="How many" kind="whole" bind:value={count} at="count" />
+      <Field label="Count" kind="whole" bind:value={count} at="count" />
       <Field label="Price" kind="decimal" bind:value={price} />
       <Button type="submit" disabled={!what.trim()}>Add</Button>
     </Form>

@@ -67,7 +67,7 @@
   >
     <Field label="Used" bind:value={what} at="what" />
     <Field
-      label="How many"
+      label="Count"
       look="text-soft truncate block"
       kind="whole"
       bind:value={count}

@@ -54,15 +54,19 @@
     </p>
   {:else}
     <div class="flex items-center gap-3">
-      <svg viewBox="0 0 44 44" class="h-11 w-11 shrink-0" aria-hidden="true">
-        <g
-          transform={card.turning.rotation === "anticlockwise" ? "translate(44 0) scale(-1 1)" : ""}
-        >
-          <circle cx="22" cy="22" r="5" fill="none" stroke="var(--ink)" stroke-width="2" />
-          <path d="M8 28A15 15 0 1 1 34 31" fill="none" stroke="var(--now)" stroke-width="3.5" />
-          <path d="M38 24l-3 10-8-5z" fill="var(--now)" />
-        </g>
-      </svg>
+      {#if card.turning.rotation}
+        <svg viewBox="0 0 44 44" class="h-11 w-11 shrink-0" aria-hidden="true">
+          <g
+            transform={card.turning.rotation === "anticlockwise"
+              ? "translate(44 0) scale(-1 1)"
+              : ""}
+          >
+            <circle cx="22" cy="22" r="5" fill="none" stroke="var(--ink)" stroke-width="2" />
+            <path d="M8 28A15 15 0 1 1 34 31" fill="none" stroke="var(--now)" stroke-width="3.5" />
+            <path d="M38 24l-3 10-8-5z" fill="var(--now)" />
+          </g>
+        </svg>
+      {/if}
       <p class="leading-5">
         <b>{WAYS[card.turning.rotation ?? ""] ?? "In its own direction only."}</b>
         Past the mark: go round again, never back.

@@ -9,7 +9,7 @@ from functools import lru_cache
 from itertools import combinations
 
 from plimb.core.errors import BadValue
-from plimb.core.lengths import Unit, mm, show, show_mm
+from plimb.core.lengths import NM_PER_THOU, Unit, mm, show, show_mm, show_thou
 from plimb.core.measure.gap import Gap, between
 from plimb.core.measure.limits import Limits, Verdict, judge
 
@@ -52,7 +52,7 @@ class Blade:
         off_nm = abs((self.stamped_nm or self.nominal_nm) - self.nominal_nm)
         if off_nm > SCALES_NM:
             raise BadValue(
-                f"blade of {show(self.nominal_nm, Unit.INCH)} in is {show_mm(self.nominal_nm)} mm; "
+                f"a blade of {show(self.nominal_nm, Unit.INCH)} is {show_mm(self.nominal_nm)} mm; "
                 f"it cannot be stamped {show_mm(self.stamped_nm or 0)}.",
                 field="blade",
             )
@@ -76,9 +76,24 @@ class Blade:
         return self.state is BladeState.SOUND
 
     @property
+    def marked_nm(self) -> int:
+        """What is read off it in millimetres."""
+        return self.nominal_nm if self.stamped_nm is None else self.stamped_nm
+
+    @property
+    def in_inches(self) -> bool:
+        """Whether its marking is one of inches: whole or half thou."""
+        return self.nominal_nm % (NM_PER_THOU // 2) == 0
+
+    @property
     def typed(self) -> str:
         """How it is typed in a reading in millimetres."""
-        return typed_blade(self.nominal_nm)
+        return typed_blade(self.marked_nm)
+
+    @property
+    def typed_thou(self) -> str | None:
+        """How it is typed in a reading in thou, None for one that is marked in millimetres."""
+        return show_thou(self.nominal_nm) if self.in_inches else None
 
     @property
     def thickness_nm(self) -> int:

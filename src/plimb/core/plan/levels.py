@@ -25,6 +25,9 @@ LEVELS = ("bad", "near", "set", "touched", "money", "needless", "round", "aim", 
 
 _SHIFT = 40
 
+WRONG_WAY_NM = 10_000_000
+"""A piece against the shop's rounding is as bad as one this far from the aim: worse than any."""
+
 
 class Levels:
     """Each valve's reading, limits and aim as columns, and what pieces mean against them."""
@@ -92,7 +95,7 @@ class Levels:
             "bad": (~ok).astype(np.int64),
             "near": (ok & ~lost & near).astype(np.int64) * (policy.act is WhichToSet.NEAR),
             "set": (ok & ~lost & ~into_set).astype(np.int64),
-            "touched": ones * policy.touch_least,
+            "touched": self._before_money(ones, away, (ok & wrong_way).astype(np.int64)),
             "money": 0 * ones,
             "needless": self.steady_needless[among] * ones,
             "round": (ok & wrong_way).astype(np.int64),
@@ -100,6 +103,12 @@ class Levels:
             "off": np.where(ok, 0, np.where(lost, 1, np.maximum(over, 1))),
             "moved": ones,
         }
+
+    def _before_money(self, ones: Whole, away: Whole, wrong_way: Whole) -> Whole:
+        """Return what outranks the price: pieces touched, or the way to the aim of every valve."""
+        if self.policy.touch_least or self.policy.act is not WhichToSet.EVERY:
+            return ones * self.policy.touch_least
+        return away + WRONG_WAY_NM * wrong_way
 
     def _unlikely(self, thick: Whole, among: slice | list[int]) -> Whole:
         """Return −ln of the chance to be in spec, in millionths, by usual piece doubt."""
@@ -141,6 +150,8 @@ class Levels:
             elif act.sets_with(row.clearance) and row.known:
                 for name in ("set", "round", "aim"):
                     kept[name][at] = at_own[name][at, 0]
+                if act is WhichToSet.EVERY and not self.policy.touch_least:
+                    kept["touched"][at] = at_own["touched"][at, 0]
         return kept
 
 

@@ -6,7 +6,8 @@ The levels, strictly in this order:
    left in the tightest fifth;
 2. camshafts taken out (fewest; a follower that needs none counts none);
 3. changed valves that end outside the set range where the spec has one;
-4. for *touch least*, pieces changed; then money spent at the counter;
+4. for *touch least*, pieces changed; where every valve is set, the way to the aim; then money
+   spent at the counter;
 5. valves in spec whose piece is changed without need;
 6. changes against the shop's rounding, then total distance from the aim, or, with *best
    chance*, the sum of −ln P(in spec);

@@ -1,0 +1,171 @@
+"""Kinds of job: which stages there are, what is listed, which valves are set and where to."""
+
+import pytest
+
+from plimb.core.engine.followers import Follower
+from plimb.core.engine.turning import Method
+from plimb.core.job.fitting import closing_list
+from plimb.core.job.kinds import JobKind, kind_of_job
+from plimb.core.job.ready import safety_list
+from plimb.core.job.stages import Stage
+from plimb.core.job.status import Around, by_amount, job_status
+from plimb.core.job.tools import tool_list
+from plimb.core.job.valve import Choice, ValveRecord
+from plimb.core.lengths import Unit, mm
+from plimb.core.measure.shorthand import parse_reading
+from plimb.core.plan.needs import Need, WhichToSet
+from plimb.core.shim.shim import parse_shim
+from plimb.core.shim.sum import School
+from plimb.files.engine_file import EngineFile
+from plimb.files.starting_point import Layout, Start, starting_point
+
+ALL = tuple(Stage)
+
+
+def single(follower=Follower.BUCKET_UNDER):
+    document = starting_point(Start(layout=Layout.SINGLE, follower=follower))
+    document["engine"]["spec"] = {
+        "intake": {"min": 0.10, "max": 0.20}, "exhaust": {"min": 0.20, "max": 0.30},
+    }  # fmt: skip
+    document["engine"]["family"] = {"diameter": 9.48, "runs": [{"from": 2, "to": 3, "step": 0.05}]}
+    return EngineFile.model_validate(document).to_core()
+
+
+ENGINE = single()
+
+
+def record(text, shim=None, choice=None):
+    family = ENGINE.clearances[0].family
+    return ValveRecord(
+        found=parse_reading(text, Unit.MM),
+        piece=parse_shim(shim, family) if shim else None,
+        choice=choice,
+    )
+
+
+GAPS = {"IN L": "15", "IN R": "15", "EX L": "25", "EX R": "25"}
+
+
+def seen(kind, changes=None, which=WhichToSet.OUT, **around):
+    records = {valve: record(text) for valve, text in GAPS.items()} | (changes or {})
+    said = Around(kind=kind_of_job(kind), **around)
+    return job_status(ENGINE, records, School(), which, around=said)
+
+
+@pytest.mark.parametrize(
+    ("kind", "stages"),
+    [
+        (JobKind.SET, ALL),
+        (JobKind.CHECK, (Stage.READY, Stage.TURN, Stage.FEEL, Stage.FIT, Stage.SIGN)),
+        (JobKind.BENCH, ALL),
+        (JobKind.HEAD_WORK, (Stage.READY, Stage.READ, Stage.TURN, Stage.FEEL, *ALL[4:])),
+        (JobKind.HEAD_WORK_BENCH, (Stage.READY, Stage.READ, Stage.TURN, Stage.FEEL, *ALL[4:])),
+        (JobKind.ONE, ALL),
+        (JobKind.EVERY, ALL),
+    ],
+)
+def test_each_kind_has_its_own_stages_in_its_own_order(kind, stages):
+    assert tuple(one.stage for one in seen(kind).todo) == stages
+    assert kind_of_job(kind).label
+    assert kind_of_job(kind).means.endswith(".")
+
+
+def test_a_check_only_opens_nothing_and_still_asks_for_the_cover():
+    closing = ("close-cover", "close-cover-torque")
+    view = seen(JobKind.CHECK, {"IN L": record("8")}, closing=closing, unclosed=closing[1:])
+    assert view.opened == ()
+    assert view.valves["IN L"].need is Need.OPEN  # it is out all the same, and said so
+    assert view.at is Stage.FIT
+    fit = next(one for one in view.todo if one.stage is Stage.FIT)
+    assert (fit.asks, fit.waiting) == (closing, closing[1:])
+    assert seen(JobKind.CHECK, closing=closing).at is Stage.SIGN
+
+
+def test_after_head_work_every_reference_piece_is_written_down_before_the_gaps():
+    nothing = {valve: ValveRecord() for valve in GAPS}
+    view = seen(JobKind.HEAD_WORK_BENCH, nothing)
+    read = next(one for one in view.todo if one.stage is Stage.READ)
+    assert (view.at, set(read.waiting)) == (Stage.READ, set(GAPS))
+    pieces = {v: ValveRecord(piece=record("15", "250").piece) for v in GAPS}
+    assert seen(JobKind.HEAD_WORK_BENCH, pieces).at is Stage.FEEL
+
+
+@pytest.mark.parametrize("kind", [JobKind.SET, JobKind.EVERY, JobKind.BENCH])
+def test_once_a_piece_is_out_nothing_leads_back_to_feel(kind):
+    some = {"IN L": record("8", "250"), "EX R": ValveRecord()}
+    assert seen(kind, some).at is not Stage.FEEL
+    assert seen(kind, {"IN L": record("8"), "EX R": ValveRecord()}).at is Stage.FEEL
+
+
+def test_set_everything_sets_what_is_in_spec_too():
+    assert seen(JobKind.SET).opened == ()
+    assert set(seen(JobKind.EVERY).opened) == set(GAPS)
+    assert "every valve is set" in seen(JobKind.EVERY).valves["IN L"].reason
+
+
+def test_one_valve_leaves_the_others_alone_without_a_remark():
+    changes = {"EX L": ValveRecord(), "IN R": record("7")}
+    view = seen(JobKind.ONE, changes, only="IN L", change_nm=mm("0.05"))
+    assert view.opened == ("IN L",)
+    assert {v for v, one in view.valves.items() if one.need is Need.LEAVE} == set(GAPS) - {"IN L"}
+    assert view.not_in_spec == ()
+    assert view.at is Stage.READ
+
+
+@pytest.mark.parametrize(
+    ("found", "change", "aim"),
+    [
+        ("15", "0.03", "0.18"),  # by just that much
+        ("15", "0.05", "0.20"),  # to the limit itself
+        ("15", "0.06", "0.20"),  # never out of spec to serve it
+        ("12", "-0.05", "0.10"),
+    ],
+)
+def test_a_known_amount_is_aimed_at_from_the_gap_as_found_and_never_out_of_spec(found, change, aim):
+    by_nm = mm(change) if change[0] != "-" else -mm(change[1:])
+    school = by_amount(ENGINE.clearance("IN L"), record(found), by_nm, School())
+    assert school.aim == mm(aim)
+
+
+def test_two_thou_wider_takes_a_piece_two_thou_thinner():
+    choice = Choice(thickness_nm=mm("2.45"))
+    changes = {"IN L": record("15", "250 2.500", choice)}
+    view = seen(JobKind.ONE, changes, only="IN L", change_nm=mm("0.05"))
+    worked = view.valves["IN L"].worked
+    assert (worked.ideal_nm, worked.pick.thickness_nm) == (mm("2.45"), mm("2.45"))
+    assert view.valves["IN L"].predicted.best_nm == mm("0.20")
+
+
+NEVER_ON_A_BENCH = {"power", "stand", "fuel", "plugs-out", "direction"}
+
+
+@pytest.mark.parametrize("kind", JobKind)
+def test_lists_name_what_belongs_to_the_kind_and_nothing_else(kind):
+    row = kind_of_job(kind)
+    method = Method.BENCH if row.on_bench else Method.MARKS
+    ready = {one.id for one in safety_list(ENGINE, method, row)}
+    assert ready.isdisjoint(NEVER_ON_A_BENCH) is row.on_bench
+    assert ("reference" in ready) is row.reference
+    closing = [one.id for one in closing_list(ENGINE, ("IN",), 4, kind=row)]
+    assert ("close-tensioner" in closing) is not row.on_bench
+    assert ("close-cover" in closing) is not row.on_bench
+    turns = next(one for one in closing_list(ENGINE, ("IN",), 4, kind=row) if "turns" in one.id)
+    assert ("camshaft" in turns.does) is row.on_bench
+    tools = " ".join(tool_list(ENGINE, row, method))
+    assert ("crank bolt" in tools) is not row.on_bench
+    assert ("Micrometer" in tools) is row.opens
+    assert ("Reference shims" in tools) is row.reference
+
+
+def test_with_nothing_changed_the_cover_alone_closes_the_engine():
+    closing = closing_list(ENGINE, (), 0, changed=False)
+    assert [one.id for one in closing] == ["close-cover", "close-cover-torque", "close-rest"]
+
+
+def test_tools_follow_the_follower_and_the_way_of_turning():
+    over = single(Follower.BUCKET_OVER)
+    kind = kind_of_job(JobKind.SET)
+    assert "Holding-down tool for the buckets" in tool_list(over, kind, Method.MARKS)
+    assert not any("Ties" in one for one in tool_list(over, kind, Method.MARKS))
+    assert any("Ties" in one for one in tool_list(ENGINE, kind, Method.MARKS))
+    assert any("mirror" in one for one in tool_list(ENGINE, kind, Method.LOBE))

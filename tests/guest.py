@@ -1,0 +1,88 @@
+"""A card on a guest's engine: of a layout, and nothing else is known of it."""
+
+import json
+
+from plimb.actions.cards import Change
+from plimb.actions.correcting import enter_spec
+from plimb.actions.engines import register_engine, revise
+from plimb.actions.opening import open_card
+from plimb.actions.readings import write_down_gap
+from plimb.actions.shims import write_down_shim
+from plimb.actions.signing import read_sheet
+from plimb.actions.views import read_card
+from plimb.core.engine.followers import Role
+from plimb.core.lengths import Unit
+from plimb.files.starting_point import Layout, Start, starting_point
+from plimb.store.engines import newest_revision
+
+from .conftest import NOON
+
+
+class Job:
+    """A card on an engine of a layout, of which nothing else is known."""
+
+    def __init__(
+        self, database, layout=Layout.SINGLE, *, change=None, opened=None, label="Guest", **start
+    ):
+        self.database = database
+        document = starting_point(Start(layout=layout, **start))
+        if change:
+            change(document["engine"])
+        self.engine_id = register_engine(
+            database, label=label, note="", document=json.dumps(document), now=NOON
+        )
+        self.open(**(opened or {}))
+
+    def open(self, **said):
+        """Open the next card for the same engine."""
+        self.card = open_card(
+            self.database, engine_id=self.engine_id, opened_by="Oda", now=NOON,
+            **{"reason": "Interval", **said},
+        )  # fmt: skip
+
+    def act(self, do, **said):
+        change = Change(
+            card_id=self.card.id, version=self.card.version, key=f"key-{self.card.version:06}",
+            now=NOON,
+        )  # fmt: skip
+        self.card = do(self.database, change, **said)
+
+    @property
+    def view(self):
+        with self.database.reading() as session:
+            return read_card(session, self.card.id)
+
+    @property
+    def sheet(self):
+        with self.database.reading() as session:
+            return read_sheet(session, self.card.id)
+
+    def gap(self, valve, text, unit=Unit.MM):
+        self.act(write_down_gap, valve=valve, purpose="found", text=text, unit=unit)
+
+    def spec(self, side, text, *, room="", unit=Unit.MM, action=Role.OPEN):
+        self.act(enter_spec, side=side, action=action, text=text, room=room, unit=unit)
+
+    def revise(self, change, revision=1):
+        document = json.loads(self.document)
+        change(document["engine"])
+        revise(
+            self.database, engine_id=self.engine_id, seen=revision, label="Guest", note="",
+            document=json.dumps(document), now=NOON,
+        )  # fmt: skip
+
+    @property
+    def document(self):
+        with self.database.reading() as session:
+            return newest_revision(session, self.engine_id).document
+
+    def shim(self, valve, text):
+        self.act(write_down_shim, valve=valve, text=text)
+
+    def todo(self, stage):
+        return next(one for one in self.view.status.todo if one.stage is stage)
+
+    def line(self, name):
+        """Return what the sheet says under a name, below its valves or above them."""
+        sheet = self.sheet
+        return next((one.says for one in (*sheet.facts, *sheet.lines) if one.name == name), None)
