@@ -52,6 +52,7 @@ def test_one_valve_by_two_thou_from_opening_to_the_signed_sheet(database):
     amount = Amount(valve="EX L", by="2", wider=True, unit=Unit.INCH)
     job = Job(database, change=inches, opened={"kind": JobKind.ONE, "amount": amount})
     assert (job.view.only_valve, job.view.change_nm) == ("EX L", 50_800)
+    assert [stop.valves for stop in job.view.turning.stops] == [("EX L",)]
     job.gap("EX L", "20")
     job.shim("EX L", "270 2.700")
     with database.reading() as session:

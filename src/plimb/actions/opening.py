@@ -107,7 +107,7 @@ def become(card: CardRow, engine: Engine, kind: JobKind, amount: Amount | None) 
     row = kind_of_job(kind)
     card.only_valve = card.change_nm = None
     if row.one:
-        if amount is None:
+        if amount is None or not amount.valve or not amount.by.strip():
             raise BadValue("Say which valve, and by how much.", field="amount")
         by_nm = parse_length(amount.by, amount.unit, field="amount")
         if amount.unit is Unit.INCH and not amount.by.strip().startswith((".", "0.", ",", "0,")):

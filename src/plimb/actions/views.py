@@ -1,9 +1,10 @@
 """A card as it now stands, as frozen values that the screen, the sheet and the tests read."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from decimal import Decimal
+from fractions import Fraction
 
 from sqlalchemy.orm import Session
 
@@ -215,6 +216,15 @@ def turning_for(card: CardRow) -> TurnPlan:
     return turning_of(card.revision.document, method_of(card))
 
 
+def _reached(card: CardRow, engine: Engine) -> TurnPlan:
+    """Return where it is turned to: of one valve that it is about just the place of that one."""
+    plan, only = turning_for(card), engine.names.get(card.only_valve or "")
+    if only is None:
+        return plan
+    stops = (replace(stop, valves=(only,)) for stop in plan.stops if only in stop.valves)
+    return replace(plan, stops=tuple(stops), turning=Fraction(0))
+
+
 def method_of(card: CardRow) -> Method:
     """Return how the engine of a card is turned; a head on the bench has no crank."""
     return Method.BENCH if kind_of_job(card.kind).on_bench else card.method
@@ -284,7 +294,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         engine_changes=_corrected(session, card, engine),
         source=file.spec_source,
         conditions=conditions_of(card),
-        turning=cycle_of(engine, events, method_of(card), turning_for(card)),
+        turning=cycle_of(engine, events, method_of(card), _reached(card, engine)),
         safety=_lines(card, safety_list(engine, method_of(card), kind)),
         only_valve=names.get(card.only_valve or ""),
         machine=file.machine,
@@ -352,7 +362,8 @@ def _lines(card: CardRow, items: tuple[ChecklistItem, ...]) -> tuple[Line, ...]:
 def _valves(
     session: Session, card: CardRow, last: Round, blades: BladeSet | None
 ) -> tuple[ValveView, ...]:
-    engine, stops = engine_of(card), turning_for(card).stops
+    engine = engine_of(card)
+    stops = _reached(card, engine).stops
     chains = repeated(card.rounds[-1], engine, "found")
     asked = _questions(session, card, engine, last.status, blades)
     doubts = {one.valve: within_doubt(one) for one in last.proved}
@@ -368,7 +379,7 @@ def _valves(
                 questions=asked.get(valve, ()),
                 repeats=tuple(one.gap for one in chains.get(valve, ())),
                 next_blade=next_blade(tried, check, blades) if blades and check else None,
-                stop=next(n for n, stop in enumerate(stops) if valve in stop.valves),
+                stop=next((n for n, stop in enumerate(stops) if valve in stop.valves), 0),
                 within_doubt=doubts.get(valve),
             )
         )

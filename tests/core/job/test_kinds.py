@@ -107,6 +107,7 @@ def test_one_valve_leaves_the_others_alone_without_a_remark():
     changes = {"EX L": ValveRecord(), "IN R": record("7")}
     view = seen(JobKind.ONE, changes, only="IN L", change_nm=mm("0.05"))
     assert view.opened == ("IN L",)
+    assert next(one for one in view.todo if one.stage is Stage.FEEL).asks == ("IN L",)
     assert {v for v, one in view.valves.items() if one.need is Need.LEAVE} == set(GAPS) - {"IN L"}
     assert view.not_in_spec == ()
     assert view.at is Stage.READ

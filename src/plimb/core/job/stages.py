@@ -31,7 +31,8 @@ class Job:
     """What the stages look at: every valve in measuring order, and the lists.
 
     `closing` is asked for only where nothing is taken apart, `reference` where known pieces go
-    in and are written down before the gaps are measured.
+    in and are written down before the gaps are measured. With an `only` valve the job is about
+    that one.
     """
 
     valves: Mapping[str, ValveStatus]
@@ -40,6 +41,7 @@ class Job:
     closing: tuple[str, ...] = ()
     unclosed: tuple[str, ...] = ()
     reference: bool = False
+    only: str | None = None
 
     def those(self, wanted: Callable[[ValveStatus], bool]) -> tuple[str, ...]:
         """Return the valves of which that is so, in measuring order."""
@@ -117,7 +119,7 @@ def _unfitted(job: Job) -> tuple[str, ...]:
 READY = StageKind(asks=lambda job: job.safety, waits=lambda job: job.unseen)
 TURN = StageKind()
 FEEL = StageKind(
-    asks=_every,
+    asks=lambda job: _every(job) if job.only is None else (job.only,),
     waits=lambda job: job.those(lambda one: one.need in (Need.MEASURE, Need.FINER, Need.SPEC)),
 )
 READ = StageKind(

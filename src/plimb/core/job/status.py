@@ -109,6 +109,7 @@ def job_status(
         closing=() if kind.opens else around.closing,
         unclosed=() if kind.opens else around.unclosed,
         reference=kind.reference,
+        only=around.only,
     )
     todo = todo_list(job, kind.stages)
     return JobStatus(
