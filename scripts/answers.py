@@ -18,6 +18,7 @@ LARGEST = {
     "angle": None,
     "reversed_head": False,
     "crank_along": False,
+    "firing": None,
 }
 """24 valves, each opened and closed by its cam: 48 clearances."""
 

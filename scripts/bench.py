@@ -122,7 +122,7 @@ def served() -> None:
             "/api/engines/start",
             json={
                 "layout": "inline-four", "valves": 4, "camshafts": 2, "follower": "bucket-under",
-                "angle": None, "reversed_head": False, "crank_along": False,
+                "angle": None, "reversed_head": False, "crank_along": False, "firing": None,
             },
         )  # fmt: skip
         assert start.json

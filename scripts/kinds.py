@@ -11,6 +11,7 @@ from plimb.core.measure.blades import Blade
 from plimb.core.measure.limits import Verdict
 from plimb.core.measure.patterns import PATTERNS
 from plimb.core.words import VERDICT_WORDS
+from plimb.files.starting_point import FIRINGS
 
 TARGET = Path(__file__).parent.parent / "frontend" / "src" / "api" / "kinds.json"
 
@@ -33,6 +34,7 @@ def document() -> str:
             for one in JobKind
             for row in (kind_of_job(one),)
         ],
+        "firings": {layout.value: " ".join(one) for layout, one in FIRINGS.items()},
         "blade_patterns": [
             {"name": one.name, "blades": [_blade(blade) for blade in one.blades]}
             for one in PATTERNS

@@ -285,7 +285,7 @@ def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
         page.locator(f"[data-valve='{valve}']").click()
         mm = valve.endswith("L")
         page.get_by_role("group", name="Gaps in").get_by_text("mm" if mm else "thou").click()
-        limit = ("6", ".152") if "IN" in valve else ("14", ".356")
+        limit = ("6", "0.152") if "IN" in valve else ("14", "0.356")
         blade = fan.get_by_role("button", name=f"Blade {limit[mm]}", exact=False).first
         blade.click()
         hand.button("Write")
@@ -400,9 +400,9 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
     expect(page.get_by_label("On this card")).to_have_value("Blade 0.15 is worn")
     hand.button("Write the note")
     fan = page.get_by_role("group", name="Feeler blades")
-    fan.get_by_role("button", name="Blade .15", exact=True).click()
+    fan.get_by_role("button", name="Blade 0.15", exact=True).click()
     hand.tap(page.get_by_text("has snapped: out of the set"))
-    expect(fan.get_by_role("button", name="Blade .15", exact=True)).to_have_count(0)
+    expect(fan.get_by_role("button", name="Blade 0.15", exact=True)).to_have_count(0)
     said = hand.sheet()
     for one in ("Ilse Varn", "Blade 0.15 is worn", "cylinder 1: dry 11.5 bar"):
         assert one in said

@@ -263,6 +263,10 @@ def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barrie
     page = open_page("/engines/new")
     page.get_by_label("Layout:").click()
     page.get_by_role("option", name="straight six").click()
+    # nobody has said yet when its cylinders fire
+    expect(page.get_by_text("6 stops: T1 (4), T2 (4)")).to_be_visible()
+    page.get_by_label("Firing order:").click()
+    page.get_by_role("option", name="1-5-3-6-2-4").click()
     expect(page.get_by_text("2 stops: T1 (12), T6 (12).")).to_be_visible()
     spec = page.get_by_label("Intake spec, as printed")
     expect(spec).to_have_value("")

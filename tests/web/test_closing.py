@@ -260,7 +260,7 @@ def test_the_sheet_on_the_screen_has_every_line_that_is_printed(card, served):
 def test_an_engine_with_openers_and_closers_has_its_range_for_each_on_the_sheet(served):
     start = {
         "layout": "v-twin", "valves": 2, "camshafts": 1, "follower": "opener-closer",
-        "angle": None, "reversed_head": False, "crank_along": False,
+        "angle": None, "reversed_head": False, "crank_along": False, "firing": None,
     }  # fmt: skip
     file = json.loads(served.post("/api/engines/start", json=start).json["document"])
     file["engine"]["spec"] = {

@@ -166,7 +166,8 @@ def test_a_set_that_cannot_be_is_refused_and_nothing_kept(client, changed, field
 def start(client, **changed):
     body = {
         "layout": "triple", "valves": 4, "camshafts": 2, "follower": "bucket-under",
-        "angle": None, "reversed_head": False, "crank_along": False, **changed,
+        "angle": None, "reversed_head": False, "crank_along": False, "firing": None,
+        **changed,
     }  # fmt: skip
     return client.post("/api/engines/start", json=body)
 

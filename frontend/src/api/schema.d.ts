@@ -3219,7 +3219,7 @@ export interface components {
         };
         /**
          * StartIn
-         * @description What an engine is, in a few words. `angle` is the crank offset of a parallel twin, or
+         * @description What an engine is, in a few words.
          */
         StartIn: {
             /** Angle */
@@ -3228,6 +3228,8 @@ export interface components {
             camshafts: number;
             /** Crank Along */
             crank_along: boolean;
+            /** Firing */
+            firing: string | null;
             follower: components["schemas"]["Follower"];
             layout: components["schemas"]["Layout"];
             /** Reversed Head */
@@ -3384,6 +3386,8 @@ export interface components {
             assumed: boolean;
             /** Computed */
             computed: boolean;
+            /** Firing Known */
+            firing_known: boolean;
             /** Lanes */
             lanes: components["schemas"]["LaneOut"][];
             method: components["schemas"]["Method"];

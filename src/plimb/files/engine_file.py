@@ -36,10 +36,10 @@ class FilePart(BaseModel):
 
 
 class CylinderPart(FilePart):
-    """A cylinder and the crank angle at which it fires, in degrees of a 720° cycle."""
+    """A cylinder and the crank angle at which it fires, in degrees of a 720° cycle, if known."""
 
     number: Annotated[int, Field(ge=1, le=24)]
-    fires_at: Annotated[int, Field(ge=0, lt=720)]
+    fires_at: Annotated[int, Field(ge=0, lt=720)] | None = None
 
 
 class MarkPart(FilePart):

@@ -25,8 +25,11 @@ class Layout(StrEnum):
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Start:
-    """What an engine is, in a few words. `angle` is the crank offset of a parallel twin, or
-    the angle between the cylinders of a V or L.
+    """What an engine is, in a few words.
+
+    `firing` is one of the layout's in `FIRINGS`, empty where nobody has said when the cylinders
+    fire; without one the first of them is taken, or `angle`: the crank offset of a parallel
+    twin, or the angle between the cylinders of a V or L.
     """
 
     layout: Layout
@@ -36,7 +39,19 @@ class Start:
     angle: int | None = None
     reversed_head: bool = False
     crank_along: bool = False
+    firing: str | None = None
 
+
+FIRINGS: dict[Layout, tuple[str, ...]] = {
+    Layout.PARALLEL_TWIN: ("270", "180", "360"),
+    Layout.V_TWIN: ("90", "75", "60"),
+    Layout.TRIPLE: ("1-2-3", "1-3-2"),
+    Layout.INLINE_FOUR: ("1-3-4-2", "1-2-4-3"),
+    Layout.FLAT_FOUR: ("1-3-2-4", "1-4-2-3"),
+    Layout.STRAIGHT_SIX: ("1-5-3-6-2-4", "1-4-2-6-3-5"),
+}
+"""How the cylinders of a layout are met to fire (common practice): orders, evenly spaced, or the
+crank offset of a twin, or the angle of its V. A layout without a row fixes it, or is typed."""
 
 MOST_CLEARANCES = 48
 _ANGLES = {
@@ -68,7 +83,7 @@ def starting_point(start: Start) -> dict[str, Any]:
         raise BadValue(
             f"angle of a {start.layout}: {', '.join(map(str, allowed))} degrees.", field="angle"
         )
-    fires = _firing(start.layout, angle)
+    fires = _firing(start, angle)
     along = start.crank_along or start.layout is Layout.FLAT_FOUR
     banks = _banks(start.layout, list(fires), along)
     if start.reversed_head:
@@ -91,7 +106,10 @@ def starting_point(start: Start) -> dict[str, Any]:
             "follower": start.follower.value,
             "camshaft_out": kind_of(start.follower).camshaft_out,
             "crank": {
-                "cylinders": [{"number": n, "fires_at": fires[n]} for n in sorted(fires)],
+                "cylinders": [
+                    {"number": n} if start.firing == "" else {"number": n, "fires_at": fires[n]}
+                    for n in sorted(fires)
+                ],
                 "marks": [],
             },
             "camshafts": _camshafts(banks, start.camshafts),
@@ -103,22 +121,21 @@ def starting_point(start: Start) -> dict[str, Any]:
     }
 
 
-def _firing(layout: Layout, angle: int) -> dict[int, int]:
+def _firing(start: Start, angle: int) -> dict[int, int]:
     """Return the firing angle of each cylinder."""
-    order: dict[Layout, tuple[int, ...]] = {
-        Layout.SINGLE: (1,),
-        Layout.TRIPLE: (1, 2, 3),
-        Layout.INLINE_FOUR: (1, 3, 4, 2),
-        Layout.FLAT_FOUR: (1, 3, 2, 4),
-        Layout.STRAIGHT_SIX: (1, 5, 3, 6, 2, 4),
-    }
+    layout, known = start.layout, FIRINGS.get(start.layout, ())
+    firing = start.firing or next(iter(known), "")
+    if firing and firing not in known:
+        raise BadValue(f"firing of a {layout}: {' or '.join(known)}.", field="firing")
+    if layout in _ANGLES and start.firing:
+        angle = int(start.firing)
     if layout is Layout.PARALLEL_TWIN:
         return {1: 0, 2: angle}
     if layout in (Layout.V_TWIN, Layout.L_TWIN):
         return {1: 0, 2: 360 - angle}
     if layout is Layout.V_FOUR:
         return {1: 0, 3: 180, 2: 450, 4: 630}
-    even = order[layout]
+    even = [int(number) for number in firing.split("-")] if firing else [1]
     return {number: place * 720 // len(even) for place, number in enumerate(even)}
 
 

@@ -7,6 +7,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from plimb.core.engine.cycle import cycle_of
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Follower
 from plimb.core.engine.turning import (
@@ -299,3 +300,32 @@ def test_on_the_bench_each_lobe_is_a_stop_camshaft_by_camshaft():
     stops = plan_turning(machine, None, Method.BENCH).stops
     assert [stop.camshaft for stop in stops] == ["IN"] * 4 + ["EX"] * 4
     assert sorted(v for stop in stops for v in stop.valves) == sorted(machine.by_id)
+
+
+@pytest.mark.parametrize("layout", ["parallel-twin", "inline-four", "v-four", "straight-six"])
+def test_where_nobody_said_when_cylinders_fire_each_is_measured_at_its_own_dead_centre(layout):
+    machine = engine(layout, firing="")
+    stops = plan_turning(machine).stops
+    assert [stop.mark for stop in stops] == [f"T{one.number}" for one in machine.cylinders]
+    assert all(stop.degrees is None for stop in stops)
+    for cylinder, stop in zip(machine.cylinders, stops, strict=True):
+        assert {machine.clearance(v).cylinder for v in stop.valves} == {cylinder.number}
+    lobes = plan_turning(machine, None, Method.LOBE).stops
+    assert sorted(v for stop in lobes for v in stop.valves) == sorted(machine.by_id)
+    cycle = cycle_of(machine, None, Method.MARKS, plan_turning(machine))
+    assert (cycle.lanes, cycle.firing_known, cycle.computed) == ((), False, True)
+
+
+@pytest.mark.parametrize(
+    ("layout", "firing", "angles"),
+    [
+        ("parallel-twin", "180", {1: 0, 2: 180}),
+        ("inline-four", "1-2-4-3", {1: 0, 2: 180, 4: 360, 3: 540}),
+        ("triple", "1-3-2", {1: 0, 3: 240, 2: 480}),
+    ],
+)
+def test_a_firing_that_somebody_chose_is_the_one_there_is(layout, firing, angles):
+    machine = engine(layout, firing=firing)
+    assert {one.number: one.fires_at for one in machine.cylinders} == angles
+    with pytest.raises(BadValue, match="firing of"):
+        engine(layout, firing="1-1")

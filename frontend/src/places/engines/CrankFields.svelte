@@ -26,8 +26,14 @@
         class="w-24"
         look="text-soft text-note"
         kind="whole"
-        value={cylinder.fires_at}
-        oninput={engine.reads(`${cylinder.number} fires at`, (to) => (cylinder.fires_at = to ?? 0))}
+        value={cylinder.fires_at ?? ""}
+        placeholder="not known"
+        invalid={engine.faults.has(`${cylinder.number} fires at`)}
+        oninput={engine.reads(
+          `${cylinder.number} fires at`,
+          (to) => (cylinder.fires_at = to ?? null),
+          true,
+        )}
       />
     {/each}
   </div>

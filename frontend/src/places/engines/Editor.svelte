@@ -63,9 +63,16 @@
         <div class="border-line flex h-56 justify-center border p-3">
           <HeadMini drawing={engine.drawing} />
         </div>
-        <div class="border-line h-72 border">
-          <Cycle turning={engine.turning} {crank} {lit} onturn={(to) => (crank = to)} />
-        </div>
+        {#if engine.turning.lanes.length}
+          <div class="border-line h-72 border">
+            <Cycle turning={engine.turning} {crank} {lit} onturn={(to) => (crank = to)} />
+          </div>
+        {:else}
+          <p class="border-line text-soft border p-3 leading-5">
+            Nobody has said when the cylinders fire. Until then each is measured at its own
+            compression top dead centre, or at the maker’s marks.
+          </p>
+        {/if}
         <p class="text-note">
           {engine.turning.stops.length === 1 ? "1 stop" : `${engine.turning.stops.length} stops`}: {engine.turning.stops
             .map(

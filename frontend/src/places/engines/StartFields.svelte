@@ -4,7 +4,7 @@
   import type { Schemas } from "../../api/client";
   import { Check, Select } from "../../kit";
   import type { Items } from "../../kit/items";
-  import { ANGLES, type EngineState } from "./engine.svelte";
+  import type { EngineState } from "./engine.svelte";
 
   let { engine }: { engine: EngineState } = $props();
 
@@ -22,7 +22,7 @@
     { value: "straight-six", label: "straight six" },
   ];
   const followers = kinds.followers as { value: Start["follower"]; label: string }[];
-  const angles = $derived(ANGLES[start.layout]);
+  const firings = $derived((kinds.firings as Record<string, string>)[start.layout]?.split(" "));
 </script>
 
 <div class="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
@@ -32,12 +32,23 @@
     items={layouts}
     onchange={(layout) => void engine.begin({ layout })}
   />
-  {#if angles}
+  {#if firings}
     <Select
-      label={start.layout === "v-twin" ? "Angle of the V" : "Crank offset"}
-      value={`${engine.angle}`}
-      items={angles.map((one) => ({ value: `${one}`, label: `${one}°` }))}
-      onchange={(to) => void engine.begin({ angle: Number(to) })}
+      label={start.layout === "v-twin"
+        ? "Angle of the V"
+        : start.layout === "parallel-twin"
+          ? "Crank offset"
+          : "Firing order"}
+      value={start.firing ?? ""}
+      items={[
+        {
+          value: "",
+          label: "not known",
+          note: "each cylinder is measured at its own top dead centre",
+        },
+        ...firings.map((one) => ({ value: one, label: one.includes("-") ? one : `${one}°` })),
+      ]}
+      onchange={(firing) => void engine.begin({ firing })}
     />
   {/if}
   <Select

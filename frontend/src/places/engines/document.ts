@@ -43,7 +43,7 @@ export interface EngineDocument {
     follower: string;
     crank: {
       rotation?: "clockwise" | "anticlockwise" | null;
-      cylinders: { number: number; fires_at: number }[];
+      cylinders: { number: number; fires_at?: number | null }[];
       marks?: MarkDocument[];
     };
     camshafts: { id: string }[];

@@ -16,11 +16,8 @@ import type { EngineDocument, FamilyDocument, SpecDocument } from "./document";
 
 const PAUSE_MS = 150;
 
-/** The angles that are met: of a V, or between the cranks of a twin. */
-export const ANGLES: Partial<Record<Schemas["Layout"], readonly number[]>> = {
-  "parallel-twin": [270, 180, 360],
-  "v-twin": [90, 75, 60],
-};
+/** Layouts that fix by themselves when their cylinders fire. */
+const FIXED: ReadonlySet<string> = new Set(["single", "l-twin"]);
 
 const NO_SPEC: SpecDocument = {
   min: undefined,
@@ -88,6 +85,7 @@ export class EngineState extends Attempt {
     angle: null,
     reversed_head: false,
     crank_along: false,
+    firing: "",
   });
   private revision = 0;
 
@@ -95,18 +93,12 @@ export class EngineState extends Attempt {
     super();
   }
 
-  /** The angle that counts: the one picked where the layout has it, else its usual one. */
-  get angle(): number | null {
-    const offered = ANGLES[this.start.layout];
-    if (!offered) return null;
-    const picked = this.start.angle;
-    return picked !== null && offered.includes(picked) ? picked : (offered[0] ?? null);
-  }
-
   /** Begin anew with something of the layout changed. */
   async begin(change: Partial<Schemas["StartIn"]> = {}): Promise<void> {
-    this.start = { ...this.start, ...change };
-    const body = { ...this.start, angle: this.angle };
+    // another layout fires otherwise: nobody has said how
+    const firing = change.layout ? (FIXED.has(change.layout) ? null : "") : this.start.firing;
+    this.start = { ...this.start, firing, ...change };
+    const body = this.start;
     await this.at(async () => {
       const before = this.file;
       this.take(await answer(api.POST("/api/engines/start", { body })));

@@ -80,9 +80,11 @@
           : wanted
             ? 'border-now text-now bg-wash border-2'
             : 'border-rule bg-sheet'}"
-      aria-label="Blade {face(blade)}{goes ? ', goes' : refuses ? ', refuses' : ''}{wanted
-        ? ', try this next'
-        : ''}"
+      aria-label="Blade {unit === 'in' ? blade.nominal.thou : blade.marked.mm}{goes
+        ? ', goes'
+        : refuses
+          ? ', refuses'
+          : ''}{wanted ? ', try this next' : ''}"
       onpointerdown={(event) => event.preventDefault()}
       onclick={() => tap(blade)}
     >

@@ -120,6 +120,9 @@
     <p class="text-soft text-note leading-5">
       {#if !card.turning.computed}
         These are the marks as the maker gives them, entered with the engine.
+      {:else if !card.turning.firing_known}
+        Nobody has said when the cylinders fire: each is measured at its own compression top dead
+        centre. Enter the firing order with the engine, or the maker’s marks, and fewer stops do.
       {:else if card.turning.assumed}
         Worked out from firing order and a mild cam timing that is assumed: nobody has entered this
         engine’s own, and the maker’s marks come first.

@@ -52,12 +52,14 @@ class Cycle:
     """Where to turn to, and the whole cycle to see why.
 
     `computed` says that stops are worked out, not all from the maker's own table; `assumed`
-    that no timing is entered, so that a mild one was taken. On the bench there are no lanes.
+    that no timing is entered, so that a mild one was taken. On the bench there are no lanes, and
+    none where nobody has said when the cylinders fire.
     """
 
     method: Method
     rotation: str | None
     computed: bool
+    firing_known: bool
     assumed: bool
     stops: tuple[CycleStop, ...]
     lanes: tuple[Lane, ...]
@@ -68,10 +70,16 @@ def cycle_of(engine: Engine, events: Events | None, method: Method, plan: TurnPl
     return Cycle(
         method=method,
         rotation=engine.rotation,
-        computed=any(stop.margin is not None for stop in plan.stops),
+        computed=any(
+            stop.margin is not None or stop.mark not in {one.name for one in engine.marks}
+            for stop in plan.stops
+        ),
+        firing_known=engine.firing_known,
         assumed=events is None,
         stops=tuple(_stop(engine, stop) for stop in plan.stops),
-        lanes=tuple(_lanes(engine, events or USUAL_EVENTS)) if method is not Method.BENCH else (),
+        lanes=tuple(_lanes(engine, events or USUAL_EVENTS))
+        if engine.firing_known and method is not Method.BENCH
+        else (),
     )
 
 
@@ -98,15 +106,16 @@ def _lanes(engine: Engine, events: Events) -> list[Lane]:
             if not valves:
                 continue
             start, end = events.lift(side)
+            fires = cylinder.fires_at or 0
             lanes.append(
                 Lane(
                     cylinder=cylinder.number,
                     side=side,
                     valves=tuple(valve.id for valve in valves),
-                    fires_at=cylinder.fires_at,
-                    lift_from=float(cylinder.fires_at + start),
-                    lift_to=float(cylinder.fires_at + end),
-                    peak=float(cylinder.fires_at + events.peak(side)),
+                    fires_at=fires,
+                    lift_from=float(fires + start),
+                    lift_to=float(fires + end),
+                    peak=float(fires + events.peak(side)),
                 )
             )
     return lanes

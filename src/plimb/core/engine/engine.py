@@ -24,10 +24,10 @@ POSITIONS = ("left", "front", "centre", "rear", "right")
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Cylinder:
-    """A cylinder as its maker numbers it, and the crank angle of its firing TDC."""
+    """A cylinder as its maker numbers it, and the crank angle of its firing TDC if it is known."""
 
     number: int
-    fires_at: int
+    fires_at: int | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -163,6 +163,11 @@ class Engine:
         """What the clearance of each key is called."""
         return {clearance.key: clearance.id for clearance in self.clearances}
 
+    @property
+    def firing_known(self) -> bool:
+        """Whether somebody has said when each cylinder fires."""
+        return all(cylinder.fires_at is not None for cylinder in self.cylinders)
+
     def clearance(self, valve: str) -> Clearance:
         """Return the clearance of that name; BadValue where the engine has none of that name."""
         found = self.by_id.get(valve)
@@ -210,7 +215,9 @@ def measuring_order(engine: Engine) -> tuple[str, ...]:
 
     This is the order of the marks: each cylinder at its own compression TDC.
     """
-    firing = sorted(engine.cylinders, key=lambda cylinder: (cylinder.fires_at, cylinder.number))
+    firing = sorted(
+        engine.cylinders, key=lambda cylinder: (cylinder.fires_at or 0, cylinder.number)
+    )
     return tuple(
         clearance.id
         for cylinder in firing

@@ -122,7 +122,8 @@ def plan_turning(
     By the marks: first the maker's own table, each mark with the valves that are measured at
     it. For what it leaves: the fewest stops; then the fewest that are not at a marked TDC; then
     the least turning from the first stop on, in the engine's own direction only; then the
-    largest smallest margin. From assumed timing no unmarked place is named where the engine's
+    largest smallest margin. Where nobody has said when the cylinders fire each is measured at
+    its own compression TDC. From assumed timing no unmarked place is named where the engine's
     own marks can stand for it. By the lobe: one stop a lobe, each straight away from its
     follower. On the bench: the same, camshaft by camshaft.
 
@@ -139,6 +140,9 @@ def plan_turning(
     left = [one for one in engine.clearances if one.id not in done]
     if not left:
         return TurnPlan(stops=tabled, turning=Fraction(0))
+    if not engine.firing_known:
+        alone = _each_alone(engine, {one.id for one in left})
+        return TurnPlan(stops=(*tabled, *alone), turning=Fraction(0))
     found = _computed(engine, left, timing, assumed=events is None)
     return TurnPlan(stops=(*tabled, *found.stops), turning=found.turning)
 
@@ -163,12 +167,24 @@ def _by_table(engine: Engine, events: Events) -> tuple[Stop, ...]:
 def _turn_of(
     engine: Engine, events: Events, degrees: int | None, valves: tuple[str, ...]
 ) -> Fraction | None:
-    if degrees is None:
+    if degrees is None or not engine.firing_known:
         return None
     return max(
         (Fraction(degrees), Fraction(degrees + 360)),
         key=lambda at: min(margin(engine, engine.clearance(v), events, at) for v in valves),
     )
+
+
+def _each_alone(engine: Engine, left: set[str]) -> tuple[Stop, ...]:
+    """Return each cylinder's compression top dead centre: there its own valves are at rest."""
+    stops = []
+    for cylinder in sorted(engine.cylinders, key=lambda one: one.number):
+        own = (valve for side in Side for valve in engine.along(cylinder.number, side))
+        valves = tuple(valve.id for valve in own if valve.id in left)
+        if valves:
+            mark = f"T{cylinder.number}"
+            stops.append(Stop(degrees=None, mark=mark, valves=valves, margin=None))
+    return tuple(stops)
 
 
 def _computed(
@@ -203,7 +219,7 @@ class _Table:
     def __init__(
         self, engine: Engine, among: Sequence[Clearance], events: Events, *, assumed: bool
     ) -> None:
-        fires = {one.number: 2 * one.fires_at for one in engine.cylinders}
+        fires = {one.number: 2 * (one.fires_at or 0) for one in engine.cylinders}
         lifts = {side: tuple(2 * edge for edge in events.lift(side)) for side in Side}
         present = {(valve.cylinder, valve.side) for valve in among}
         self.groups = [(n, side) for n in fires for side in Side if (n, side) in present]
@@ -289,7 +305,7 @@ class _Table:
 
 
 def _fires_at(engine: Engine, cylinder: int) -> int:
-    return next(one.fires_at for one in engine.cylinders if one.number == cylinder)
+    return next(one.fires_at or 0 for one in engine.cylinders if one.number == cylinder)
 
 
 def _in_order(engine: Engine, at: dict[Fraction, list[tuple[str, Fraction]]]) -> TurnPlan:
@@ -315,12 +331,25 @@ def _in_order(engine: Engine, at: dict[Fraction, list[tuple[str, Fraction]]]) ->
 
 
 def _by_lobe(engine: Engine, events: Events) -> TurnPlan:
+    if not engine.firing_known:
+        return _lobe_after_lobe(engine)
     at: dict[Fraction, list[tuple[str, Fraction]]] = {}
     for valve in engine.clearances:
         fires = _fires_at(engine, valve.cylinder)
         angle = (fires + events.peak(valve.side) + 360) % CYCLE
         at.setdefault(angle, []).append((valve.id, margin(engine, valve, events, angle)))
     return _in_order(engine, at)
+
+
+def _lobe_after_lobe(engine: Engine) -> TurnPlan:
+    """Return a stop a lobe, cylinder by cylinder, where nobody has said when they fire."""
+    groups = (
+        tuple(valve.id for valve in engine.along(cylinder.number, side))
+        for cylinder in sorted(engine.cylinders, key=lambda one: one.number)
+        for side in Side
+    )
+    stops = (Stop(degrees=None, mark=None, valves=one, margin=None) for one in groups if one)
+    return TurnPlan(stops=tuple(stops), turning=Fraction(0))
 
 
 def _on_bench(engine: Engine) -> TurnPlan:
@@ -350,8 +379,9 @@ def mark_at(engine: Engine, degrees: Fraction) -> str | None:
     own = [mark.name for mark in known if ((mark.degrees or 0) - degrees) % 360 == 0]
     if known:
         return own[0] if own else None
-    firing = [one.number for one in engine.cylinders if (one.fires_at - degrees) % CYCLE == 0]
-    other = [one.number for one in engine.cylinders if (one.fires_at - degrees) % 360 == 0]
+    fires = [(one.number, (one.fires_at or 0) - degrees) for one in engine.cylinders]
+    firing = [number for number, off in fires if off % CYCLE == 0]
+    other = [number for number, off in fires if off % 360 == 0]
     numbers = firing or other
     return f"T{min(numbers)}" if numbers else None
 
