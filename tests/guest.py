@@ -22,10 +22,18 @@ class Job:
     """A card on an engine of a layout, of which nothing else is known."""
 
     def __init__(
-        self, database, layout=Layout.SINGLE, *, change=None, opened=None, label="Guest", **start
-    ):
+        self,
+        database,
+        layout=Layout.SINGLE,
+        *,
+        change=None,
+        opened=None,
+        label="Guest",
+        units=None,
+        **start,
+    ):  # fmt: skip
         self.database = database
-        document = starting_point(Start(layout=layout, **start))
+        document = starting_point(Start(layout=layout, **start)) | (units or {})
         if change:
             change(document["engine"])
         self.engine_id = register_engine(

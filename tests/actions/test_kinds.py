@@ -4,6 +4,7 @@ import json
 from datetime import date
 from decimal import Decimal
 
+import pypdfium2
 import pytest
 
 from plimb.actions import noting, remembering
@@ -29,6 +30,7 @@ from plimb.core.job.stages import Stage
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.blades import Blade, BladeSet, BladeState, Stack
+from plimb.files.sheet_pdf import sheet_pdf
 from plimb.files.starting_point import Layout
 from plimb.store.database import Database
 
@@ -288,3 +290,63 @@ def test_the_instrument_is_corrected_and_a_snapped_blade_leaves_from_where_it_is
         set_blade_state(database, set_id=set_id, nominal_nm=mm("0.1"), state=BladeState.BENT)
     with pytest.raises(BadValue, match="no such blade"):
         set_blade_state(database, set_id=set_id, nominal_nm=mm("0.2"), state=BladeState.BENT)
+
+
+# units apart --------------------------------------------------------------------------------
+
+
+def in_units(gap, shim):
+    """Enter a spec of 4 to 8 thou, and shims of about a tenth of an inch."""
+
+    def enter(engine):
+        step = {"mm": 25.4, "in": 1}
+        engine["spec"]["intake"] = {
+            "min": 0.004 * step[gap], "max": 0.008 * step[gap],
+        }  # fmt: skip
+        run = {"from": 0.090, "to": 0.120, "step": 0.002}
+        engine["family"]["runs"] = [{end: value * step[shim] for end, value in run.items()}]
+
+    return enter
+
+
+def guest_in(database, gap, shim):
+    units = {"unit": gap, "shim_unit": shim}
+    return Job(database, change=in_units(gap, shim), units=units)
+
+
+@pytest.mark.parametrize(
+    ("gap", "shim", "typed", "stack", "why"),
+    [
+        ("mm", "mm", "2.794", "Stack: 0.0762 + 2.794 = 2.8702 mm.", "0.0762 + 2.794 − 2.6924"),
+        ("in", "mm", "2.794", "Stack: 0.0762 (3 thou) + 2.794 = 2.8702 mm.", "(3 thou) + 2.794 −"),
+        ("in", "in", ".1100", "Stack: 0.0030 + 0.1100 = 0.1130 in.", "0.0030 + 0.1100 − 0.1060"),
+        ("mm", "in", ".1100", "Stack: 0.0030 (0.0762 mm) + 0.1100 = 0.1130 in.", "(0.0762 mm) +"),
+    ],
+)
+def test_sum_plan_and_sheet_are_in_the_units_of_the_card(database, gap, shim, typed, stack, why):
+    job = guest_in(database, gap, shim)
+    job.gap("IN L", "3", Unit.INCH)
+    job.shim("IN L", typed)
+    view = job.view
+    one = view.valves[0]
+    assert one.status.record.piece.thickness_nm == mm("2.794")
+    assert (view.unit.value, view.shim_unit.value) == (gap, shim)
+    assert one.worked.lines[0] == stack
+    with database.reading() as session:
+        move = read_plan(session, job.card.id).moves[0]
+    assert move.move.thickness_nm == mm("2.6924")  # 106 thou: the loose end of the spec
+    assert why in move.why
+    job.act(take_plan)
+    page = pypdfium2.PdfDocument(sheet_pdf(job.sheet))[0].get_textpage().get_text_range()
+    assert f"gaps in {'thou' if gap == 'in' else 'mm'}, shims in {shim}" in page
+    assert ("0.1060" if shim == "in" else "2.6924") in page
+
+
+@pytest.mark.parametrize(("marking", "nm"), [("110", 2_794_000), ("1100", 2_794_000)])
+def test_a_marking_in_inches_is_read_in_inches(database, marking, nm):
+    job = guest_in(database, "in", "in")
+    job.shim("IN L", marking)
+    piece = job.view.valves[0].status.record.piece
+    assert (piece.marked_nm, piece.words) == (nm, f"marked {marking}, that is 0.1100 in")
+    with pytest.raises(BadValue, match="fits no size"):
+        job.shim("IN R", "111")

@@ -43,7 +43,12 @@ def test_a_reading_comes_back_judged_on_the_card(client):
     valve = next(v for v in answer.json["valves"] if v["valve"] == "3 IN L")
     assert valve["verdict"] == "in"
     assert valve["found"]["mm"] == "0.15 mm goes, 0.18 mm refuses"
-    assert valve["found"]["gap"]["low"] == {"nm": 150_000, "mm": "0.15", "thou": "5.9"}
+    assert valve["found"]["gap"]["low"] == {
+        "nm": 150_000,
+        "mm": "0.15",
+        "thou": "5.9",
+        "inch": "0.00591",
+    }
 
 
 def test_the_same_key_is_done_once(client):

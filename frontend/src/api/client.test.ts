@@ -1,6 +1,6 @@
 /** An answer is given, and a refusal thrown, as the server words it. */
 import { describe, expect, it } from "vitest";
-import { Refusal, answer, newKey } from "./client";
+import { Refusal, answer, newKey, placeInWords } from "./client";
 
 const response = new Response();
 const thrown = async (call: Promise<{ data?: unknown; error?: unknown; response: Response }>) =>
@@ -28,4 +28,15 @@ it("gives every act a key of its own", () => {
   const made = new Set(Array.from({ length: 500 }, newKey));
   expect(made.size).toBe(500);
   for (const key of made) expect(key).toMatch(/^[0-9a-f]{24}$/);
+});
+
+describe("a place in a file", () => {
+  it("is said as a person would say it", () => {
+    expect(placeInWords("$.engine.valves[2].spec: write the check range, too.")).toBe(
+      "engine, valves no. 3, spec: write the check range, too.",
+    );
+    expect(placeInWords("$.engine.spec.intake.set_min is 3 $, not more.")).toBe(
+      "engine, spec, intake, set min is 3 $, not more.",
+    );
+  });
 });

@@ -57,6 +57,18 @@ const AWAY = new Refusal(
 
 export const api = createClient<paths>({ baseUrl: "/" });
 
+/** A place in a file, `$.engine.valves[2].spec`, as a person says it. */
+export function placeInWords(sentence: string): string {
+  return sentence.replaceAll(/\$((?:\.\w+|\[\d+\])+)/g, (_, path: string) =>
+    path
+      .split(/[.[\]]+/)
+      .filter(Boolean)
+      .map((step) => (/^\d+$/.test(step) ? `no. ${Number(step) + 1}` : step.replaceAll("_", " ")))
+      .join(", ")
+      .replaceAll(", no.", " no."),
+  );
+}
+
 /** Return the answer, or throw what the server refused as a `Refusal`. */
 export async function answer<T>(
   call: Promise<{ data?: T; error?: unknown; response: Response }>,
@@ -70,7 +82,12 @@ export async function answer<T>(
   if (settled.data !== undefined) return settled.data;
   const said = settled.error as Partial<Schemas["RefusalOut"]> | undefined;
   if (!said?.sentence) throw AWAY;
-  throw new Refusal(said.code ?? "refused", said.sentence, said.field ?? null, said.offers ?? []);
+  throw new Refusal(
+    said.code ?? "refused",
+    placeInWords(said.sentence),
+    said.field ?? null,
+    said.offers ?? [],
+  );
 }
 
 /** Return a name for one act, so that an act sent twice is done once. */

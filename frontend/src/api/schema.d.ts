@@ -1608,6 +1608,7 @@ export interface components {
             rounding: components["schemas"]["Rounding"];
             /** Safety */
             safety: components["schemas"]["SafetyOut"][];
+            shim_unit: components["schemas"]["Unit"];
             /** Signed At */
             signed_at: string | null;
             /** Signed By */
@@ -2325,9 +2326,11 @@ export interface components {
         Layout: "single" | "parallel-twin" | "v-twin" | "l-twin" | "triple" | "inline-four" | "v-four" | "flat-four" | "straight-six";
         /**
          * LengthOut
-         * @description A length: integer nanometres, and as read in mm and in thou.
+         * @description A length: integer nanometres, and as read in mm, in thou, and, a shim, in inches.
          */
         LengthOut: {
+            /** Inch */
+            inch: string;
             /** Mm */
             mm: string;
             /** Nm */
@@ -2621,6 +2624,7 @@ export interface components {
             trust: components["schemas"]["Trust"];
             /** Typed */
             typed: string;
+            unit: components["schemas"]["Unit"];
             /** Words */
             words: string;
         };

@@ -28,7 +28,7 @@
     ["spec", "room"].includes(job.refusal?.field ?? "") ? null : job.refusal,
   );
   const reading = $derived(!kindOf(job.stage).shims);
-  const unit = $derived(reading && job.entry.unit === "in" ? "thou" : "mm");
+  const unit = $derived(reading ? (job.entry.unit === "in" ? "thou" : "mm") : preferences.shims);
   const written = $derived(job.entry.written);
   const gapKeys = [
     { face: "–", types: "-", says: "goes, then refuses" },

@@ -51,14 +51,15 @@
     const read = (gap: { mm: string; thou: string }) => preferences.read(gap);
     const felt = (one: NonNullable<Valve["found"]>) => read(one.gap) + (one.guess ? "?" : "");
     if (valve.found) all.push({ name: "found", value: felt(valve.found), by: ["feel"] });
-    if (valve.piece) all.push({ name: "out", value: valve.piece.thickness.mm, by: ["read"] });
+    if (valve.piece)
+      all.push({ name: "out", value: preferences.shim(valve.piece.thickness), by: ["read"] });
     if (planned?.thickness && valve.piece) {
       const taken =
         valve.chosen?.thickness.nm === planned.thickness.nm &&
         valve.chosen.source === planned.source;
       all.push({
         name: sourceWords(planned),
-        value: planned.thickness.mm,
+        value: preferences.shim(planned.thickness),
         by: ["choose"],
         open: planned.changes && !taken,
       });
@@ -67,7 +68,7 @@
     } else if (valve.chosen && valve.piece)
       all.push({
         name: valve.touched ? "in" : "keep",
-        value: valve.chosen.thickness.mm,
+        value: preferences.shim(valve.chosen.thickness),
         by: ["choose", "fit"],
       });
     // what to expect stays hidden while proving, so that nobody reads what they expect

@@ -24,7 +24,7 @@
 
   void job.load().then(() => {
     if (!job.card) return;
-    preferences.open(id, job.card.unit);
+    preferences.open(id, job.card.unit, job.card.shim_unit);
     if (stage) job.enter(stage);
     else route.go(`/cards/${id}/${job.signed ? "sign" : job.card.at}`);
   });

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** One field with its label; what is wrong with it shows on its edge. */
   import type { HTMLInputAttributes } from "svelte/elements";
+  import Help from "./Help.svelte";
   import { refusedField } from "./refused";
 
   let {
@@ -11,6 +12,7 @@
     input = "",
     kind = "text",
     at = "",
+    help = "",
     invalid = false,
     ...rest
   }: {
@@ -26,10 +28,13 @@
     kind?: "text" | "figures" | "whole" | "decimal";
     /** What a refusal of the form around it calls this field. */
     at?: string;
+    /** What it is, where its figure is found, an example. */
+    help?: string;
     invalid?: boolean;
   } & Omit<HTMLInputAttributes, "value" | "class"> = $props();
 
   const refused = refusedField();
+  const id = $props.id();
   const modes = {
     text: undefined,
     figures: undefined,
@@ -38,13 +43,27 @@
   } as const;
 </script>
 
-<label class={place}>
-  <span class={look}>{label}</span>
+{#snippet field()}
   <input
+    {id}
     class="field {kind === 'text' ? '' : 'figures'} {input}"
     inputmode={modes[kind]}
     bind:value
     aria-invalid={invalid || (at !== "" && refused() === at)}
     {...rest}
   />
-</label>
+{/snippet}
+
+{#if help}
+  <!-- the help stands beside the label: a tap on it is none on the field -->
+  <div class={place}>
+    <label class={look} id="{id}-label" for={rest.id ?? id}>{label}</label>
+    <Help of="{id}-label" says={help} />
+    {@render field()}
+  </div>
+{:else}
+  <label class={place}>
+    <span class={look}>{label}</span>
+    {@render field()}
+  </label>
+{/if}

@@ -1,5 +1,6 @@
 <script lang="ts" generics="Value extends string">
   import { Select } from "bits-ui";
+  import Help from "./Help.svelte";
   import { type Items, named } from "./items";
 
   let {
@@ -9,6 +10,7 @@
     onchange,
     disabled = false,
     shown = true,
+    help = "",
   }: {
     value: Value;
     items: Items<Value>;
@@ -17,13 +19,21 @@
     disabled?: boolean;
     /** Whether the label is written above; it is always read out. */
     shown?: boolean;
+    /** What it is, and where it is found. */
+    help?: string;
   } = $props();
 
+  const id = $props.id();
   const chosen = $derived(named(items).find((item) => item.value === value)?.label ?? label);
 </script>
 
 <div class="min-w-0">
-  {#if shown}<div class="text-soft mb-0.5 text-sm" aria-hidden="true">{label}</div>{/if}
+  {#if shown}
+    <div class="text-soft mb-0.5 text-sm">
+      <span id="{id}-label" aria-hidden="true">{label}</span>
+      {#if help}<Help of="{id}-label" says={help} />{/if}
+    </div>
+  {/if}
   <Select.Root
     type="single"
     {value}

@@ -39,14 +39,16 @@ class Preferences {
   private card: number | null = null;
 
   /** Show a card in its engine's own unit, or the one it was last looked at in. */
-  open(card: number, unit: Unit): void {
+  open(card: number, unit: Unit, shims: Unit): void {
     this.card = card;
+    this.shims = shims;
     this.unit = (kept(`unit.${card}`) as Unit | null) ?? unit;
   }
 
   /** Nothing is open any more: other places show the unit chosen there. */
   close(): void {
     this.card = null;
+    this.shims = "mm";
     this.unit = kept("unit") === "in" ? "in" : "mm";
   }
 
@@ -64,6 +66,14 @@ class Preferences {
   /** The name of the unit that gaps are read in. */
   get unitName(): string {
     return this.unit === "mm" ? "mm" : "thou";
+  }
+
+  /** What shims are measured in: the open card's engine says it. */
+  shims = $state<Unit>("mm");
+
+  /** A shim's thickness in the unit it is measured in. */
+  shim(length: { mm: string; inch: string }): string {
+    return this.shims === "mm" ? length.mm : length.inch;
   }
 
   /** A gap in the unit it is read in; the server has written both. */

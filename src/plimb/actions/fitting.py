@@ -26,7 +26,7 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str) -> None:
     """
     measured_nm = None
     if measured.strip():
-        measured_nm = check_shim(parse_length(measured, Unit.MM, field="measured"))
+        measured_nm = check_shim(parse_length(measured, _unit_of(on, valve), field="measured"))
     key = known_valve(on.card, valve).key
     record = on.records.get(valve)
     if record is None or record.choice is None or not record.changes:
@@ -44,6 +44,11 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str) -> None:
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now
     )
+
+
+def _unit_of(on: OnCard, valve: str) -> Unit:
+    """Return what the shims of a valve are measured in."""
+    return known_valve(on.card, valve).family.unit
 
 
 @act("turns {turns}")

@@ -159,7 +159,8 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     best = plan_engine(request)
     others = alternatives(request, best)
     plan = best if wanted == "best" else others[wanted]
-    why, options = reasons(request, plan), all_options(request, plan)
+    units = status.around.units
+    why, options = reasons(request, plan, units), all_options(request, plan)
     ordered = on_order_for(session, card.id)
     blades = core_set(card.blade_set) if card.blade_set else None
     return PlanView(
@@ -178,7 +179,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
                 for name, other in others.items()
             ),
         ),
-        helps=advise(request, plan, blades),
+        helps=advise(request, plan, blades, units),
         purchases=tuple(one.words() for one in purchases(plan.order, _kits(session))),
         buy=tuple(
             BuyLine(line=line, ordered=ordered.get((line.diameter_nm, line.thickness_nm), 0))

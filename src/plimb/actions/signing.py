@@ -103,6 +103,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         card=view.id,
         opened_at=view.opened_at,
         unit=view.unit,
+        shim_unit=view.shim_unit,
         facts=_facts(view, kept),
         specs=sheet_specs(view.engine),
         drawing=view.drawing,

@@ -104,6 +104,7 @@ class CardView:
     engine: Engine
     engine_id: int
     unit: Unit
+    shim_unit: Unit
     engine_changes: tuple[str, ...]
     source: str | None
     opened_at: datetime
@@ -261,6 +262,7 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
             kind=kind,
             only=engine.names.get(card.only_valve or ""),
             change_nm=card.change_nm or 0,
+            units=parsed_engine(card.revision.document)[0].units,
         ),
     )
 
@@ -291,6 +293,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         engine=engine,
         engine_id=card.revision.engine_id,
         unit=file.unit,
+        shim_unit=file.of_shims,
         engine_changes=_corrected(session, card, engine),
         source=file.spec_source,
         conditions=conditions_of(card),
@@ -344,7 +347,8 @@ def _corrected(session: Session, card: CardRow, engine: Engine) -> tuple[str, ..
     newest = newest_revision(session, card.revision.engine_id)
     if newest.id == card.revision.id:
         return ()
-    return changes(engine, parsed_engine(newest.document)[1])
+    file, corrected = parsed_engine(newest.document)
+    return changes(engine, corrected, file.units)
 
 
 def _fit(engine: Engine, touched: Mapping[str, ValveStatus]) -> tuple[FitStep, ...]:
@@ -375,7 +379,9 @@ def _valves(
         views.append(
             ValveView(
                 status=status,
-                worked=worksheet_of(status.worked) if status.worked else None,
+                worked=worksheet_of(status.worked, last.status.around.units)
+                if status.worked
+                else None,
                 questions=asked.get(valve, ()),
                 repeats=tuple(one.gap for one in chains.get(valve, ())),
                 next_blade=next_blade(tried, check, blades) if blades and check else None,

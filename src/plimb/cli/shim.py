@@ -13,6 +13,7 @@ from plimb.core.measure.shorthand import parse_reading
 from plimb.core.shim.family import COMMON_KIT, Family, parse_run
 from plimb.core.shim.sum import Aim, Outcome, Rounding, School, WorkedOut, work_out
 from plimb.core.shim.worksheet import worksheet
+from plimb.core.words import Units
 
 
 @main.command()
@@ -51,7 +52,7 @@ def shim(
         family.sizes(),
         School(aim=_aim(aim, in_unit), rounding=Rounding(rounding)),
     )
-    lines = worksheet(worked, of_shims)
+    lines = worksheet(worked, Units(gap=of_shims, shim=of_shims))
     if of_shims is not in_unit:
         lines = (*lines, *_in_gap_unit(worked, in_unit))
     if not runs:

@@ -1,6 +1,8 @@
 """How gaps, verdicts and chances are worded, each in one place for screen, sheet and file."""
 
-from plimb.core.lengths import Unit, show_mm, show_thou
+from dataclasses import dataclass
+
+from plimb.core.lengths import Unit, show_inch, show_mm, show_thou
 
 VERDICT_WORDS = {
     "in": "in spec",
@@ -31,6 +33,32 @@ def interval(low_nm: int | None, high_nm: int, called_nm: int | None, unit: Unit
     if called_nm is not None:
         return f"~ {figure(called_nm, unit)}"
     return f"{figure(low_nm, unit)}–{high}"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Units:
+    """What gaps are read in and what shims are measured in: on many cards not the same."""
+
+    gap: Unit = Unit.MM
+    shim: Unit = Unit.MM
+
+    @property
+    def alike(self) -> bool:
+        """Whether both are millimetres, as most are."""
+        return self.gap is self.shim is Unit.MM
+
+    def shim_figure(self, nm: int) -> str:
+        """Return a thickness without its unit."""
+        return show_mm(nm) if self.shim is Unit.MM else show_inch(nm)
+
+    def in_sum(self, nm: int) -> str:
+        """Return a gap as a sum with shims needs it: in their unit, its own beside it."""
+        if self.gap is self.shim:
+            return self.shim_figure(nm)
+        return f"{self.shim_figure(nm)} ({figure(nm, self.gap)} {self.gap.of_gaps})"
+
+
+MILLIMETRES = Units()
 
 
 def percent(chance: float) -> str:

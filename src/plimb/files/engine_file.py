@@ -24,6 +24,7 @@ from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Limits, Spec
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.marking import Code
+from plimb.core.words import Units
 from plimb.files.open_json import at_path, validated
 
 Length = Annotated[Decimal, Field(ge=0, le=1000, allow_inf_nan=False)]
@@ -169,6 +170,7 @@ class FamilyPart(FilePart):
             diameter_nm=None if self.diameter is None else length_nm(self.diameter, unit),
             price=self.price,
             code=self.code,
+            unit=unit,
             apart="" if self.diameter or self.runs else apart,
             runs=tuple(
                 Run(
@@ -286,6 +288,11 @@ class EngineFile(FilePart):
     def of_shims(self) -> Unit:
         """The unit of shims: their sizes, diameters and markings' thicknesses."""
         return self.shim_unit or self.unit
+
+    @property
+    def units(self) -> Units:
+        """What gaps are read in and what shims are measured in."""
+        return Units(gap=self.unit, shim=self.of_shims)
 
     @property
     def spec_source(self) -> str | None:

@@ -25,10 +25,10 @@ from reportlab.platypus import (
 
 from plimb.core.engine.layout import BORE_RADIUS, BankDrawing, HeadDrawing
 from plimb.core.job.sheet import CAUTION, Fact, Sheet, SheetRow
-from plimb.core.lengths import Unit, show_mm
+from plimb.core.lengths import Unit
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict
-from plimb.core.words import VERDICT_WORDS, signed
+from plimb.core.words import VERDICT_WORDS, Units, signed
 
 INK, SOFT, LINE = colors.HexColor("#131c19"), colors.HexColor("#44504a"), colors.HexColor("#bcc3ba")
 PLAIN, BOLD = "Archivo", "Archivo-Bold"
@@ -71,6 +71,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
         invariant=1, pageCompression=1,
     )  # fmt: skip
     width = document.width - 2 * PADDING
+    units = Units(gap=sheet.unit, shim=sheet.shim_unit)
     story: list[Flowable] = [
         para(sheet.label, 19, font=BOLD),
         para(f"{sheet.engine} · {sheet.shop} · card {sheet.card}", 9.5, colour=SOFT),
@@ -80,11 +81,11 @@ def sheet_pdf(sheet: Sheet) -> bytes:
         HeadFlowable(
             sheet.drawing,
             width,
-            note=f"gaps in {sheet.unit.of_gaps}, shims in mm",
+            note=f"gaps in {sheet.unit.of_gaps}, shims in {sheet.shim_unit}",
             left={row.valve: _gap(row.left, sheet.unit) for row in sheet.rows},
         ),
         Spacer(0, 2 * MM),
-        _rows(sheet.rows, width, sheet.unit),
+        _rows(sheet.rows, width, units),
     ]
     for one in sheet.rounds:
         story.append(
@@ -92,7 +93,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
                 [
                     Spacer(0, 2 * MM),
                     para(f"Round {one.number}: {one.reason}", 9, font=BOLD),
-                    _rows(one.rows, width, sheet.unit),
+                    _rows(one.rows, width, units),
                 ]
             )
         )
@@ -145,22 +146,23 @@ def _gap(gap: Gap | None, unit: Unit) -> str:
     return gap.words(unit) if gap else ""
 
 
-def _out(row: SheetRow) -> str:
-    thick = "" if row.piece_out_nm is None else show_mm(row.piece_out_nm)
+def _out(row: SheetRow, units: Units) -> str:
+    thick = "" if row.piece_out_nm is None else units.shim_figure(row.piece_out_nm)
     return f"{thick} ({row.marked})" if row.marked else thick
 
 
-def _in(row: SheetRow) -> str:
+def _in(row: SheetRow, units: Units) -> str:
     if row.piece_in_nm is not None:
-        return show_mm(row.piece_in_nm)
+        return units.shim_figure(row.piece_in_nm)
     return "kept" if row.kept else ""
 
 
-def _rows(rows: tuple[SheetRow, ...], width: float, unit: Unit) -> Table:
+def _rows(rows: tuple[SheetRow, ...], width: float, units: Units) -> Table:
+    unit = units.gap
     body = [
         [
-            row.valve, row.spec.words(unit) if row.spec else "–", _gap(row.found, unit), _out(row),
-            _in(row), _gap(row.predicted, unit), _gap(row.left, unit),
+            row.valve, row.spec.words(unit) if row.spec else "–", _gap(row.found, unit),
+            _out(row, units), _in(row, units), _gap(row.predicted, unit), _gap(row.left, unit),
             "" if row.residual_nm is None else signed(row.residual_nm, unit),
             VERDICT_WORDS[row.verdict],
         ]

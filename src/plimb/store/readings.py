@@ -45,7 +45,9 @@ def written(
     return {
         valve: ValveRecord(
             found=reading_of(found[valve]) if valve in found else None,
-            piece=_shim_reading(pieces[valve], trust) if valve in pieces else None,
+            piece=_shim_reading(pieces[valve], trust, _shim_unit(engine, valve))
+            if valve in pieces
+            else None,
             choice=_choice(choices[valve], engine) if valve in choices else None,
             proof=reading_of(proofs[valve]) if valve in proofs else None,
         )
@@ -196,10 +198,16 @@ def reading_of(row: GapRow) -> Reading:
     )
 
 
-def _shim_reading(row: ShimReadingRow, trust: Trust) -> ShimReading:
+def _shim_unit(engine: Engine, valve: str) -> Unit:
+    """Return what the shims of a valve are measured in."""
+    one = engine.by_id.get(valve)
+    return one.family.unit if one else Unit.MM
+
+
+def _shim_reading(row: ShimReadingRow, trust: Trust, unit: Unit) -> ShimReading:
     answered = row.answered is not None
     trust, readings = row.answered or trust, tuple(row.readings)
-    return value_of(ShimReading, row, trust=trust, answered=answered, readings=readings)
+    return value_of(ShimReading, row, trust=trust, answered=answered, readings=readings, unit=unit)
 
 
 def _choice(row: ChoiceRow, engine: Engine) -> Choice:

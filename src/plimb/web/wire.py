@@ -29,7 +29,7 @@ from pydantic import (
     create_model,
 )
 
-from plimb.core.lengths import Unit, show_mm, show_thou
+from plimb.core.lengths import Unit, show_inch, show_mm, show_thou
 from plimb.core.measure.gap import Gap
 
 Text = Annotated[str, Field(max_length=200)]
@@ -39,19 +39,20 @@ Key = Annotated[str, Field(min_length=8, max_length=64)]
 
 
 class LengthOut(BaseModel):
-    """A length: integer nanometres, and as read in mm and in thou."""
+    """A length: integer nanometres, and as read in mm, in thou, and, a shim, in inches."""
 
     model_config = ConfigDict(frozen=True)
 
     nm: int
     mm: str
     thou: str
+    inch: str
 
 
 @lru_cache(maxsize=16_384)
 def _length(nm: int) -> LengthOut:
     """Return the length as it goes over the wire; the same few are sent again and again."""
-    return LengthOut(nm=nm, mm=show_mm(nm), thou=show_thou(nm))
+    return LengthOut(nm=nm, mm=show_mm(nm), thou=show_thou(nm), inch=show_inch(nm))
 
 
 Length = Annotated[LengthOut, BeforeValidator(_length)]

@@ -196,7 +196,7 @@ def test_a_wide_bracket_asks_for_a_blade_and_for_the_sizes_either_side():
     assert finer.blade_nm == mm("0.10")
     assert plan.move("A").chance < finer.then <= 1
     assert plan.move("A").chance < either.then <= 1
-    assert "Try 0.10 on A before ordering" in finer.sentence
+    assert "Try 0.10 mm on A before ordering" in finer.sentence
     assert str(either.price) in either.sentence
 
 

@@ -11,6 +11,7 @@ from plimb.core.measure.limits import Spec, parse_limits
 from plimb.core.shim.family import COMMON_KIT, Family, Run, parse_run
 from plimb.core.shim.sum import Aim, Rounding, School, sizes_around, window, work_out
 from plimb.core.shim.worksheet import conclusion, worksheet
+from plimb.core.words import MILLIMETRES
 
 KIT = COMMON_KIT.sizes()
 
@@ -88,7 +89,7 @@ def test_each_school_leans_its_own_way(aim, rounding, pick):
 def test_least_change_keeps_a_piece_that_is_in_spec():
     worked = solve("0.18", "2.50", "0.16-0.28", Aim.LEAST)
     assert worked.pick.thickness_nm == mm("2.50")
-    assert "Keep 2.50" in conclusion(worked, Unit.MM)
+    assert "Keep 2.50" in conclusion(worked, MILLIMETRES)
 
 
 spec_and_stack = st.tuples(
@@ -126,7 +127,7 @@ def test_the_set_range_is_aimed_into_and_the_check_range_only_where_nothing_reac
     outside = solve("0.10", "2.62", spec, Aim.LOOSE)
     assert outside.fell_back
     assert spec.check.holds(outside.pick.gap_nm)
-    assert "check range" in "\n".join(worksheet(outside, Unit.MM))
+    assert "check range" in "\n".join(worksheet(outside, MILLIMETRES))
 
 
 def test_an_interval_that_is_too_wide_has_no_window_and_says_so():
@@ -134,7 +135,7 @@ def test_an_interval_that_is_too_wide_has_no_window_and_says_so():
     assert worked.window is None
     assert worked.pick is None
     assert worked.likeliest is not None
-    assert "finer reading" in conclusion(worked, Unit.MM)
+    assert "finer reading" in conclusion(worked, MILLIMETRES)
 
 
 def test_no_gap_found_gives_a_provisional_piece_thin_enough_to_feel():
@@ -145,7 +146,7 @@ def test_no_gap_found_gives_a_provisional_piece_thin_enough_to_feel():
     assert worked.at_most_nm == mm("2.03")
     assert worked.pick.thickness_nm == mm("1.90")
     assert not worked.pick.in_spec
-    assert "Order nothing" in conclusion(worked, Unit.MM)
+    assert "Order nothing" in conclusion(worked, MILLIMETRES)
 
 
 def test_nothing_in_the_family_reaches():
@@ -183,7 +184,7 @@ def test_overlapping_runs_offer_each_size_once():
 
 
 def test_the_working_can_be_followed_on_paper():
-    lines = worksheet(solve("0.15", "1.79", "0.17-0.22"), Unit.MM)
+    lines = worksheet(solve("0.15", "1.79", "0.17-0.22"), MILLIMETRES)
     assert lines == (
         "Stack: 0.15 + 1.79 = 1.94 mm.",
         "In spec: from 1.94 − 0.22 = 1.72 to 1.94 − 0.17 = 1.77.",

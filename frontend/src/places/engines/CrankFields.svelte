@@ -23,6 +23,7 @@
     {#each file.engine.crank.cylinders as cylinder (cylinder.number)}
       <Field
         label="{cylinder.number} fires at"
+        help="Degrees of the crank from cylinder 1 firing, 0 to 719: a cycle is two turns. From the firing order in the manual: an even four fires every 180."
         class="w-24"
         look="text-soft text-note"
         kind="whole"

@@ -35,10 +35,23 @@
       {#if id === null}<StartFields {engine} />{/if}
       {#if file}
         <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-          <Field label="What the shop calls it" bind:value={engine.label} at="label" />
+          <Field
+            label="What the shop calls it"
+            bind:value={engine.label}
+            at="label"
+            help="The name it goes by on the bench, such as a fleet number and a name. It may be changed at any time."
+          />
           <Field label="Engine" bind:value={file.engine.name} oninput={() => engine.redraw()} />
-          <Field label="Spec from" bind:value={file.engine.source} />
-          <Field label="Page" bind:value={file.engine.page} />
+          <Field
+            label="Spec from"
+            bind:value={file.engine.source}
+            help="Which book the spec is out of, so that somebody else can look it up: the maker’s workshop manual, with its edition."
+          />
+          <Field
+            label="Page"
+            bind:value={file.engine.page}
+            help="Where it stands there, such as 3-14."
+          />
           <Field label="Note" class="col-span-2 max-sm:col-span-1" bind:value={engine.note} />
         </div>
         <SpecFields {engine} {file} />
@@ -82,7 +95,7 @@
             .join(", ")}.
         </p>
       {/if}
-      {#if engine.refusal}<Notice>{engine.refusal.sentence.replace(/^\$[^:]*: /, "")}</Notice>{/if}
+      {#if engine.refusal}<Notice>{engine.refusal.sentence}</Notice>{/if}
       {#if engine.unreadable}<Notice>{engine.unreadable}</Notice>{/if}
       {#if id !== null}
         <p class="text-soft text-note">

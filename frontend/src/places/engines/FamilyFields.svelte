@@ -11,6 +11,7 @@
 <div class="flex flex-wrap items-end gap-3 py-2">
   <Field
     label="{name} diameter"
+    help="Across the disc, as the parts list gives it or as measured, such as 9.48. Shims under a bucket are about 7 to 10 mm, on top about 25 to 33. It tells which shims may be exchanged."
     class="w-28"
     look="text-soft text-note"
     kind="decimal"

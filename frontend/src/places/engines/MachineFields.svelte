@@ -39,6 +39,7 @@
     />
     <Field
       label="The maker’s interval, by that counter"
+      help="How often the maker wants the clearances checked, from the maintenance table: a number in the counter’s unit, such as 12000 or 30."
       kind="decimal"
       value={of.interval ?? ""}
       invalid={engine.faults.has("Interval")}

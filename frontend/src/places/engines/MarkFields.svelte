@@ -35,6 +35,7 @@
       />
       <Field
         label="at °, if known"
+        help="Degrees of the crank from cylinder 1 firing, if the book gives them. Nothing is lost without."
         look="text-soft text-note"
         kind="figures"
         value={mark.degrees ?? ""}

@@ -97,6 +97,7 @@
           label="set to, if printed"
           kind="figures"
           aria-label="{one.name}, range to set to"
+          help="Some makers print two ranges: a wider one to leave alone, and this narrower one to set to once it is apart. Mostly there is none."
           value={typed[one.name]?.set ?? setTo(spec)}
           invalid={engine.faults.has(`${one.name}, set to`)}
           oninput={(event) => type(one.name, spec, "set", event.currentTarget.value)}
@@ -105,6 +106,7 @@
           label="aim"
           kind="decimal"
           aria-label="{one.name} aim"
+          help="One figure to aim at, where the manual gives one beside its range. Empty, the shop’s own aim counts."
           value={spec.aim ?? ""}
           invalid={engine.faults.has(`${one.name} aim`)}
           oninput={engine.reads(`${one.name} aim`, (to) => (spec.aim = to), true)}

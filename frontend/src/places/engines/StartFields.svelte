@@ -28,6 +28,7 @@
 <div class="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
   <Select
     label="Layout"
+    help="How the cylinders lie. Sit on the machine: an inline engine has them side by side or behind one another, a V or L has two banks."
     value={start.layout}
     items={layouts}
     onchange={(layout) => void engine.begin({ layout })}
@@ -53,18 +54,21 @@
   {/if}
   <Select
     label="Valves a cylinder"
+    help="Intake and exhaust together, as the maker’s data page gives it: 4 is two and two, 5 is three intakes and two exhausts."
     value={`${start.valves}`}
     items={["2", "3", "4", "5"]}
     onchange={(to) => void engine.begin({ valves: Number(to) })}
   />
   <Select
     label="Camshafts a bank"
+    help="Under one cover: 1 works both sides, 2 is one for the intakes and one for the exhausts."
     value={`${start.camshafts}`}
     items={["1", "2"]}
     onchange={(to) => void engine.begin({ camshafts: Number(to) })}
   />
   <Select
     label="Followers"
+    help="What the cam presses on, and where its shim is. With shims on top the bucket has a notch; with shims under, the camshaft comes out to reach them."
     value={start.follower}
     items={followers}
     onchange={(follower) => void engine.begin({ follower })}

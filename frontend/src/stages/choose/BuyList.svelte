@@ -1,5 +1,6 @@
 <script lang="ts">
   /** What is to buy: sizes, money, kit or singles; the parts counter; what is on its way. */
+  import { preferences } from "../../state/preferences.svelte";
   import { Button, Notice } from "../../kit";
   import type { PlanState } from "../../card/plan.svelte";
 
@@ -25,8 +26,10 @@
     <ul class="figures">
       {#each plan.buy as line (line.thickness.nm)}
         <li class="border-line flex items-baseline gap-3 border-b py-1 text-row">
-          <span>{line.count} × <b>{line.thickness.mm}</b></span>
-          {#if line.diameter}<span class="text-soft text-sm">ø {line.diameter.mm}</span>{/if}
+          <span>{line.count} × <b>{preferences.shim(line.thickness)}</b></span>
+          {#if line.diameter}<span class="text-soft text-sm"
+              >ø {preferences.shim(line.diameter)}</span
+            >{/if}
           <span class="ml-auto text-note"
             >{line.ordered >= line.count ? "ordered" : (line.price ?? "no price")}</span
           >
@@ -41,7 +44,7 @@
       <ul class="mt-1">
         {#each state.quotes as quote (quote.thickness.nm)}
           <li class="py-0.5 text-note leading-5">
-            <b class="figures">{quote.count} × {quote.thickness.mm}</b>
+            <b class="figures">{quote.count} × {preferences.shim(quote.thickness)}</b>
             <span class={quote.state === "refused" ? "text-tight font-[560]" : ""}
               >{STATES[quote.state]}{quote.price ? `, ${quote.price}` : ""}.</span
             >
@@ -72,7 +75,7 @@
         <p class="text-soft text-sm">Order {order.number}</p>
         {#each order.lines as line (line.id)}
           <div class="flex min-h-11 items-center gap-2">
-            <b class="figures">{line.count} × {line.thickness.mm}</b>
+            <b class="figures">{line.count} × {preferences.shim(line.thickness)}</b>
             <span class="min-w-0 flex-1 text-fine leading-4"
               >{STATES[line.state]}{line.days && line.state === "back-ordered"
                 ? `, ${line.days} days`

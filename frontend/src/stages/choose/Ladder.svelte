@@ -119,7 +119,7 @@
   >
     {#snippet item(option)}
       <span class="figures w-[3.4rem] text-[19px] {option.forbidden ? 'line-through' : ''}"
-        >{option.thickness.mm}</span
+        >{preferences.shim(option.thickness)}</span
       >
       <span class="min-w-0 flex-1 text-mark leading-4">
         <span class="block truncate">{says(option)}</span>

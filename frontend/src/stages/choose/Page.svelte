@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Choose: the piece for the valve in hand, out of the plan for the whole engine. */
+  import { preferences } from "../../state/preferences.svelte";
   import { untrack } from "svelte";
   import type { Option } from "../../api/client";
   import { Button, Notice } from "../../kit";
@@ -92,12 +93,12 @@
       <div class="flex gap-2">
         {#if taken}
           <p class="bg-wash flex min-h-12 flex-1 items-center px-3 font-[620]">
-            By hand: {valve.chosen?.thickness.mm}
+            By hand: {valve.chosen ? preferences.shim(valve.chosen.thickness) : ""}
           </p>
           <Button onclick={() => void planned.takeBack(valve.valve)}>Leave it to the plan</Button>
         {:else}
           <Button class="border-ink min-h-12 flex-1 text-row" onclick={take}
-            >Take {option.thickness.mm} for {valve.valve}</Button
+            >Take {preferences.shim(option.thickness)} for {valve.valve}</Button
           >
           {#if option.source !== "same"}
             <Button

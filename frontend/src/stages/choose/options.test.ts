@@ -4,7 +4,12 @@ import type { Option } from "../../api/client";
 import { sourceWords } from "../../card/plan.svelte";
 import { optionKey, stepped } from "./options";
 
-const length = (nm: number): Option["thickness"] => ({ nm, mm: String(nm / 1e6), thou: "" });
+const length = (nm: number): Option["thickness"] => ({
+  nm,
+  mm: String(nm / 1e6),
+  thou: "",
+  inch: "",
+});
 const option = (
   nm: number,
   source: Option["source"] = "counter",

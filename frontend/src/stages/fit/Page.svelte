@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Fit: the piece to put in now, what to see to, then what closes the engine. */
+  import { preferences } from "../../state/preferences.svelte";
   import { untrack } from "svelte";
   import { Button, Field, Form, Notice } from "../../kit";
   import { keys } from "../../state/keys.svelte";
@@ -53,11 +54,11 @@
     </div>
     <div class="border-ink flex items-baseline justify-between gap-3 border-y-2 py-1">
       <span class="text-note">{comesFrom}</span>
-      <b class="figures text-[52px] leading-[56px]">{step.thickness.mm}</b>
-      <span class="text-soft">mm</span>
+      <b class="figures text-[52px] leading-[56px]">{preferences.shim(step.thickness)}</b>
+      <span class="text-soft">{preferences.shims}</span>
     </div>
     <p class="text-note leading-5">
-      Out comes {step.old.mm}: {step.old_goes_to
+      Out comes {preferences.shim(step.old)}: {step.old_goes_to
         ? `keep it at hand, it goes to ${step.old_goes_to} next.`
         : "onto the tray, nobody needs it now."}
     </p>
@@ -71,7 +72,7 @@
     {#if step.fitted}
       <div class="flex gap-2">
         <p class="bg-wash flex min-h-12 flex-1 items-center px-3 font-[620]">
-          It is in{step.measured ? `, measured ${step.measured.mm}` : ""}
+          It is in{step.measured ? `, measured ${preferences.shim(step.measured)}` : ""}
         </p>
         {#if !job.signed}
           <Button onclick={() => notYet(step.valve)}>Not yet</Button>
@@ -86,7 +87,7 @@
           kind="decimal"
           input="text-xl"
           bind:value={measured}
-          placeholder={step.measured?.mm ?? step.thickness.mm}
+          placeholder={preferences.shim(step.measured ?? step.thickness)}
           at="measured"
         />
         <Button kind="now" type="submit" id="is-in" class="min-h-12 flex-1 text-lg">It is in</Button

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Read: how to get at the shims, and what came out of each valve. */
+  import { preferences } from "../../state/preferences.svelte";
   import { Button, Field, Form, Pair, Select } from "../../kit";
   import { shopState } from "../../state/shop.svelte";
   import type { CardState } from "../../card/card.svelte";
@@ -60,7 +61,7 @@
     scale={false}
     note={piece
       ? `${piece.words}${piece.condition === "sound" ? "" : `; ${piece.condition}`}${
-          piece.spread ? `; spread ${piece.spread.mm}` : ""
+          piece.spread ? `; spread ${preferences.shim(piece.spread)}` : ""
         }`
       : job.valve.reason}
   />
@@ -72,10 +73,10 @@
       </p>
       <div class="grid grid-cols-2 gap-2">
         <Button kind="now" id="trust-measured" onclick={() => trust("measured")}
-          >Micrometer {piece.measured.mm}</Button
+          >Micrometer {preferences.shim(piece.measured)}</Button
         >
         <Button id="trust-marked" onclick={() => trust("marked")}
-          >Marking {piece.marked_as.mm}</Button
+          >Marking {preferences.shim(piece.marked_as)}</Button
         >
       </div>
     </div>

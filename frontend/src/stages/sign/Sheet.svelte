@@ -82,7 +82,7 @@
   <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Every valve">
     <table class="figures w-full text-note" style:font-stretch="84%">
       <caption class="text-soft pb-1 text-left text-sm">
-        Gaps in {preferences.unitName}, shims in mm, valves by cylinder
+        Gaps in {preferences.unitName}, shims in {preferences.shims}, valves by cylinder
       </caption>
       <thead>
         <tr class="border-ink h-8 border-b text-left align-bottom">
@@ -106,12 +106,14 @@
             <td class="pr-2 whitespace-nowrap">{gap(row.found)}</td>
             <td class="pr-2"><GapMark verdict={row.found_verdict} size={14} /></td>
             <td class="pr-2 whitespace-nowrap">
-              {row.piece_out?.mm ?? ""}
+              {row.piece_out ? preferences.shim(row.piece_out) : ""}
               {#if row.marked}
                 <span class="text-soft ml-1">marked {row.marked}</span>
               {/if}
             </td>
-            <td class="pr-2">{row.piece_in?.mm ?? (row.kept ? "kept" : "")}</td>
+            <td class="pr-2"
+              >{row.piece_in ? preferences.shim(row.piece_in) : row.kept ? "kept" : ""}</td
+            >
             <td class="pr-2 whitespace-nowrap"
               >{row.predicted ? preferences.read(row.predicted) : ""}</td
             >
@@ -138,7 +140,7 @@
         {#each round.rows as row (row.valve)}
           <li>
             <b>{row.valve}</b> found {gap(row.found)}{row.piece_in
-              ? `, ${row.piece_out?.mm ?? "?"} out, ${row.piece_in.mm} in`
+              ? `, ${row.piece_out ? preferences.shim(row.piece_out) : "?"} out, ${preferences.shim(row.piece_in)} in`
               : ", kept"}{row.left ? `, left ${gap(row.left)}` : ""}
           </li>
         {/each}

@@ -3,17 +3,18 @@
 from collections.abc import Callable
 
 from plimb.core.engine.engine import Clearance, Engine
-from plimb.core.lengths import show_mm
+from plimb.core.lengths import Unit
+from plimb.core.words import MILLIMETRES, Units, figure
 
 
-def changes(before: Engine, after: Engine) -> tuple[str, ...]:
+def changes(before: Engine, after: Engine, units: Units = MILLIMETRES) -> tuple[str, ...]:
     """Return what differs, a sentence each; valves are the same by their keys."""
     old = {one.key: one for one in before.clearances}
     new = {one.key: one for one in after.clearances}
     both = [(old[key], new[key]) for key in new if key in old]
     said = [f"{a.id} is now called {b.id}." for a, b in both if a.id != b.id]
-    said += _alike("Spec of", both, _spec)
-    said += _alike("Shims of", both, _sizes)
+    said += _alike("Spec of", both, lambda one: _spec(one, units.gap))
+    said += _alike("Shims of", both, lambda one: _sizes(one, units))
     said += _alike("Camshaft over", both, lambda one: one.camshaft)
     gone = [one.id for key, one in old.items() if key not in new]
     come = [one.id for key, one in new.items() if key not in old]
@@ -40,20 +41,19 @@ def _alike(
     return [f"{what} {', '.join(on)}: {was} becomes {now}." for (was, now), on in changed.items()]
 
 
-def _spec(one: Clearance) -> str:
+def _spec(one: Clearance, unit: Unit) -> str:
     if one.spec is None:
         return "not entered"
-    aim = "" if one.spec.aim_nm is None else f", aim {show_mm(one.spec.aim_nm)}"
-    return f"{one.spec.words()}{aim} mm"
+    aim = "" if one.spec.aim_nm is None else f", aim {figure(one.spec.aim_nm, unit)}"
+    return f"{one.spec.words(unit)}{aim} {unit.of_gaps}"
 
 
-def _sizes(one: Clearance) -> str:
-    family = one.family
+def _sizes(one: Clearance, units: Units) -> str:
+    family, show = one.family, units.shim_figure
     if not family.known:
         return "not entered"
-    wide = "" if family.diameter_nm is None else f"{show_mm(family.diameter_nm)} across, "
+    wide = "" if family.diameter_nm is None else f"{show(family.diameter_nm)} across, "
     runs = (
-        f"{show_mm(run.from_nm)} to {show_mm(run.to_nm)} by {show_mm(run.step_nm)}"
-        for run in family.runs
+        f"{show(run.from_nm)} to {show(run.to_nm)} by {show(run.step_nm)}" for run in family.runs
     )
     return wide + (", ".join(runs) or "sizes not entered")

@@ -13,7 +13,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from plimb.core.job.residuals import Proved
-from plimb.core.lengths import mm, show_mm
+from plimb.core.lengths import mm
+from plimb.core.words import figure
 
 TOLD_APART_NM = mm("0.015")
 """Pieces nearer to each other than this are not told apart by a proof."""
@@ -73,7 +74,7 @@ def _off(one: Proved) -> str:
     if residual_nm is None:
         return f"{one.valve} has no gap that can be felt"
     way = "too large" if residual_nm > 0 else "too small"
-    return f"{one.valve} is {show_mm(abs(residual_nm))} {way}"
+    return f"{one.valve} is {figure(abs(residual_nm), one.units.gap)} {way}"
 
 
 def _said(on: Sequence[Proved]) -> str:
@@ -127,23 +128,24 @@ def _anything(proved: Sequence[Proved]) -> Iterator[Way]:
 def _swapped(on: Sequence[Proved]) -> str:
     a, b = on
     return (
-        f"{_said(on)}; the pieces differ by {show_mm(abs(a.new_nm - b.new_nm))} "
-        f"({show_mm(a.new_nm)} and {show_mm(b.new_nm)})."
+        f"{_said(on)}; the pieces differ by {a.units.in_sum(abs(a.new_nm - b.new_nm))} "
+        f"({a.units.shim_figure(a.new_nm)} and {a.units.shim_figure(b.new_nm)})."
     )
 
 
 def _marking(on: Sequence[Proved]) -> str:
     true_nm = on[0].new_nm - (on[0].residual_nm or 0)
-    return f"{_said(on)}; the piece was never measured and would be {show_mm(true_nm)}."
+    would_be = on[0].units.shim_figure(true_nm)
+    return f"{_said(on)}; the piece was never measured and would be {would_be}."
 
 
 def _held_open(on: Sequence[Proved]) -> str:
     one = on[0]
-    before_nm = one.before_nm or 0
+    before_nm, gap, shim = one.before_nm or 0, one.units.in_sum, one.units.shim_figure
     return (
-        f"No gap was felt before. Worked back, {show_mm(one.proof.best_nm)} − "
-        f"({show_mm(one.old_nm)} − {show_mm(one.new_nm)}) = {show_mm(before_nm)}: it "
-        f"was held open by {show_mm(-before_nm)}."
+        f"No gap was felt before. Worked back, {gap(one.proof.best_nm)} − "
+        f"({shim(one.old_nm)} − {shim(one.new_nm)}) = {gap(before_nm)}: it "
+        f"was held open by {gap(-before_nm)}."
     )
 
 

@@ -7,6 +7,7 @@ from plimb.core.job.status import JobStatus
 from plimb.core.lengths import mm
 from plimb.core.measure.gap import Gap, point
 from plimb.core.measure.uncertainty import USUAL_DOUBT, gap_ends
+from plimb.core.words import MILLIMETRES, Units
 
 FEEL_NM = mm("0.005")
 """How far the same hand's feel of the same gap differs from time to time (judgement)."""
@@ -36,6 +37,7 @@ class Proved:
     new_doubt_nm: int
     changed: bool
     by_marking: bool = False
+    units: Units = MILLIMETRES
 
     @property
     def predicted(self) -> Gap:
@@ -79,6 +81,7 @@ def proved_from(status: JobStatus) -> tuple[Proved, ...]:
                 old_doubt_nm=piece.half_width_nm if piece else 0,
                 new_doubt_nm=choice.half_width_nm if choice else USUAL_DOUBT.piece_nm,
                 changed=bool(changed),
+                units=status.around.units,
                 by_marking=bool(changed and choice and choice.known_from_marking),
             )
         )

@@ -109,7 +109,7 @@ class Sheet:
 
     `lines` are what stands below the valves, in the same way: what was looked at, used, done.
 
-    `unit` is the engine's own for gaps; the printed sheet shows them in it.
+    `unit` is the engine's own for gaps, `shim_unit` for shims; the printed sheet shows them so.
     """
 
     shop: str
@@ -118,6 +118,7 @@ class Sheet:
     card: int
     opened_at: datetime
     unit: Unit
+    shim_unit: Unit
     facts: tuple[Fact, ...]
     specs: tuple[SheetSpec, ...]
     drawing: HeadDrawing

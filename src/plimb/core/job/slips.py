@@ -85,7 +85,7 @@ def questions(
     earlier = (before or {}).get(valve)
     found: list[Question | None] = [
         _scale(reading, clearance.check, unit) if clearance.check else None,
-        _other_side(engine, clearance, readings),
+        _other_side(engine, clearance, readings, unit),
         _overlap(engine, clearance, readings),
         _stuck(engine, clearance, readings, before or {}, thin_blades_nm, unit),
         _since(reading.gap, earlier, unit) if earlier else None,
@@ -168,7 +168,7 @@ def _crossed(clearance: Clearance, other: Limits, reading: Reading | None) -> bo
 
 
 def _other_side(
-    engine: Engine, clearance: Clearance, readings: Mapping[str, Reading]
+    engine: Engine, clearance: Clearance, readings: Mapping[str, Reading], unit: Unit
 ) -> Question | None:
     """Intake spec on an exhaust valve, or the two sides mixed up.
 
@@ -190,8 +190,8 @@ def _other_side(
         return None
     return Question(
         slip=Slip.OTHER_SIDE,
-        sentence=f"This fits the {opposite} spec, {show_mm(other.low_nm)} to "
-        f"{show_mm(other.high_nm)} mm, much better. Is it really {clearance.id}?",
+        sentence=f"This fits the {opposite} spec, {other.words(unit)} {unit.of_gaps}, much "
+        f"better. Is it really {clearance.id}?",
     )
 
 

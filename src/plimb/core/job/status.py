@@ -11,6 +11,7 @@ from plimb.core.measure.limits import Verdict
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import School
+from plimb.core.words import MILLIMETRES, Units
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -19,7 +20,7 @@ class Around:
 
     The safety list, what of it is not seen to, and whether anything was noted; what closes the
     engine where nothing is taken apart; the kind of job, and the valve it is about if it is
-    about one, with what its gap is to be changed by.
+    about one, with what its gap is to be changed by; the units it is written in.
     """
 
     safety: tuple[str, ...] = ()
@@ -30,6 +31,7 @@ class Around:
     kind: KindOfJob = SET
     only: str | None = None
     change_nm: int = 0
+    units: Units = MILLIMETRES
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

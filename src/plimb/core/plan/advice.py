@@ -5,7 +5,6 @@ from dataclasses import dataclass, replace
 from decimal import Decimal
 from enum import StrEnum
 
-from plimb.core.lengths import show_mm
 from plimb.core.measure.blades import BladeSet, known_from, next_finer
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.uncertainty import chance_in_band
@@ -14,7 +13,7 @@ from plimb.core.plan.result import Move, Plan
 from plimb.core.plan.rows import PlanRow, chance_of
 from plimb.core.shim.shim import Source
 from plimb.core.shim.sum import sizes_around
-from plimb.core.words import percent
+from plimb.core.words import MILLIMETRES, Units, figure, percent
 
 SURE = 0.95
 """A proof likelier than this to pass is not talked about (judgement)."""
@@ -42,26 +41,37 @@ class Advice:
     blade_nm: int | None = None
     sizes: tuple[int, ...] = ()
     price: Decimal | None = None
+    units: Units = MILLIMETRES
 
     @property
     def sentence(self) -> str:
         """The advice as a technician would say it."""
         gain = f"{percent(self.chance)} sure now, {percent(self.then)} with it"
         if self.kind is AdviceKind.FINER:
-            return f"Try {show_mm(self.blade_nm or 0)} on {self.valve} before ordering: {gain}."
-        sizes = " and ".join(show_mm(size) for size in self.sizes)
+            blade = f"{figure(self.blade_nm or 0, self.units.gap)} {self.units.gap.of_gaps}"
+            return f"Try {blade} on {self.valve} before ordering: {gain}."
+        sizes = " and ".join(self.units.shim_figure(size) for size in self.sizes)
         cost = f" for {self.price:f} more" if self.price else ""
         return f"Order {sizes} for {self.valve} too{cost}: {gain}."
 
 
-def advise(request: PlanRequest, plan: Plan, blades: BladeSet | None = None) -> tuple[Advice, ...]:
+def advise(
+    request: PlanRequest,
+    plan: Plan,
+    blades: BladeSet | None = None,
+    units: Units = MILLIMETRES,
+) -> tuple[Advice, ...]:
     """Return what would help, valve by valve, for every change that is not near certain."""
     found: list[Advice] = []
     for row, move in zip(request.rows, plan.moves, strict=True):
         if move.chance is None or move.chance >= SURE or not row.known:
             continue
         offers = (_finer(request, row, move, blades), _either_side(request, row, move))
-        found += [one for one in offers if one is not None and one.then > move.chance + 0.005]
+        found += [
+            replace(one, units=units)
+            for one in offers
+            if one is not None and one.then > move.chance + 0.005
+        ]
     return tuple(found)
 
 

@@ -59,7 +59,7 @@ class Family:
     """Shims that fit one another's place: one outside diameter, one or more runs.
 
     Without a diameter or a run nothing is known of it, and `apart` is all that tells unknown
-    families of one engine from one another.
+    families of one engine from one another. `unit` is what its markings and sizes are in.
     """
 
     runs: tuple[Run, ...]
@@ -67,6 +67,7 @@ class Family:
     price: Decimal | None = None
     code: Code = Code.AUTO
     apart: str = ""
+    unit: Unit = Unit.MM
 
     @property
     def kind(self) -> tuple[int | None, tuple[Run, ...], str]:

@@ -2,7 +2,7 @@
 
 from enum import StrEnum
 
-from plimb.core.lengths import mm
+from plimb.core.lengths import NM_PER_THOU, Unit, mm
 
 
 class Code(StrEnum):
@@ -21,7 +21,9 @@ _HUNDREDTH, _THOUSANDTH = mm("0.01"), mm("0.001")
 _ROUNDS_BY = mm("0.005")
 
 
-def decode(marking: str, sizes: tuple[int, ...], code: Code = Code.AUTO) -> tuple[int, ...]:
+def decode(
+    marking: str, sizes: tuple[int, ...], code: Code = Code.AUTO, unit: Unit = Unit.MM
+) -> tuple[int, ...]:
     """Return every thickness in nanometres that the marking can stand for, thinnest first.
 
     Args:
@@ -29,7 +31,10 @@ def decode(marking: str, sizes: tuple[int, ...], code: Code = Code.AUTO) -> tupl
         sizes: What the family is made in, thinnest first.
         code: `hundredths` takes 275 for 2.75, `thousandths` 2975 for 2.975, `rounded` 298 for
             the family's size next to 2.98, such as 2.975; `auto` takes what the family allows.
+        unit: Of inches a marking is in thousandths, or ten-thousandths: `110` is 0.110 in.
     """
+    if unit is Unit.INCH:
+        return tuple(size for size in sizes if any(_fits(marking, one) for one in _inches(size)))
     if WORN in marking:
         return tuple(size for size in sizes if any(_fits(marking, face) for face in _faces(size)))
     if code is Code.HUNDREDTHS:
@@ -53,6 +58,12 @@ def decode(marking: str, sizes: tuple[int, ...], code: Code = Code.AUTO) -> tupl
 def _faces(size_nm: int) -> tuple[str, str]:
     """Return how a thickness may be marked: in hundredths, rounded up, and in thousandths."""
     return f"{(size_nm + _ROUNDS_BY) // _HUNDREDTH:03}", f"{size_nm // _THOUSANDTH:04}"
+
+
+def _inches(size_nm: int) -> tuple[str, str]:
+    """Return how a thickness may be marked in thousandths and in ten-thousandths of an inch."""
+    tenths = round(size_nm * 10 / NM_PER_THOU)
+    return f"{round(size_nm / NM_PER_THOU):03}", f"{tenths:04}"
 
 
 def _fits(marking: str, face: str) -> bool:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from plimb.core.errors import Ambiguous, BadValue
-from plimb.core.lengths import mm, parse_number, show_mm
+from plimb.core.lengths import Unit, mm, parse_length, show_inch, show_mm
 from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.shim.family import COMMON_KIT, Family, check_shim
 from plimb.core.shim.marking import WORN, decode
@@ -84,6 +84,7 @@ class ShimReading:
     readings: tuple[int, ...] = ()
     doubt_nm: int | None = None
     typed: str = ""
+    unit: Unit = Unit.MM
 
     def __post_init__(self) -> None:
         if self.marked_nm is None and self.measured_nm is None:
@@ -130,17 +131,21 @@ class ShimReading:
 
     @property
     def words(self) -> str:
-        """What was understood, in millimetres."""
+        """What was understood, in the unit it was measured in."""
         said = []
+
+        def show(nm: int) -> str:
+            return show_mm(nm) if self.unit is Unit.MM else show_inch(nm)
+
         if self.marked is not None and self.marked_nm is not None:
-            said.append(f"marked {self.marked}, that is {show_mm(self.marked_nm)} mm")
+            said.append(f"marked {self.marked}, that is {show(self.marked_nm)} {self.unit}")
         elif self.marked == WORN:
             said.append("marking worn off")
         if self.measured_nm is not None:
             of = f", the mean of {len(self.readings)}" if len(self.readings) > 1 else ""
-            said.append(f"measures {show_mm(self.measured_nm)} mm{of}")
+            said.append(f"measures {show(self.measured_nm)} {self.unit}{of}")
         if self.disagrees:
-            said.append(f"{show_mm(abs(self.disagreement_nm or 0))} mm apart: "
+            said.append(f"{show(abs(self.disagreement_nm or 0))} {self.unit} apart: "
                         "check the marking and the zero")  # fmt: skip
         return "; ".join(said)
 
@@ -157,7 +162,7 @@ def parse_shim(
 
     Bare digits are a marking (`275` is 2.75 mm, `2975` is 2.975, `3` is 3.00; `?` stands for
     a digit that is worn off); a number with a decimal point is a measured thickness in
-    millimetres. `290 2.897` gives both, `290 2.897 2.899` repeats the measurement;
+    the family's unit. `290 2.897` gives both, `290 2.897 2.899` repeats the measurement;
     `298=2.975` says which size a marking stands for.
 
     Args:
@@ -179,9 +184,9 @@ def parse_shim(
         if match and match["marked"] and marked is None:
             marked = match["marked"]
             if match["means"]:
-                means_nm = check_shim(round(parse_number(match["means"], field="shim") * mm("1")))
+                means_nm = check_shim(parse_length(match["means"], family.unit, field="shim"))
         elif match and match["measured"]:
-            read_nm = round(parse_number(match["measured"], field="shim") * mm("1")) - zero_nm
+            read_nm = parse_length(match["measured"], family.unit, field="shim") - zero_nm
             readings.append(check_shim(read_nm))
         else:
             raise BadValue(
@@ -204,6 +209,7 @@ def parse_shim(
         condition=condition,
         doubt_nm=doubt_nm,
         typed=text.strip(),
+        unit=family.unit,
     )
 
 
@@ -215,7 +221,7 @@ def _read_marking(marked: str, family: Family, measured_nm: int | None) -> int |
                 "shim: where the marking is worn off, type the measured thickness.", field="shim"
             )
         return None
-    could_be = decode(marked, family.sizes(), family.code)
+    could_be = decode(marked, family.sizes(), family.code, family.unit)
     if len(could_be) > 1 and measured_nm is not None:
         near = [nm for nm in could_be if abs(nm - measured_nm) <= TELLS_APART_NM]
         closest = sorted(near, key=lambda nm: abs(nm - measured_nm))

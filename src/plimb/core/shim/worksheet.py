@@ -1,11 +1,9 @@
 """The sum of one valve in words and numbers, so that it can be checked on paper."""
 
-from collections.abc import Callable
 from dataclasses import dataclass
 
-from plimb.core.lengths import Unit, show_inch, show_mm
 from plimb.core.shim.sum import Outcome, WorkedOut
-from plimb.core.words import percent
+from plimb.core.words import MILLIMETRES, Units, percent
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -18,57 +16,55 @@ class Worksheet:
     lines: tuple[str, ...]
 
 
-def worksheet_of(worked: WorkedOut, unit: Unit = Unit.MM) -> Worksheet:
+def worksheet_of(worked: WorkedOut, units: Units = MILLIMETRES) -> Worksheet:
     """Return the sum with its window and its ideal."""
     return Worksheet(
         thin_nm=worked.window.thin_nm if worked.window else None,
         thick_nm=worked.window.thick_nm if worked.window else None,
         ideal_nm=worked.ideal_nm,
-        lines=worksheet(worked, unit),
+        lines=worksheet(worked, units),
     )
 
 
-def _numbers(unit: Unit) -> Callable[[int], str]:
-    """Return how a length is written inside a sum, without its unit."""
-    return show_mm if unit is Unit.MM else show_inch
-
-
-def worksheet(worked: WorkedOut, unit: Unit) -> tuple[str, ...]:
+def worksheet(worked: WorkedOut, units: Units) -> tuple[str, ...]:
     """Return the sum as lines: stack, window, ideal, the sizes either side, the pick."""
-    show = _numbers(unit)
-    lines = [*_stack_lines(worked, unit), *_ideal_lines(worked, unit)]
-    low, high = show(worked.limits.low_nm), show(worked.limits.high_nm)
+    show, gaps = units.shim_figure, units.in_sum
+    lines = [*_stack_lines(worked, units), *_ideal_lines(worked, units)]
+    low, high = gaps(worked.limits.low_nm), gaps(worked.limits.high_nm)
     stack = show(worked.gap.best_nm + worked.shim_nm)
     sides = [side for side in (worked.thinner, worked.thicker) if side]
     for side in sides:
         lines.append(
             f"{show(side.thickness_nm)} gives {stack} − {show(side.thickness_nm)} = "
-            f"{show(side.gap_nm)}: {_standing(side, worked)}."
+            f"{gaps(side.gap_nm)}: {_standing(side, worked)}."
         )
-    lines.append(conclusion(worked, unit))
+    lines.append(conclusion(worked, units))
     if worked.fell_back:
         lines.append(f"No size reaches the set range, so the check range {low} to {high} is used.")
     return tuple(lines)
 
 
-def _stack_lines(worked: WorkedOut, unit: Unit) -> list[str]:
-    show = _numbers(unit)
+def _stack_lines(worked: WorkedOut, units: Units) -> list[str]:
+    show, gaps = units.shim_figure, units.in_sum
     gap, shim = worked.gap, show(worked.shim_nm)
-    low, high = show(worked.limits.low_nm), show(worked.limits.high_nm)
+    low, high = gaps(worked.limits.low_nm), gaps(worked.limits.high_nm)
     if gap.low_nm is None:
         return [
-            f"No gap found: at most {show(gap.high_nm)}, and the valve may be held open.",
-            f"Stack at most: {show(gap.high_nm)} + {shim} = {show(worked.stack_high_nm)} {unit}.",
+            f"No gap found: at most {gaps(gap.high_nm)}, and the valve may be held open.",
+            f"Stack at most: {gaps(gap.high_nm)} + {shim} = {show(worked.stack_high_nm)} "
+            f"{units.shim}.",
             f"No shim thicker than {show(worked.stack_high_nm)} − {low} = "
             f"{show(worked.at_most_nm or 0)} can be right.",
         ]
     if gap.is_point:
-        lines = [f"Stack: {show(gap.high_nm)} + {shim} = {show(worked.stack_high_nm)} {unit}."]
+        lines = [
+            f"Stack: {gaps(gap.high_nm)} + {shim} = {show(worked.stack_high_nm)} {units.shim}."
+        ]
     else:
         lines = [
-            f"Stack: {show(gap.low_nm)} to {show(gap.high_nm)} + {shim} = "
+            f"Stack: {gaps(gap.low_nm)} to {gaps(gap.high_nm)} + {shim} = "
             f"{show(gap.low_nm + worked.shim_nm)} to {show(worked.stack_high_nm)} "
-            f"{unit}, best guess {show(gap.best_nm + worked.shim_nm)}."
+            f"{units.shim}, best guess {show(gap.best_nm + worked.shim_nm)}."
         ]
     if worked.window is None:
         return [*lines, f"No thickness is in spec ({low} to {high}) for every gap in between."]
@@ -80,19 +76,19 @@ def _stack_lines(worked: WorkedOut, unit: Unit) -> list[str]:
     ]
 
 
-def _ideal_lines(worked: WorkedOut, unit: Unit) -> list[str]:
-    show = _numbers(unit)
+def _ideal_lines(worked: WorkedOut, units: Units) -> list[str]:
+    show, gaps = units.shim_figure, units.in_sum
     stack = show(worked.gap.best_nm + worked.shim_nm)
     most = " at most" if worked.provisional else ""
     return [
-        f"Ideal{most} for a gap of {show(worked.aim_nm)}: {stack} − {show(worked.aim_nm)} = "
+        f"Ideal{most} for a gap of {gaps(worked.aim_nm)}: {stack} − {gaps(worked.aim_nm)} = "
         f"{show(worked.ideal_nm)}."
     ]
 
 
-def conclusion(worked: WorkedOut, unit: Unit) -> str:
+def conclusion(worked: WorkedOut, units: Units) -> str:
     """Return the last line: which piece to take, or why there is none."""
-    show = _numbers(unit)
+    show, gaps = units.shim_figure, units.in_sum
     pick = worked.pick
     if pick is None and worked.likeliest is not None and not worked.provisional:
         return (
@@ -104,11 +100,11 @@ def conclusion(worked: WorkedOut, unit: Unit) -> str:
     if worked.provisional:
         return (
             f"Fit {show(pick.thickness_nm)} for now, measure, and work back: a gap of at most "
-            f"{show(pick.gap_nm)} follows. Order nothing before that."
+            f"{gaps(pick.gap_nm)} follows. Order nothing before that."
         )
     if pick.thickness_nm == worked.shim_nm:
-        return f"Keep {show(pick.thickness_nm)}: the gap stays {show(pick.gap_nm)}."
-    return f"Take {show(pick.thickness_nm)}: gap {show(pick.gap_nm)}."
+        return f"Keep {show(pick.thickness_nm)}: the gap stays {gaps(pick.gap_nm)}."
+    return f"Take {show(pick.thickness_nm)}: gap {gaps(pick.gap_nm)}."
 
 
 def _standing(side: Outcome, worked: WorkedOut) -> str:
