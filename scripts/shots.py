@@ -19,8 +19,10 @@ FOLDER = Path(__file__).parent.parent / "docs" / "screenshots"
 WIDE, PHONE = (1280, 800), (390, 844)
 SHOTS = {
     "bench": ("/", WIDE, "light"),
-    "ready": ("/cards/3/ready", WIDE, "light"),
+    "new-engine": ("/engines/new", WIDE, "light"),
+    "ready": ("/cards/4/ready", (1280, 1500), "light"),
     "turn": ("/cards/3/turn", WIDE, "light"),
+    "marks": ("/cards/4/turn", WIDE, "light"),
     "engine": ("/engines/5", WIDE, "light"),
     "shop": ("/shop", WIDE, "light"),
     "turn-phone": ("/cards/3/turn", PHONE, "light"),

@@ -40,6 +40,7 @@
         : start.layout === "parallel-twin"
           ? "Crank offset"
           : "Firing order"}
+      help="From the manual, or from how the machine sounds: it says which valves are at rest together. Leave it open where nobody knows."
       value={start.firing ?? ""}
       items={[
         {
