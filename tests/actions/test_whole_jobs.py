@@ -18,6 +18,7 @@ from hypothesis.stateful import (
 )
 
 from plimb.actions.bench import read_shop
+from plimb.actions.card_view import CardView
 from plimb.actions.cards import Change, see_to, set_school
 from plimb.actions.choosing import choose_piece, take_plan
 from plimb.actions.fitting import fit_piece, turn_by_hand
@@ -28,7 +29,7 @@ from plimb.actions.rounds import next_round
 from plimb.actions.shims import write_down_shim
 from plimb.actions.signing import read_sheet, sign_card
 from plimb.actions.transfer import export_card, import_card
-from plimb.actions.views import CardView, read_card
+from plimb.actions.views import read_card
 from plimb.core.errors import PlimbError
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit

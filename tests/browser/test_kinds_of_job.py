@@ -1,94 +1,17 @@
 """Whole jobs of each kind on engines that nobody knows, by hand, from an empty record."""
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import expect
 
 from plimb.web.application import create_app
+
+from .hand import Hand
 
 
 @pytest.fixture
 def application(database):
     """Serve an empty record."""
     return create_app(database)
-
-
-class Hand:
-    """Somebody at the bench: taps and typed figures, counted."""
-
-    def __init__(self, open_page, name: str) -> None:
-        self.page: Page = open_page("/engines/new")
-        self.page.get_by_role("heading", name="A new engine").wait_for()
-        self.name, self.taps, self.keys = name, 0, 0
-
-    def tap(self, what) -> None:
-        what.click()
-        self.taps += 1
-
-    def button(self, name: str, **more) -> None:
-        self.tap(self.page.get_by_role("button", name=name, exact=True, **more))
-
-    def pick(self, label: str, item: str) -> None:
-        self.tap(self.page.get_by_label(f"{label}:"))
-        self.tap(self.page.get_by_role("option", name=item).first)
-
-    def type(self, label: str, text: str, *, within=None) -> None:
-        (within or self.page).get_by_label(label, exact=True).fill(text)
-        self.keys += len(text)
-
-    def sizes(self, low: str, high: str, step: str) -> None:
-        self.button("Shim sizes that are made")
-        for end, figure in (("from", low), ("to", high), ("by", step)):
-            self.type(f"Shim sizes {end}", figure)
-
-    def open_card(self, kind: str | None = None, **typed: str) -> None:
-        """Save the engine and open a card of that kind."""
-        self.type("What the shop calls it", self.name)
-        self.button("Save the engine")
-        self.button("Open a card")
-        if kind:
-            self.pick("Kind of job", kind)
-        self.type("Who does the work", "Nessa")
-        for label, text in typed.items():
-            self.type(label.replace("_", " "), text)
-        self.button("Open the card")
-        expect(self.page.locator("header")).to_contain_text(self.name)
-
-    def go(self, stage: str) -> None:
-        self.tap(self.page.get_by_role("navigation", name="Stages").get_by_text(stage, exact=True))
-
-    def enter(self, valve: str, text: str) -> None:
-        """Type something for a valve; that it is written is seen on the record."""
-        entry = self.page.locator("#entry")
-        self.page.locator(f"[data-valve='{valve}']").click()
-        expect(entry).to_have_attribute("aria-label", f"{self.what} of {valve}")
-        entry.fill(text)
-        entry.press("Enter")
-        self.keys += len(text) + 1
-        expect(entry).to_have_value("")
-
-    what = "Gap"
-
-    @property
-    def card(self):
-        return self.page.request.get("/api/cards/1").json()
-
-    def valve(self, name: str):
-        return next(one for one in self.card["valves"] if one["valve"] == name)
-
-    def sheet(self) -> str:
-        """Go to the sheet and return what it says."""
-        self.go("Sign")
-        article = self.page.locator("article.sheet")
-        expect(article).to_contain_text("Signed")
-        return article.inner_text()
-
-    def sign(self, remarks: str = "") -> None:
-        self.type("Name", "Nessa")
-        if remarks:
-            self.type("Remarks", remarks)
-        self.button("Sign")
-        expect(self.page.get_by_text("signed this card")).to_be_visible()
-        print(f"{self.name}: {self.taps} taps, {self.keys} keys")
 
 
 def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page, no_barriers):
@@ -346,65 +269,3 @@ def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open
     assert "EX L found 8, corrected to 9: Read the wrong scale" in said
     expect(page.get_by_text("Every valve is in spec as left.")).to_be_visible()
     hand.sign()
-
-
-def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
-    open_page, no_barriers
-):
-    hand = Hand(open_page, "Guest to correct")
-    page = hand.page
-    hand.pick("Layout", "single")
-    hand.type("What the shop calls it", hand.name)
-    hand.button("Save the engine")
-    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
-    page.goto("/shop")
-    hand.tap(page.get_by_role("button", name="mm, 0.05 to 1.00"))
-    hand.button("Save the set")
-    expect(page.get_by_text("Saved.")).to_be_visible()
-    hand.type("One more", "Old calliper")
-    hand.button("Add it")
-    expect(page.get_by_text("Old calliper")).to_be_visible()
-    page.goto("/")
-    hand.button("Open a card")
-    hand.type("Who does the work", "Nessa")
-    hand.button("Open the card")
-    hand.button("Correct")
-    hand.pick("Kind of job", "check only")
-    hand.button("Put it right")
-    expect(page.get_by_text("Check only.")).to_be_visible()
-    hand.pick("Shims measured with", "none said")
-    hand.pick("Feeler set", "none said")
-    expect(page.get_by_label("Feeler set: none said")).to_be_visible()
-    assert (hand.card["blade_set"], hand.card["instrument_id"]) == (None, None)
-    hand.pick("Feeler set", "mm, 0.05")
-    hand.tap(page.get_by_text("The machine", exact=True))
-    hand.type("Whose machine it is", "Ilse Varn")
-    hand.button("Keep with the engine", disabled=False)
-    expect(page.get_by_text("Ilse Varn", exact=True)).to_be_visible()
-    hand.type("One of its own, kept with the engine", "Long 8 mm socket")
-    page.keyboard.press("Enter")
-    hand.button("Cover gasket")
-    hand.type("The shop’s number", "G-7")
-    page.keyboard.press("Enter")
-    expect(page.get_by_text("price not known")).to_be_visible()
-    hand.tap(page.get_by_text("Symptoms and side checks"))
-    hand.type("dry", "11.5")
-    hand.button("Write them down")
-    expect(page.get_by_label("Compression of each cylinder", exact=False)).to_be_visible()
-    no_barriers(page, "ready with tools and parts")
-    hand.go("Feel")
-    hand.tap(page.get_by_text("Notes here"))
-    page.get_by_label("On this card").fill("Blade 0.15 is worn")
-    page.reload()
-    hand.tap(page.get_by_text("Notes here"))
-    expect(page.get_by_label("On this card")).to_have_value("Blade 0.15 is worn")
-    hand.button("Write the note")
-    fan = page.get_by_role("group", name="Feeler blades")
-    fan.get_by_role("button", name="Blade 0.15", exact=True).click()
-    hand.tap(page.get_by_text("has snapped: out of the set"))
-    expect(fan.get_by_role("button", name="Blade 0.15", exact=True)).to_have_count(0)
-    said = hand.sheet()
-    for one in ("Ilse Varn", "Blade 0.15 is worn", "cylinder 1: dry 11.5 bar"):
-        assert one in said
-    empty = page.request.get("/api/cards/1/blank.pdf")
-    assert empty.body().startswith(b"%PDF")

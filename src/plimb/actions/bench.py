@@ -4,8 +4,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
 
+from plimb.actions.card_view import NumberedSet
 from plimb.actions.cards import keep_summary
-from plimb.actions.views import NumberedSet, drawn
+from plimb.actions.views import drawn
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.engine.machine import Measure

@@ -5,10 +5,11 @@ from datetime import date, datetime
 from sqlalchemy.orm import Session
 
 from plimb.actions.billing import bill_for
+from plimb.actions.card_view import CardView
 from plimb.actions.cards import OnCard, Written, act, distance_in, hours_in, required
 from plimb.actions.custody import settle_pieces
 from plimb.actions.transfer import fingerprint_of
-from plimb.actions.views import CardView, card_view, engine_of, status_of
+from plimb.actions.views import card_view, engine_of, status_of
 from plimb.core.engine.cycle import CycleStop
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady

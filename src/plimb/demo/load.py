@@ -13,6 +13,7 @@ from itertools import count
 from pathlib import Path
 from typing import Any
 
+from plimb.actions.card_view import CardView
 from plimb.actions.cards import Change, Written, lay_out_tray, note_conditions, see_to
 from plimb.actions.choosing import choose_piece, set_variant, take_plan
 from plimb.actions.drawer import add_pieces, read_drawer
@@ -24,7 +25,7 @@ from plimb.actions.readings import Purpose, write_down_gap
 from plimb.actions.shims import write_down_shim
 from plimb.actions.shop import add_instrument, rename_shop, save_blade_set, shop_is_empty
 from plimb.actions.signing import sign_card
-from plimb.actions.views import CardView, read_card
+from plimb.actions.views import read_card
 from plimb.core.job.bolts import BoltGroup
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.tray import Part, Pocket

@@ -19,13 +19,8 @@ from plimb.core.plan.rows import plan_row
 from plimb.core.shim.family import check_shim
 from plimb.core.shim.shim import Condition, ShimReading, Trust, parse_shim
 from plimb.core.shim.sum import Aim, Rounding, School
-from plimb.files.engine_file import (
-    EngineFile,
-    FilePart,
-    Length,
-    Name,
-    length_nm,
-)
+from plimb.files.engine_file import EngineFile
+from plimb.files.engine_parts import FilePart, Length, Name, length_nm
 from plimb.files.open_json import at_path, validated
 from plimb.files.readings import GapPart, number_in
 

@@ -14,7 +14,7 @@ from plimb.core.lengths import Unit, show_mm
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
 from plimb.core.measure.shorthand import Reading, joints_of
-from plimb.files.engine_file import FilePart, Length, Name, length_nm
+from plimb.files.engine_parts import FilePart, Length, Name, length_nm
 
 Nm = Annotated[int, Field(ge=-50_000_000, le=50_000_000)]
 Guess = Annotated[bool, Field(exclude_if=lambda guess: not guess)]

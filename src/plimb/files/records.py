@@ -27,7 +27,7 @@ from plimb.core.job.tray import Part, check_tray
 from plimb.core.measure.blades import BladeSet
 from plimb.core.shim.shim import Condition, Instrument, Source, Trust
 from plimb.files.card_file import CardFile, RoundPart
-from plimb.files.engine_file import FilePart, Name, readable_bolts
+from plimb.files.engine_parts import FilePart, Name, readable_bolts
 from plimb.files.open_json import validated
 from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
 

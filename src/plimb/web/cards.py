@@ -8,9 +8,10 @@ from apiflask import APIBlueprint
 from pydantic import Field
 
 from plimb.actions import cards, correcting, noting, opening, remembering
+from plimb.actions.card_view import CardView, Line, NumberedSet
 from plimb.actions.cards import Change, Written
 from plimb.actions.opening import Amount
-from plimb.actions.views import CardView, Line, NumberedSet, read_card
+from plimb.actions.views import read_card
 from plimb.core.engine.conditions import Conditions
 from plimb.core.engine.machine import Machine, Measure, RenewedPart
 from plimb.core.job.bolts import Tightening, TighteningStage

@@ -8,7 +8,7 @@ from flask import Response, request
 from pydantic import Field
 
 from plimb.actions import billing, signing, transfer
-from plimb.actions.views import CardView
+from plimb.actions.card_view import CardView
 from plimb.core.errors import BadValue
 from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
 from plimb.files.sheet_pdf import fingerprint_in, sheet_pdf

@@ -1,6 +1,6 @@
 """One valve as it goes over the wire: each line that its plate carries, and what is asked."""
 
-from plimb.actions.views import ValveView
+from plimb.actions.card_view import ValveView
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Role
 from plimb.core.job.slips import Question

@@ -74,19 +74,7 @@ def job_status(
     kind = around.kind
     which = kind.sets or which
     written = {valve: records.get(valve, ValveRecord()) for valve in order}
-    shafts_out = frozenset(
-        engine.shafts_over(
-            valve
-            for valve, record in written.items()
-            if around.only in (None, valve)
-            and needs_setting(
-                engine.clearance(valve),
-                record.found.gap if record.found else None,
-                record.piece.condition if record.piece else Condition.SOUND,
-                which,
-            )
-        )
-    )
+    shafts_out = _shafts_out(engine, written, which, around)
     given = {
         record.choice.from_valve
         for record in written.values()
@@ -135,6 +123,25 @@ def by_amount(clearance: Clearance, record: ValveRecord, change_nm: int, school:
     wanted = record.found.gap.best_nm + change_nm
     check = clearance.check
     return replace(school, aim=min(max(wanted, check.low_nm), check.high_nm))
+
+
+def _shafts_out(
+    engine: Engine, written: Mapping[str, ValveRecord], which: WhichToSet, around: Around
+) -> frozenset[str]:
+    """Return the camshafts that come out for the sake of valves that ask for it themselves."""
+
+    def asks(valve: str, record: ValveRecord) -> bool:
+        gap = record.found.gap if record.found else None
+        condition = record.piece.condition if record.piece else Condition.SOUND
+        return needs_setting(engine.clearance(valve), gap, condition, which)
+
+    return frozenset(
+        engine.shafts_over(
+            valve
+            for valve, record in written.items()
+            if around.only in (None, valve) and asks(valve, record)
+        )
+    )
 
 
 LEFT_ALONE = ValveNeed(need=Need.LEAVE, reason="left alone by this job", opens=False)

@@ -194,13 +194,7 @@ def parse_shim(
                 "thickness (2.897), or both (290 2.897).",
                 field="shim",
             )
-    if readings and max(readings) - min(readings) > ONE_PIECE_NM:
-        raise BadValue(
-            f"shim readings {show_mm(min(readings))} and {show_mm(max(readings))} are too far "
-            "apart to be one piece; zero the instrument and measure again.",
-            field="shim",
-        )
-    measured_nm = round(sum(readings) / len(readings)) if readings else None
+    measured_nm = _mean(readings)
     return ShimReading(
         marked=marked,
         marked_nm=means_nm or (_read_marking(marked, family, measured_nm) if marked else None),
@@ -211,6 +205,17 @@ def parse_shim(
         typed=text.strip(),
         unit=family.unit,
     )
+
+
+def _mean(readings: list[int]) -> int | None:
+    """Return what repeated readings of one piece come to, None for no reading."""
+    if readings and max(readings) - min(readings) > ONE_PIECE_NM:
+        raise BadValue(
+            f"shim readings {show_mm(min(readings))} and {show_mm(max(readings))} are too far "
+            "apart to be one piece; zero the instrument and measure again.",
+            field="shim",
+        )
+    return round(sum(readings) / len(readings)) if readings else None
 
 
 def _read_marking(marked: str, family: Family, measured_nm: int | None) -> int | None:

@@ -1,0 +1,82 @@
+"""Somebody at the bench, from a new engine on: taps and typed figures, counted."""
+
+from playwright.sync_api import Page, expect
+
+
+class Hand:
+    """Somebody at the bench: taps and typed figures, counted."""
+
+    def __init__(self, open_page, name: str) -> None:
+        self.page: Page = open_page("/engines/new")
+        self.page.get_by_role("heading", name="A new engine").wait_for()
+        self.name, self.taps, self.keys = name, 0, 0
+
+    def tap(self, what) -> None:
+        what.click()
+        self.taps += 1
+
+    def button(self, name: str, **more) -> None:
+        self.tap(self.page.get_by_role("button", name=name, exact=True, **more))
+
+    def pick(self, label: str, item: str) -> None:
+        self.tap(self.page.get_by_label(f"{label}:"))
+        self.tap(self.page.get_by_role("option", name=item).first)
+
+    def type(self, label: str, text: str, *, within=None) -> None:
+        (within or self.page).get_by_label(label, exact=True).fill(text)
+        self.keys += len(text)
+
+    def sizes(self, low: str, high: str, step: str) -> None:
+        self.button("Shim sizes that are made")
+        for end, figure in (("from", low), ("to", high), ("by", step)):
+            self.type(f"Shim sizes {end}", figure)
+
+    def open_card(self, kind: str | None = None, **typed: str) -> None:
+        """Save the engine and open a card of that kind."""
+        self.type("What the shop calls it", self.name)
+        self.button("Save the engine")
+        self.button("Open a card")
+        if kind:
+            self.pick("Kind of job", kind)
+        self.type("Who does the work", "Nessa")
+        for label, text in typed.items():
+            self.type(label.replace("_", " "), text)
+        self.button("Open the card")
+        expect(self.page.locator("header")).to_contain_text(self.name)
+
+    def go(self, stage: str) -> None:
+        self.tap(self.page.get_by_role("navigation", name="Stages").get_by_text(stage, exact=True))
+
+    def enter(self, valve: str, text: str) -> None:
+        """Type something for a valve; that it is written is seen on the record."""
+        entry = self.page.locator("#entry")
+        self.page.locator(f"[data-valve='{valve}']").click()
+        expect(entry).to_have_attribute("aria-label", f"{self.what} of {valve}")
+        entry.fill(text)
+        entry.press("Enter")
+        self.keys += len(text) + 1
+        expect(entry).to_have_value("")
+
+    what = "Gap"
+
+    @property
+    def card(self):
+        return self.page.request.get("/api/cards/1").json()
+
+    def valve(self, name: str):
+        return next(one for one in self.card["valves"] if one["valve"] == name)
+
+    def sheet(self) -> str:
+        """Go to the sheet and return what it says."""
+        self.go("Sign")
+        article = self.page.locator("article.sheet")
+        expect(article).to_contain_text("Signed")
+        return article.inner_text()
+
+    def sign(self, remarks: str = "") -> None:
+        self.type("Name", "Nessa")
+        if remarks:
+            self.type("Remarks", remarks)
+        self.button("Sign")
+        expect(self.page.get_by_text("signed this card")).to_be_visible()
+        print(f"{self.name}: {self.taps} taps, {self.keys} keys")

@@ -1,0 +1,76 @@
+"""What is put right on an open card, and what an engine then remembers, by hand."""
+
+import pytest
+from playwright.sync_api import expect
+
+from plimb.web.application import create_app
+
+from .hand import Hand
+
+
+@pytest.fixture
+def application(database):
+    """Serve an empty record."""
+    return create_app(database)
+
+
+def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
+    open_page, no_barriers
+):
+    hand = Hand(open_page, "Guest to correct")
+    page = hand.page
+    hand.pick("Layout", "single")
+    hand.type("What the shop calls it", hand.name)
+    hand.button("Save the engine")
+    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
+    page.goto("/shop")
+    hand.tap(page.get_by_role("button", name="mm, 0.05 to 1.00"))
+    hand.button("Save the set")
+    expect(page.get_by_text("Saved.")).to_be_visible()
+    hand.type("One more", "Old calliper")
+    hand.button("Add it")
+    expect(page.get_by_text("Old calliper")).to_be_visible()
+    page.goto("/")
+    hand.button("Open a card")
+    hand.type("Who does the work", "Nessa")
+    hand.button("Open the card")
+    hand.button("Correct")
+    hand.pick("Kind of job", "check only")
+    hand.button("Put it right")
+    expect(page.get_by_text("Check only.")).to_be_visible()
+    hand.pick("Shims measured with", "none said")
+    hand.pick("Feeler set", "none said")
+    expect(page.get_by_label("Feeler set: none said")).to_be_visible()
+    assert (hand.card["blade_set"], hand.card["instrument_id"]) == (None, None)
+    hand.pick("Feeler set", "mm, 0.05")
+    hand.tap(page.get_by_text("The machine", exact=True))
+    hand.type("Whose machine it is", "Ilse Varn")
+    hand.button("Keep with the engine", disabled=False)
+    expect(page.get_by_text("Ilse Varn", exact=True)).to_be_visible()
+    hand.type("One of its own, kept with the engine", "Long 8 mm socket")
+    page.keyboard.press("Enter")
+    hand.button("Cover gasket")
+    hand.type("The shop’s number", "G-7")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("price not known")).to_be_visible()
+    hand.tap(page.get_by_text("Symptoms and side checks"))
+    hand.type("dry", "11.5")
+    hand.button("Write them down")
+    expect(page.get_by_label("Compression of each cylinder", exact=False)).to_be_visible()
+    no_barriers(page, "ready with tools and parts")
+    hand.go("Feel")
+    hand.tap(page.get_by_text("Notes here"))
+    page.get_by_label("On this card").fill("Blade 0.15 is worn")
+    page.reload()
+    hand.tap(page.get_by_text("Notes here"))
+    expect(page.get_by_label("On this card")).to_have_value("Blade 0.15 is worn")
+    hand.button("Write the note")
+    fan = page.get_by_role("group", name="Feeler blades")
+    fan.get_by_role("button", name="Blade 0.15", exact=True).click()
+    hand.tap(page.get_by_text("has snapped: out of the set"))
+    expect(fan.get_by_role("button", name="Blade 0.15", exact=True)).to_have_count(0)
+    said = hand.sheet()
+    for one in ("Ilse Varn", "Blade 0.15 is worn", "cylinder 1: dry 11.5 bar"):
+        assert one in said
+    empty = page.request.get("/api/cards/1/blank.pdf")
+    assert empty.body().startswith(b"%PDF")
