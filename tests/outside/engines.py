@@ -115,17 +115,21 @@ def options(request: PlanRequest) -> list[list[tuple[object, tuple[int, ...], bo
 def _candidates(request, at):
     kind = request.rows[at].clearance.family.kind
     lost = request.rows[at].gap.none_found
+    act = request.policy.act
+    shafts = {r.clearance.camshaft for r in request.rows if any(_needs(r, act))}
     if request.policy.reuse:
         for other, giver in enumerate(request.rows):
             whole = giver.gap is not None and giver.piece_nm is not None
             fits = giver.clearance.family.kind == kind and giver.condition is Condition.SOUND
-            if other != at and whole and fits:
+            under = giver.clearance.camshaft_out and giver.clearance.camshaft in shafts
+            robbed = lost and not under and not any(_needs(giver, act))
+            if other != at and whole and fits and not robbed:
                 yield giver.piece_nm, ("own", other), False
         for place, stock in enumerate(request.drawer):
             if stock.kind == kind:
                 for copy in range(stock.count):
                     yield stock.thickness_nm, ("drawer", place, copy), False
-    if request.policy.buy and not lost:
+    if request.policy.buy:
         for size in request.rows[at].clearance.family.sizes():
             yield size, None, True
 
@@ -198,7 +202,7 @@ def _changed(
         if thickness >= row.piece_nm:
             return None
         thick = int(thickness > enough)
-        return (0, 0, 0, touched, 0, 0, thick, abs(thickness - enough), 0, 1)
+        return (0, 0, 0, touched, money, 0, thick, abs(thickness - enough), 0, 1)
     by = row.piece_nm - thickness
     check, target = row.clearance.spec.check, row.clearance.spec.target
     over = _in(gap, by, check)

@@ -1,9 +1,17 @@
 /** One open card on the screen: what it says, which valve is in hand, and the way through it. */
 import { type Send, actsOn } from "../api/acts";
-import { type Card, type Drawing, type Refusal, type Stage, type Valve } from "../api/client";
+import {
+  type Card,
+  type Drawing,
+  type Length,
+  type Refusal,
+  type Stage,
+  type Valve,
+} from "../api/client";
 import type { Arranged, Heading } from "../head/arrange";
 import { neighbour } from "../head/arrange";
 import { atRest } from "../head/crank";
+import { preferences } from "../state/preferences.svelte";
 import { Entry } from "./entry.svelte";
 import { Outbox } from "./outbox.svelte";
 import { PlanState } from "./plan.svelte";
@@ -69,6 +77,12 @@ export class CardState {
         new Set(this.stopHere.valves)
       : atRest(this.card?.turning.lanes ?? [], this.crank),
   );
+
+  /** A blade of the card's set as it is marked, in the unit that gaps are read in. */
+  marked(nominal: Length): string {
+    const blade = this.card?.blade_set?.blades.find((one) => one.nominal.nm === nominal.nm);
+    return preferences.read(blade ? { mm: blade.marked.mm, thou: blade.nominal.thou } : nominal);
+  }
 
   async load(): Promise<void> {
     try {

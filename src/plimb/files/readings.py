@@ -10,7 +10,7 @@ from typing import Annotated, Any, Literal
 from pydantic import AfterValidator, Field, model_validator
 
 from plimb.core.errors import BadValue
-from plimb.core.lengths import Unit, show_mm
+from plimb.core.lengths import Unit, show_mm, show_thou
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
 from plimb.core.measure.shorthand import Reading, joints_of
@@ -181,22 +181,24 @@ def gap_line(part: GapPart, unit: Unit, now: datetime) -> GapLine:
 
 
 COLUMNS = ("round", "valve", "kind", "typed", "low_mm", "high_mm", "thickness_mm", "stands",
-           "written_at", "guess")  # fmt: skip
+           "written_at", "guess", "unit", "low_thou", "high_thou", "reason")  # fmt: skip
 """The columns of the readings as CSV."""
 
 
 def gap_cells(number: int, valve: str, row: Any) -> tuple[object, ...]:
     """Return a gap line's cells."""
-    ends = ("" if nm is None else show_mm(nm) for nm in (row.low_nm, row.high_nm))
+    both = (row.low_nm, row.high_nm)
+    ends = ("" if nm is None else show_mm(nm) for nm in both)
+    thou = ("" if nm is None else show_thou(nm) for nm in both)
     return (number, valve, row.purpose, row.typed, *ends, "", *_written(row),
-            "yes" if row.guess else "no")  # fmt: skip
+            "yes" if row.guess else "no", row.unit.of_gaps, *thou, row.reason)  # fmt: skip
 
 
 def shim_cells(number: int, valve: str, row: Any) -> tuple[object, ...]:
     """Return a shim line's cells."""
     nm = row.marked_nm if row.measured_nm is None else row.measured_nm
     thick = "" if nm is None else show_mm(nm)
-    return (number, valve, "piece", row.typed, "", "", thick, *_written(row), "")
+    return (number, valve, "piece", row.typed, "", "", thick, *_written(row), "", "", "", "", "")
 
 
 def _written(row: Any) -> tuple[str, str]:

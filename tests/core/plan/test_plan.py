@@ -24,6 +24,7 @@ from plimb.core.plan.rows import PlanRow
 from plimb.core.plan.search import alternatives, plan_engine
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.shim import Condition, Source
+from plimb.core.shim.sum import Aim, School
 from plimb.core.words import percent
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
@@ -99,15 +100,30 @@ def test_a_nearer_size_from_the_counter_is_named():
     assert words["A"].endswith("A bought 2.70 would give 0.20, nearer to the aim.")
 
 
-def test_no_gap_is_provisional_and_nothing_is_bought_for_it():
+def test_no_gap_is_provisional_and_is_bought_only_where_nothing_at_hand_is_thin_enough():
     request, plan = planned(row("A", none_below(mm("0.03")), "2.80"), drawer=(stock("2.50"),))
     move = plan.move("A")
     assert (move.provisional, move.source, plan.order) == (True, Source.DRAWER, ())
     assert "for now" in reasons(request, plan)["A"]
     request, plan = planned(row("A", none_below(mm("0.03")), "2.80"))
+    move = plan.move("A")
+    assert (move.provisional, move.source, plan.cannot) == (True, Source.COUNTER, ())
+    assert "Nothing thinner is at hand: buy" in reasons(request, plan)["A"]
+    policy = replace(request.policy, buy=False)
+    request = replace(request, policy=policy)
+    plan = plan_engine(request)
     assert plan.move("A").source is Source.SAME
     assert "nothing thinner is at hand" in reasons(request, plan)["A"]
     assert (plan.cannot[0].thin_nm, plan.cannot[0].thick_nm) == (None, mm("2.68"))
+
+
+def test_a_piece_for_now_robs_no_valve_that_is_in_spec_under_a_shaft_that_stays():
+    lost = row("A", none_below(mm("0.03")), "2.80")
+    other = row("B", gap(18), "2.60", camshaft="EX")
+    for buy, source in ((True, Source.COUNTER), (False, Source.SAME)):
+        _request, plan = planned(lost, other, buy=buy)
+        assert plan.move("A").source is source
+        assert "EX" not in plan.camshafts_out
 
 
 @pytest.mark.parametrize(
@@ -318,3 +334,18 @@ def test_only_camshafts_of_valves_that_are_opened_come_out():
     caps = next(step for step in reach_list(engine, intake) if step.id == "pull-caps")
     assert "IN" in caps.does
     assert "EX" not in caps.does
+
+
+def test_where_every_valve_is_set_each_goes_to_its_aim_whatever_it_costs():
+    rows = (row("A", gap(16), "2.80"), row("B", gap(21), "2.50", camshaft="EX"))
+    _request, plan = planned(*rows, act=WhichToSet.OUT)
+    assert plan.changed == 0
+    aim = School(aim=Aim.MIDDLE)
+    _request, plan = planned(*rows, drawer=(stock("2.78"),), act=WhichToSet.EVERY, school=aim)
+    # 2.80 + 0.16 − 0.185 = 2.775, 2.50 + 0.21 − 0.185 = 2.525
+    assert (plan.move("A").thickness_nm, plan.move("A").source) == (mm("2.78"), Source.DRAWER)
+    assert plan.move("B").thickness_nm in (mm("2.50"), mm("2.55"))
+    _request, plan = planned(
+        row("A", gap(21), "2.50"), drawer=(stock("2.60"),), act=WhichToSet.EVERY, school=aim
+    )
+    assert abs(plan.move("A").thickness_nm - mm("2.525")) <= mm("0.025")

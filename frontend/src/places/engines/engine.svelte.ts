@@ -49,13 +49,17 @@ export function number(text: string): number | undefined {
 }
 
 /** What was typed stays when the layout, the followers or the camshafts are changed. */
-function keepTyped(before: EngineDocument, after: EngineDocument): void {
+function keepTyped(before: EngineDocument, after: EngineDocument, firing: boolean): void {
   const { unit, shim_unit, engine } = before;
   Object.assign(after, { unit, shim_unit });
   const { name, source, page, spec, family, closer_family, events } = engine;
   Object.assign(after.engine, { source, page, spec, family, closer_family, events });
   if (!name.startsWith("New ")) after.engine.name = name;
   after.engine.crank.rotation = engine.crank.rotation;
+  if (firing) {
+    const fires = new Map(engine.crank.cylinders.map((one) => [one.number, one.fires_at]));
+    for (const one of after.engine.crank.cylinders) one.fires_at = fires.get(one.number) ?? null;
+  }
   const there = new Set(after.engine.valves.map((valve) => valve.id));
   after.engine.crank.marks = engine.crank.marks?.map((mark) => ({
     ...mark,
@@ -102,7 +106,8 @@ export class EngineState extends Attempt {
     await this.at(async () => {
       const before = this.file;
       this.take(await answer(api.POST("/api/engines/start", { body })));
-      if (before && this.file) keepTyped(before, this.file);
+      const asItFires = change.layout === undefined && change.firing === undefined;
+      if (before && this.file) keepTyped(before, this.file, asItFires);
       this.redraw();
     });
   }

@@ -76,7 +76,7 @@
   {:else if blade}
     <p class="text-soft">{fine ? "Finely now. Try" : "Try"}</p>
     <p class="figures text-figure leading-none">
-      {blade.blades.map((one) => preferences.read(one)).join(" + ")}
+      {blade.blades.map((one) => job.marked(one)).join(" + ")}
     </p>
     <div class="grid grid-cols-2 gap-2">
       <Button kind="now" class="min-h-14 text-lg" onclick={() => void tell(true)}>Goes</Button>

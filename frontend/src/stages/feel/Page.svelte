@@ -1,6 +1,5 @@
 <script lang="ts">
   /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
-  import type { Length } from "../../api/client";
   import { Button, Field, Pair } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
@@ -28,15 +27,10 @@
   const next = $derived(
     (job.entry.understood ? job.entry.understood.next_blade : valve?.next_blade)?.blades ?? [],
   );
-  /** A blade as it is marked, in the unit that gaps are read in. */
-  const marked = (one: Length): string => {
-    const blade = blades?.blades.find((each) => each.nominal.nm === one.nm);
-    return preferences.read(blade ? { mm: blade.marked.mm, thou: blade.nominal.thou } : one);
-  };
 
   const hint = $derived.by(() => {
     if (next.length)
-      return `Try ${next.map(marked).join(" + ")} next: it settles the verdict soonest.`;
+      return `Try ${next.map((one) => job.marked(one)).join(" + ")} next: it settles the verdict soonest.`;
     return preferences.unit === "mm"
       ? "15 is 0.15 with light drag. 13-15: goes, refuses. x: nothing goes."
       : "6 is 6 thou with light drag. 6-7: goes, refuses. x: nothing goes.";

@@ -86,12 +86,29 @@ class Candidates:
         known = np.array([row.known for row in self.rows], dtype=bool)[:, None]
         allowed: Mask = (of_row[:, None] == of_column) & there & known & useful
         allowed &= self.policy.reuse
+        allowed[:, :n] &= ~self.levels.lost | self._apart_anyway()[None, :]
         for at, row in enumerate(self.rows):
             barred = [nm for valve, nm in self.request.forbidden if valve == row.clearance.id]
             if barred:
                 allowed[at] &= ~np.isin(thick, barred)
         assert allowed.shape[0] == n
         return allowed
+
+    def _apart_anyway(self) -> Mask:
+        """Return whose pieces are at hand whatever is done for valves without a gap.
+
+        A piece that goes in for now robs no valve that is in spec under a shaft that stays.
+        """
+        act = self.policy.act
+        asking = {row.clearance.camshaft for row in self.rows if row.needs_setting(act)}
+        return np.array(
+            [
+                row.needs_setting(act)
+                or (row.clearance.camshaft_out and row.clearance.camshaft in asking)
+                for row in self.rows
+            ],
+            dtype=bool,
+        )
 
     def _with_sizes(self) -> list[int]:
         """Return the known valves of which somebody has said what is made."""
@@ -109,7 +126,7 @@ class Candidates:
         for family, among in by_family.items():
             sizes = np.array(family.sizes(), dtype=np.int64)
             of = self.levels.of(np.broadcast_to(sizes, (len(among), len(sizes))), among)
-            useful = (of["bad"] == 0) & ~self.levels.lost[among]
+            useful = of["bad"] == 0
             for place, at in enumerate(among):
                 valve = self.rows[at].clearance.id
                 barred = [nm for name, nm in self.request.forbidden if name == valve]

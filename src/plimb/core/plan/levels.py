@@ -95,7 +95,9 @@ class Levels:
             "bad": (~ok).astype(np.int64),
             "near": (ok & ~lost & near).astype(np.int64) * (policy.act is WhichToSet.NEAR),
             "set": (ok & ~lost & ~into_set).astype(np.int64),
-            "touched": self._before_money(ones, away, (ok & wrong_way).astype(np.int64)),
+            "touched": self._before_money(
+                ones, np.where(lost, 0, away), (ok & wrong_way & ~lost).astype(np.int64)
+            ),
             "money": 0 * ones,
             "needless": self.steady_needless[among] * ones,
             "round": (ok & wrong_way).astype(np.int64),

@@ -47,9 +47,12 @@ class _Said:
         if move.source is Source.SAME:
             return self._stays(row, cannot)
         if move.provisional:
+            bought = move.source is Source.COUNTER
+            fit = "Nothing thinner is at hand: buy" if bought else "Fit"
             return (
-                f"No gap was felt, so no sum can be trusted yet. Fit {self._mm(move.thickness_nm)} "
-                f"{_place(move)} for now, measure, and work back; buy nothing for it before that."
+                f"No gap was felt, so no sum can be trusted yet. {fit} "
+                f"{self._mm(move.thickness_nm)} {'to fit' if bought else _place(move)} for now, "
+                "measure, and work back; the piece that stays is bought after that."
             )
         if cannot is not None:
             return f"{self._gives(row, move)}: closer, but not in spec. {self._needs(cannot)}"
