@@ -2695,6 +2695,8 @@ export interface components {
             orders: components["schemas"]["OrderOut"][];
             /** Out Of Spec */
             out_of_spec: string[];
+            /** Priced */
+            priced: boolean;
             /** Provisional */
             provisional: string[];
             /** Purchases */
@@ -3518,6 +3520,8 @@ export interface components {
             name: string;
             /** Out Of Spec */
             out_of_spec: string[];
+            /** Priced */
+            priced: boolean;
             /** To Buy */
             to_buy: number;
         };

@@ -46,6 +46,7 @@ class VariantOut(Answer):
     """The plan or what can be had instead, and what that gives up."""
 
     cost: str = off("plan", "cost")
+    priced: bool = off("plan", "priced")
     to_buy: int = off("plan", "to_buy")
     out_of_spec: list[str] = off("plan", "out_of_spec")
 
@@ -88,6 +89,7 @@ class PlanOut(Answer):
     camshafts_out: list[str] = off("plan", "camshafts_out")
     out_of_spec: list[str] = off("plan", "out_of_spec")
     cost: str = off("plan", "cost")
+    priced: bool = off("plan", "priced")
     provisional: list[str] = off("plan", "provisional")
     sure: str
     helps: list[HelpOut]

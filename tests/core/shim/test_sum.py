@@ -200,3 +200,13 @@ def test_the_sizes_around_are_the_nearest_either_side_and_never_the_size_itself(
     assert thinner == (mm("1.65"), mm("1.70"))
     assert thicker == (mm("1.80"), mm("1.85"))
     assert sizes_around(KIT, mm("1.20"), 2)[0] == ()
+
+
+def test_where_no_gap_was_felt_and_none_is_thin_enough_the_thinnest_goes_in_for_now():
+    """The sum says of it what the plan does, which buys it."""
+    worked = work_out(
+        none_below(mm("0.03")), mm("2.70"), Spec(check=parse_limits("0.50-0.60", Unit.MM)),
+        tuple(range(mm("2.50"), mm("3.00"), mm("0.05"))), School(),
+    )  # fmt: skip
+    assert worked.pick.thickness_nm == mm("2.50")
+    assert "Fit 2.50 for now" in conclusion(worked, MILLIMETRES)

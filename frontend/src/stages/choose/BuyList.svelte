@@ -21,7 +21,9 @@
 {#if plan && (plan.buy.length || plan.orders.length)}
   <section class="border-line border-t pt-2" aria-labelledby="buy">
     <h3 id="buy" class="flex items-baseline justify-between text-lg">
-      To buy <span class="figures text-base">{Number(plan.cost).toFixed(2)}</span>
+      To buy <span class="figures text-base"
+        >{plan.priced ? Number(plan.cost).toFixed(2) : "price not known"}</span
+      >
     </h3>
     <ul class="figures">
       {#each plan.buy as line (line.thickness.nm)}

@@ -18,8 +18,10 @@
 
   function brief(one: Variant): string {
     if (one.out_of_spec.length)
-      return `${one.out_of_spec.length} not in spec, ${one.to_buy ? money(one.cost) : "nothing to buy"}`;
-    return one.to_buy ? `${one.to_buy} to buy, ${money(one.cost)}` : "nothing to buy";
+      return `${one.out_of_spec.length} not in spec, ${one.to_buy ? (one.priced ? money(one.cost) : "price not known") : "nothing to buy"}`;
+    return one.to_buy
+      ? `${one.to_buy} to buy, ${one.priced ? money(one.cost) : "price not known"}`
+      : "nothing to buy";
   }
 </script>
 

@@ -78,6 +78,11 @@ class Plan:
         return f"{total:f}"
 
     @property
+    def priced(self) -> bool:
+        """Whether the price of all that is bought is known."""
+        return all(line.price is not None for line in self.order)
+
+    @property
     def chance(self) -> float:
         """The chance that every valve whose piece changes passes the proof, independently.
 

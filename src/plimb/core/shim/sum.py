@@ -210,7 +210,7 @@ def _into(
     thinner, thicker = sizes_around(sizes, ideal_nm)
     likeliest = _likeliest([fitted(size) for size in sizes], aim_nm)
     if gap.none_found:
-        picked_nm = _provisional(sizes, stack_nm - limits.high_nm)
+        picked_nm = _provisional(sizes, stack_nm - limits.high_nm, shim_nm)
     elif school.rounding is Rounding.CHANCE:
         picked_nm = likeliest.thickness_nm if likeliest else None
     else:
@@ -262,6 +262,11 @@ def _likeliest(choices: list[Outcome], aim_nm: int) -> Outcome | None:
     )
 
 
-def _provisional(sizes: Sequence[int], at_most_nm: int) -> int | None:
-    """Return the piece to fit where no gap was found: thin enough that one can be felt."""
-    return max((size for size in sizes if size <= at_most_nm), default=None)
+def _provisional(sizes: Sequence[int], at_most_nm: int, shim_nm: int) -> int | None:
+    """Return the piece to fit where no gap was found: thin enough that one can be felt.
+
+    Where none is made that thin it is the thinnest there is, if that is thinner than the old.
+    """
+    enough = [size for size in sizes if size <= at_most_nm]
+    thinner = [size for size in sizes if size < shim_nm]
+    return max(enough) if enough else min(thinner, default=None)
