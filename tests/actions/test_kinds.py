@@ -350,3 +350,19 @@ def test_a_marking_in_inches_is_read_in_inches(database, marking, nm):
     assert (piece.marked_nm, piece.words) == (nm, f"marked {marking}, that is 0.1100 in")
     with pytest.raises(BadValue, match="fits no size"):
         job.shim("IN R", "111")
+
+
+def test_two_open_cards_of_one_engine_keep_what_the_other_entered(database):
+    first, second = Job(database), None
+    card = first.card
+    first.open()
+    second, first.card = first.card, card
+    first.act(remembering.note_tools, tools=["Long socket"])
+    first.card, card = second, first.card
+    assert first.view.machine.tools == ("Long socket",)
+    assert first.view.engine_changes == ()
+    first.act(remembering.note_for_next_time, stage=Stage.FIT, text="Left cap binds")
+    assert first.view.machine.tools == ("Long socket",)
+    first.card = card
+    first.act(sign_card, signed_by="Oda", remarks="as found")
+    assert first.view.machine.notes == {"fit": "Left cap binds"}

@@ -7,8 +7,9 @@ from decimal import Decimal
 from typing import Any
 
 from plimb.actions.cards import OnCard, act
+from plimb.actions.views import machine_now
 from plimb.core.engine.changes import changes
-from plimb.core.engine.machine import Machine, Measure, RenewedPart
+from plimb.core.engine.machine import Measure, RenewedPart
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import BoltGroup
@@ -17,15 +18,19 @@ from plimb.core.lengths import decimal_in
 from plimb.files.engine_file import machine_as_json, parsed_engine
 from plimb.store.engines import newest_revision, revise_engine
 from plimb.store.rows import numbered
-from plimb.store.tables.card import CardRow
 from plimb.store.tables.shop import BladeSetRow
 
 MOST_TOOLS, MOST_PARTS = 40, 40
 
 
-def machine_of(card: CardRow) -> Machine:
-    """Return what is remembered of a card's machine."""
-    return parsed_engine(card.revision.document)[0].machine
+def keep_up(on: OnCard) -> bool:
+    """Go on with the engine as it is now, where nothing that is judged by was corrected."""
+    newest = newest_revision(on.session, on.card.revision.engine_id)
+    if newest.id != on.card.revision.id:
+        if changes(on.engine, parsed_engine(newest.document)[1]):
+            return False
+        on.card.revision = newest
+    return True
 
 
 def on_engine(on: OnCard, change: Callable[[dict[str, Any]], None]) -> None:
@@ -35,7 +40,7 @@ def on_engine(on: OnCard, change: Callable[[dict[str, Any]], None]) -> None:
         NotReady: The engine was corrected since the card was opened; that comes first.
     """
     newest = newest_revision(on.session, on.card.revision.engine_id)
-    if newest.id != on.card.revision.id and changes(on.engine, parsed_engine(newest.document)[1]):
+    if not keep_up(on):
         raise NotReady(
             "The engine was corrected since this card was opened. Take that over first.",
             field="engine",
@@ -53,14 +58,15 @@ def on_engine(on: OnCard, change: Callable[[dict[str, Any]], None]) -> None:
 
 def remember(on: OnCard, **known: Any) -> None:
     """Write what is known of the machine into its engine's file; what is the same is left."""
-    before = machine_of(on.card)
+    before = machine_now(on.session, on.card)
     if any(getattr(before, name) != value for name, value in known.items()):
         on_engine(on, lambda document: document["engine"].update(machine_as_json(known)))
 
 
 def remember_bolts(on: OnCard, group: BoltGroup) -> None:
     """Keep where a part's bolts lie, their torque and order, for the next card."""
-    kept = parsed_engine(on.card.revision.document)[0].engine.bolts
+    newest = newest_revision(on.session, on.card.revision.engine_id)
+    kept = parsed_engine(newest.document)[0].engine.bolts
     group = group.checked()
     if group not in kept:
         bolts = (*(one for one in kept if one.name != group.name), group)
@@ -128,5 +134,5 @@ def note_parts(on: OnCard, *, parts: Sequence[RenewedPart]) -> None:
 @act("engine's note at {stage}")
 def note_for_next_time(on: OnCard, *, stage: Stage, text: str) -> None:
     """Keep with the engine what is to be known at a stage next time."""
-    notes = {**machine_of(on.card).notes, stage.value: text.strip()}
+    notes = {**machine_now(on.session, on.card).notes, stage.value: text.strip()}
     remember(on, notes={at: text for at, text in notes.items() if text})

@@ -8,6 +8,7 @@ from plimb.actions.billing import bill_for
 from plimb.actions.card_view import CardView
 from plimb.actions.cards import OnCard, Written, act, distance_in, hours_in, required
 from plimb.actions.custody import settle_pieces
+from plimb.actions.remembering import keep_up
 from plimb.actions.transfer import fingerprint_of
 from plimb.actions.views import card_view, engine_of, status_of
 from plimb.core.engine.cycle import CycleStop
@@ -62,6 +63,7 @@ def sign_card(
             field="remarks",
         )
     settle_pieces(on.session, card, on.now)
+    keep_up(on)
     card.signed_by, card.signed_at = name, on.now
     card.as_signed = shop_things(card)
     card.remarks = remarks.strip() or None

@@ -14,6 +14,7 @@ from plimb.core.engine.conditions import Conditions
 from plimb.core.engine.cycle import Cycle, cycle_of
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing, draw_head
+from plimb.core.engine.machine import Machine
 from plimb.core.engine.turning import Method, TurnPlan, order_by_plan
 from plimb.core.job.bolts import tightening_of
 from plimb.core.job.checks import SideChecks
@@ -74,6 +75,12 @@ def _reached(card: CardRow, engine: Engine) -> TurnPlan:
 def method_of(card: CardRow) -> Method:
     """Return how the engine of a card is turned; a head on the bench has no crank."""
     return Method.BENCH if kind_of_job(card.kind).on_bench else card.method
+
+
+def machine_now(session: Session, card: CardRow) -> Machine:
+    """Return what is remembered of a card's machine: by now, or as it was when it was signed."""
+    row = card.revision if card.signed_at else newest_revision(session, card.revision.engine_id)
+    return parsed_engine(row.document)[0].machine
 
 
 def is_apart(card: CardRow) -> bool:
@@ -145,7 +152,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         turning=cycle_of(engine, events, method_of(card), _reached(card, engine)),
         safety=_lines(card, safety_list(engine, method_of(card), kind)),
         only_valve=names.get(card.only_valve or ""),
-        machine=file.machine,
+        machine=machine_now(session, card),
         next_check=value_of(NextCheck, card),
         tools=tool_list(engine, kind, method_of(card)),
         checks=card.checks or SideChecks(),

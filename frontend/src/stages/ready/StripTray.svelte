@@ -5,6 +5,7 @@
    */
   import type { Part } from "../../api/client";
   import { Button, Field, Form, Pair } from "../../kit";
+  import { whole } from "../../kit/numbers";
   import type { CardState } from "../../card/card.svelte";
 
   let { job }: { job: CardState } = $props();
@@ -38,6 +39,7 @@
       name = "";
     }
   }
+  const many = $derived(whole(count) ?? NaN);
   function pocket(event: MouseEvent): void {
     if (!part || job.signed) return;
     const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
@@ -47,7 +49,8 @@
       ? (0.1 + part.pockets.length * 0.08) % 1
       : (event.clientX - box.left) / box.width;
     const y = byKey ? 0.12 : (event.clientY - box.top) / box.height;
-    const many = Math.round(Number(count));
+    // a count that cannot be read is asked again; nothing is put in its place
+    if (!(many >= 1 && many <= 99)) return;
     const pockets = [
       ...part.pockets,
       {
@@ -55,7 +58,7 @@
         y: Math.min(1, Math.max(0, y)),
         length,
         note,
-        count: many >= 1 && many <= 99 ? many : 1,
+        count: many,
       },
     ];
     [note, count] = ["", "1"];
@@ -185,6 +188,7 @@
               look="text-soft text-note"
               kind="whole"
               bind:value={count}
+              invalid={!(many >= 1 && many <= 99)}
               aria-label="How many in the next pocket"
             />
             <Field
@@ -194,7 +198,11 @@
               aria-label="Note on the next bolt"
             />
           </div>
-          <p class="text-soft text-note">Tap the outline where the bolt sits.</p>
+          <p class="text-note {many >= 1 && many <= 99 ? 'text-soft' : 'text-tight font-[560]'}">
+            {many >= 1 && many <= 99
+              ? "Tap the outline where the bolt sits."
+              : "How many lie there is a whole number from 1 to 99."}
+          </p>
           <div class="mt-2 flex flex-wrap items-end gap-2">
             <Field
               label="Called"

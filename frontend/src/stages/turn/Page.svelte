@@ -131,5 +131,10 @@
       {/if}
       Decompressor lobes are not in it: where there is one, go by the manual.
     </p>
+    {#if card.turning.computed && !job.signed}
+      <a class="min-h-9 underline underline-offset-4" href="/engines/{card.engine_id}"
+        >Enter the maker’s marks, or the firing order</a
+      >
+    {/if}
   {/if}
 {/if}
