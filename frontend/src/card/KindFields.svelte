@@ -37,19 +37,23 @@
   <p class="text-soft pt-0.5 text-note">{row?.means}</p>
 </div>
 {#if row?.one}
-  <div class="col-span-2 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-end gap-2">
+  <div
+    class="col-span-2 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-end gap-2 max-sm:grid-cols-2"
+  >
     <Select
       label="Which valve"
       value={valve}
       items={valves.map((one) => ({ value: one, label: one }))}
       onchange={(to) => (valve = to)}
     />
-    <Pair
-      label="Which way"
-      value={wider ? "wider" : "narrower"}
-      items={["wider", "narrower"]}
-      onchange={(to) => (wider = to === "wider")}
-    />
+    <div class="max-sm:order-last max-sm:col-span-2">
+      <Pair
+        label="Which way"
+        value={wider ? "wider" : "narrower"}
+        items={["wider", "narrower"]}
+        onchange={(to) => (wider = to === "wider")}
+      />
+    </div>
     <Field
       label="by, {unit === 'mm' ? 'mm' : 'thou'}"
       kind="decimal"

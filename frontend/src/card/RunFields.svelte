@@ -16,19 +16,23 @@
   } = $props();
 </script>
 
-<div class="col-span-2 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-end gap-2">
+<div
+  class="col-span-2 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-end gap-2 max-sm:grid-cols-2"
+>
   <Field
     label={names.distance}
     kind="whole"
     bind:value={distance}
     at="{names.of}distance"
-    placeholder="as the counter reads"
+    placeholder="on the counter"
   />
-  <Pair
-    label="The counter counts"
-    value={measure}
-    items={["km", { value: "mi", label: "miles" }]}
-    onchange={(to) => (measure = to)}
-  />
+  <div class="max-sm:order-last max-sm:col-span-2">
+    <Pair
+      label="The counter counts"
+      value={measure}
+      items={["km", { value: "mi", label: "miles" }]}
+      onchange={(to) => (measure = to)}
+    />
+  </div>
   <Field label={names.hours} kind="decimal" bind:value={hours} at="{names.of}hours" />
 </div>
