@@ -10,12 +10,17 @@ from threading import Thread
 from urllib.request import Request, urlopen
 
 import pytest
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page, expect, sync_playwright
 from waitress.server import create_server
 
 from plimb.web.application import create_app
 
 AXE = Path(__file__).parents[2] / "frontend" / "node_modules" / "axe-core" / "axe.min.js"
+PATIENCE_MS = 20_000
+"""How long something is waited for that a busy machine shows late."""
+
+expect.set_options(timeout=PATIENCE_MS)
+
 BENCH, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}
 
 
@@ -65,7 +70,7 @@ def open_page(chromium, address):
         )
         contexts.append(context)
         page = context.new_page()
-        page.set_default_timeout(8000)
+        page.set_default_timeout(PATIENCE_MS)
         page.on("pageerror", lambda error: faults.append(str(error)))
         page.goto(path)
         return page

@@ -41,7 +41,12 @@
             at="label"
             help="The name it goes by on the bench, such as a fleet number and a name. It may be changed at any time."
           />
-          <Field label="Engine" bind:value={file.engine.name} oninput={() => engine.redraw()} />
+          <Field
+            label="Engine"
+            bind:value={file.engine.name}
+            oninput={() => engine.redraw()}
+            help="What it is, as its data page or its plate says it: maker, model, size."
+          />
           <Field
             label="Spec from"
             bind:value={file.engine.source}
@@ -57,6 +62,11 @@
         <SpecFields {engine} {file} />
         <fieldset>
           <legend class="border-ink w-full border-b-2 text-lg font-[600]">Shim sizes</legend>
+          <p class="text-soft pt-1 text-note leading-5">
+            What is made for it, from the parts list: thinnest, thickest and the step between, such
+            as 1.20 to 3.50 by 0.05; one more run where the step changes. Unknown, nothing is
+            bought.
+          </p>
           <FamilyFields {engine} family={file.engine.family} name="Shim" />
           {#if file.engine.closer_family}
             <FamilyFields {engine} family={file.engine.closer_family} name="Closer" />

@@ -29,6 +29,7 @@
       <legend class="sr-only">Mark {n + 1}</legend>
       <Field
         label="Mark"
+        help="As it is stamped on the rotor or flywheel, such as T, R, or a cylinder’s number."
         look="text-soft text-note"
         bind:value={mark.name}
         oninput={() => engine.redraw()}

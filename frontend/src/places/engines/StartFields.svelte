@@ -76,13 +76,13 @@
   />
   <Check
     class="self-end"
-    label="head reversed"
+    label="head reversed: intakes in front"
     checked={start.reversed_head}
     onchange={(event) => void engine.begin({ reversed_head: event.currentTarget.checked })}
   />
   <Check
     class="self-end"
-    label="crank along the machine"
+    label="crank along the machine, as in a boxer"
     checked={start.crank_along}
     onchange={(event) => void engine.begin({ crank_along: event.currentTarget.checked })}
   />
