@@ -6,13 +6,10 @@
     distance = $bindable(""),
     measure = $bindable("km"),
     hours = $bindable(""),
-    names = { distance: "Distance", hours: "or hours run", of: "" },
   }: {
     distance?: string;
     measure?: "km" | "mi";
     hours?: string;
-    /** What the fields are called, and the start of what a refusal calls them. */
-    names?: { distance: string; hours: string; of: string };
   } = $props();
 </script>
 
@@ -20,10 +17,10 @@
   class="col-span-2 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-end gap-2 max-sm:grid-cols-2"
 >
   <Field
-    label={names.distance}
+    label="Distance"
     kind="whole"
     bind:value={distance}
-    at="{names.of}distance"
+    at="distance"
     placeholder="on the counter"
   />
   <div class="max-sm:order-last max-sm:col-span-2">
@@ -34,5 +31,5 @@
       onchange={(to) => (measure = to)}
     />
   </div>
-  <Field label={names.hours} kind="decimal" bind:value={hours} at="{names.of}hours" />
+  <Field label="or hours run" kind="decimal" bind:value={hours} at="hours" />
 </div>

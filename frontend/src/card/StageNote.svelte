@@ -9,16 +9,7 @@
   const stage = $derived(job.stage);
   const here = $derived(job.card?.notes[stage] ?? "");
   const always = $derived(job.card?.machine.notes[stage] ?? "");
-  /** What is typed and not saved is kept in this browser, by stage. */
-  const kept = (what: string, saved: () => string) => ({
-    get value() {
-      return job.outbox.drafts[`${stage} ${what}`] ?? saved();
-    },
-    set value(text: string) {
-      job.outbox.draft(stage, what, text, "mm");
-    },
-  });
-  const note = kept("note", () => here);
+  const note = $derived(job.outbox.field(stage, "note", () => here));
   const next = new Draft(() => always);
 
   async function save(): Promise<void> {

@@ -49,8 +49,8 @@ export class Entry {
   /** Begin with something typed in a unit of its own, as a blade is marked. */
   begin(text: string, unit: Unit): void {
     if (!this.job.inHand) return;
-    for (const part of ["", text])
-      this.job.outbox.draft(this.job.stage, this.job.inHand, part, unit);
+    this.job.outbox.forget(this.job.stage, this.job.inHand);
+    this.job.outbox.draft(this.job.stage, this.job.inHand, text, unit);
     this.job.queue.refusal = null;
   }
 

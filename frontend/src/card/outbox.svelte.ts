@@ -71,6 +71,20 @@ export class Outbox {
     write(this.name("units"), this.units);
   }
 
+  /** A text of a stage that is kept in this browser while it is typed. */
+  field(stage: Stage, what: string, saved: () => string = () => ""): { value: string } {
+    const kept = (): string | undefined => this.drafts[`${stage} ${what}`];
+    const keep = (text: string): void => this.draft(stage, what, text, "mm");
+    return {
+      get value() {
+        return kept() ?? saved();
+      },
+      set value(text: string) {
+        keep(text);
+      },
+    };
+  }
+
   /** What was typed there is saved: nothing is kept of it. */
   forget(stage: Stage, what: string): void {
     const at = `${stage} ${what}`;

@@ -111,6 +111,11 @@ export function stagesOf(card: Card): StageKind[] {
   return card.todo.map((item) => kindOf(item.stage));
 }
 
+/** Whether anything is taken apart on this card: a check only reads no shims. */
+export function takesApart(card: Card): boolean {
+  return card.todo.some((item) => item.stage === "read");
+}
+
 /** How many a stage asks for, and how many of them are done. */
 export function progress(card: Card, stage: Stage): { asked: number; done: number } {
   const todo = card.todo.find((item) => item.stage === stage);

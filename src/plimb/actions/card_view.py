@@ -148,12 +148,7 @@ class CardView:
     @property
     def measure(self) -> Measure:
         """The unit of the card's distance: as written, else as the machine's counter counts."""
-        if self.distance_mi is not None:
-            return Measure.MILES
-        counter = self.machine.counter
-        if self.distance_km is not None or counter is None:
-            return Measure.KM
-        return counter.of_distance
+        return self.machine.measure_of(self.distance_km, self.distance_mi)
 
     @property
     def distance(self) -> int | None:

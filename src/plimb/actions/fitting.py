@@ -6,7 +6,7 @@ from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.remembering import remember_bolts
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import BoltGroup
-from plimb.core.lengths import Unit, mm, parse_length, show_mm
+from plimb.core.lengths import mm, parse_length, show_mm
 from plimb.core.shim.family import check_shim
 from plimb.store.readings import standing, write_choice
 
@@ -24,10 +24,11 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str) -> None:
         NotReady: No other piece has been chosen for the valve.
         BadValue: The thickness cannot be read, or is far from the chosen piece.
     """
-    measured_nm = None
+    clearance, measured_nm = known_valve(on.card, valve), None
     if measured.strip():
-        measured_nm = check_shim(parse_length(measured, _unit_of(on, valve), field="measured"))
-    key = known_valve(on.card, valve).key
+        read_nm = parse_length(measured, clearance.family.unit, field="measured")
+        measured_nm = check_shim(read_nm)
+    key = clearance.key
     record = on.records.get(valve)
     if record is None or record.choice is None or not record.changes:
         raise NotReady(f"{valve} keeps its shim; nothing is fitted there.", field="valve")
@@ -44,11 +45,6 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str) -> None:
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now
     )
-
-
-def _unit_of(on: OnCard, valve: str) -> Unit:
-    """Return what the shims of a valve are measured in."""
-    return known_valve(on.card, valve).family.unit
 
 
 @act("turns {turns}")

@@ -39,12 +39,12 @@ def on_engine(on: OnCard, change: Callable[[dict[str, Any]], None]) -> None:
     Raises:
         NotReady: The engine was corrected since the card was opened; that comes first.
     """
-    newest = newest_revision(on.session, on.card.revision.engine_id)
     if not keep_up(on):
         raise NotReady(
             "The engine was corrected since this card was opened. Take that over first.",
             field="engine",
         )
+    newest = on.card.revision
     document = json.loads(newest.document)
     change(document)
     engine = newest.engine

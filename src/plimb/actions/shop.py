@@ -44,14 +44,19 @@ def save_blade_set(database: Database, *, set_id: int | None, blades: BladeSet) 
         NotFound: There is no set of that number.
     """
     name = required(blades.name, "name", "Write what the shop calls this set.")
-    if not blades.usable:
-        raise BadValue("A set needs at least one sound blade.", field="blades")
+    _check_usable(blades)
     with database.writing() as session:
         if any(row.name == name and row.id != set_id for row in list_blade_sets(session)):
             raise BadValue(f"There is a set “{name}” already.", field="name")
         row = BladeSetRow() if set_id is None else numbered(session, BladeSetRow, set_id)
         put_blade_set(session, row, replace(blades, name=name))
         return row.id
+
+
+def _check_usable(blades: BladeSet) -> None:
+    """Refuse a set of which no blade is fit for use: BadValue."""
+    if not blades.usable:
+        raise BadValue("A set needs at least one sound blade.", field="blades")
 
 
 def set_blade_state(database: Database, *, set_id: int, nominal_nm: int, state: BladeState) -> None:
@@ -71,8 +76,7 @@ def set_blade_state(database: Database, *, set_id: int, nominal_nm: int, state: 
             for one in before.blades
         )
         after = replace(before, blades=blades)
-        if not after.usable:
-            raise BadValue("A set needs at least one sound blade.", field="blades")
+        _check_usable(after)
         put_blade_set(session, row, after)
 
 

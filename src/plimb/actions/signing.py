@@ -10,7 +10,7 @@ from plimb.actions.cards import OnCard, Written, act, distance_in, hours_in, req
 from plimb.actions.custody import settle_pieces
 from plimb.actions.remembering import keep_up
 from plimb.actions.transfer import fingerprint_of
-from plimb.actions.views import card_view, engine_of, status_of
+from plimb.actions.views import card_view, engine_of, machine_now, status_of
 from plimb.core.engine.cycle import CycleStop
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
@@ -51,7 +51,8 @@ def sign_card(
     """
     card = on.card
     name = required(signed_by, "signed_by", "Write the name of who signs.")
-    due = distance_in(next_distance, card_view(on.session, card).measure)
+    measure = machine_now(on.session, card).measure_of(card.distance_km, card.distance_mi)
+    due = distance_in(next_distance, measure)
     hours = hours_in(next_hours)
     if next_on is not None and next_on <= on.now.date():
         raise BadValue("The next check lies in the future; write a later day.", field="next_on")

@@ -42,6 +42,7 @@ from plimb.store.records import shop_things
 from plimb.store.rows import value_of
 from plimb.store.shop import core_set, get_shop
 from plimb.store.tables.card import CardRow, RoundRow
+from plimb.store.tables.engine import EngineRevisionRow
 
 
 def engine_of(card: CardRow) -> Engine:
@@ -79,8 +80,14 @@ def method_of(card: CardRow) -> Method:
 
 def machine_now(session: Session, card: CardRow) -> Machine:
     """Return what is remembered of a card's machine: by now, or as it was when it was signed."""
-    row = card.revision if card.signed_at else newest_revision(session, card.revision.engine_id)
-    return parsed_engine(row.document)[0].machine
+    return parsed_engine(_revision_now(session, card).document)[0].machine
+
+
+def _revision_now(session: Session, card: CardRow) -> EngineRevisionRow:
+    """Return the engine as it is by now; a signed card keeps the one it was signed with."""
+    if card.signed_at:
+        return card.revision
+    return newest_revision(session, card.revision.engine_id)
 
 
 def is_apart(card: CardRow) -> bool:
@@ -138,6 +145,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
     status, proved = rounds[-1].status, rounds[-1].proved
     touched = status.touched
     names, kind = engine.names, kind_of_job(card.kind)
+    newest, earlier = _revision_now(session, card), card_before(session, card)
     return value_of(
         CardView,
         card,
@@ -146,17 +154,17 @@ def card_view(session: Session, card: CardRow) -> CardView:
         engine_id=card.revision.engine_id,
         unit=file.unit,
         shim_unit=file.of_shims,
-        engine_changes=_corrected(session, card, engine),
+        engine_changes=_corrected(card, engine, newest),
         source=file.spec_source,
         conditions=conditions_of(card),
         turning=cycle_of(engine, events, method_of(card), _reached(card, engine)),
         safety=_lines(card, safety_list(engine, method_of(card), kind)),
         only_valve=names.get(card.only_valve or ""),
-        machine=machine_now(session, card),
+        machine=parsed_engine(newest.document)[0].machine,
         next_check=value_of(NextCheck, card),
         tools=tool_list(engine, kind, method_of(card)),
         checks=card.checks or SideChecks(),
-        checks_before=_checks_before(session, card),
+        checks_before=get_card(session, earlier, whole=False).checks if earlier else None,
         apart=is_apart(card),
         tray=card.trays[-1].document if card.trays else (),
         blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
@@ -182,21 +190,12 @@ def card_view(session: Session, card: CardRow) -> CardView:
         amendments=tuple(value_of(Amendment, one) for one in card.amendments),
         drawing=draw_head(engine),
         status=status,
-        valves=_valves(session, card, rounds[-1], blades),
+        valves=_valves(session, card, rounds[-1], blades, earlier),
     )
 
 
-def _checks_before(session: Session, card: CardRow) -> SideChecks | None:
-    """Return what was looked at besides the gaps on the card before."""
-    earlier = card_before(session, card)
-    return None if earlier is None else get_card(session, earlier, whole=False).checks
-
-
-def _corrected(session: Session, card: CardRow, engine: Engine) -> tuple[str, ...]:
+def _corrected(card: CardRow, engine: Engine, newest: EngineRevisionRow) -> tuple[str, ...]:
     """Return what the engine says otherwise since an open card was opened with it."""
-    if card.signed_at:
-        return ()
-    newest = newest_revision(session, card.revision.engine_id)
     if newest.id == card.revision.id:
         return ()
     file, corrected = parsed_engine(newest.document)
@@ -216,12 +215,12 @@ def _lines(card: CardRow, items: tuple[ChecklistItem, ...]) -> tuple[Line, ...]:
 
 
 def _valves(
-    session: Session, card: CardRow, last: Round, blades: BladeSet | None
+    session: Session, card: CardRow, last: Round, blades: BladeSet | None, earlier: int | None
 ) -> tuple[ValveView, ...]:
     engine = engine_of(card)
     stops = _reached(card, engine).stops
     chains = repeated(card.rounds[-1], engine, "found")
-    asked = _questions(session, card, engine, last.status, blades)
+    asked = _questions(session, card, engine, last.status, blades, earlier)
     doubts = {one.valve: within_doubt(one) for one in last.proved}
     views = []
     for valve in last.status.order:
@@ -245,7 +244,12 @@ def _valves(
 
 
 def _questions(
-    session: Session, card: CardRow, engine: Engine, seen: JobStatus, blades: BladeSet | None
+    session: Session,
+    card: CardRow,
+    engine: Engine,
+    seen: JobStatus,
+    blades: BladeSet | None,
+    earlier: int | None,
 ) -> dict[str, tuple[Question, ...]]:
     """Return what is worth asking about each reading as found and was not answered yet."""
     if card.signed_at or len(card.rounds) > 1:  # what a proof left is not asked about again
@@ -255,7 +259,6 @@ def _questions(
     }
     lines = gaps_of(card.rounds[-1], engine, "found")
     kept = {valve: frozenset(line.kept) for valve, line in lines.items()}
-    earlier = card_before(session, card)
     left = _left_before(session, earlier) if earlier is not None else {}
     names = engine.names
     before = {names[key]: gap for key, gap in left.items() if key in names}

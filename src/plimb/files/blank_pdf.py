@@ -6,7 +6,7 @@ from typing import Any
 from reportlab.lib import colors
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.units import mm as MM  # noqa: N812
-from reportlab.platypus import Flowable, KeepTogether, Paragraph, SimpleDocTemplate, Spacer, Table
+from reportlab.platypus import Flowable, KeepTogether, SimpleDocTemplate, Spacer, Table
 
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.job.sheet import CAUTION, SheetSpec
@@ -20,9 +20,8 @@ from plimb.files.sheet_pdf import (
     SOFT,
     HeadFlowable,
     fonts,
+    named,
     para,
-    plain,
-    style,
 )
 
 COLUMNS = (
@@ -82,7 +81,7 @@ def blank_pdf(
         Spacer(0, 2 * MM),
         _lines(FACTS, width),
         Spacer(0, 2 * MM),
-        *(_named(f"Spec {one.name}", one.words(unit)) for one in specs),
+        *(named(f"Spec {one.name}", one.words(unit), after=1) for one in specs),
         Spacer(0, 2 * MM),
         HeadFlowable(drawing, width, note=f"gaps in {unit.of_gaps}"),
         Spacer(0, 2 * MM),
@@ -90,9 +89,9 @@ def blank_pdf(
         Spacer(0, 2 * MM),
         KeepTogether(
             [
-                *(_named("Turn", stop) for stop in stops),
-                _named("Tools", ", ".join(tools)),
-                _named("Remarks", "_" * 60),
+                *(named("Turn", stop, after=1) for stop in stops),
+                named("Tools", ", ".join(tools), after=1),
+                named("Remarks", "_" * 60, after=1),
                 para(CAUTION, 7.4, colour=SOFT),
             ]
         ),
@@ -101,16 +100,8 @@ def blank_pdf(
     return out.getvalue()
 
 
-def _named(name: str, says: str) -> Paragraph:
-    return Paragraph(
-        f'<font color="#44504a">{plain(name)}</font> {plain(says)}', style(8.2, after=1)
-    )
-
-
 def _lines(names: tuple[str, ...], width: float) -> Table:
-    cells: list[Any] = [
-        Paragraph(f'<font color="#44504a">{one}</font>', style(8.2)) for one in names
-    ]
+    cells: list[Any] = [named(one, "") for one in names]
     rows = [cells[n : n + 4] for n in range(0, len(cells), 4)]
     table = Table(rows, colWidths=[width / 4] * 4, rowHeights=[8 * MM] * len(rows))
     table.setStyle([("LINEBELOW", (0, 0), (-1, -1), 0.5, INK), ("VALIGN", (0, 0), (-1, -1), "TOP")])

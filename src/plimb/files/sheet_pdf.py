@@ -113,12 +113,15 @@ def plain(text: str) -> str:
     return swapped.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
 
 
+def named(name: str, says: str, after: float = 0) -> Paragraph:
+    """Return what stands beside a name, the name in the softer ink."""
+    text = f'<font color="#44504a">{plain(name)}</font> {plain(says)}'
+    return Paragraph(text, style(8.2, after=after))
+
+
 def _facts(sheet: Sheet, width: float) -> Table:
     specs = (Fact(name=f"Spec {one.name}", says=one.words(sheet.unit)) for one in sheet.specs)
-    cells = [
-        Paragraph(f'<font color="#44504a">{plain(one.name)}</font> {plain(one.says)}', style(8.2))
-        for one in (*sheet.facts, *specs)
-    ]
+    cells = [named(one.name, one.says) for one in (*sheet.facts, *specs)]
     while len(cells) % 3:
         cells.append(Paragraph("", style(8.2)))
     table = Table([cells[n : n + 3] for n in range(0, len(cells), 3)], colWidths=[width / 3] * 3)
@@ -200,12 +203,7 @@ def _closing(sheet: Sheet) -> list[Flowable]:
 
     def line(name: str, text: str) -> None:
         if text:
-            said.append(
-                Paragraph(
-                    f'<font color="#44504a">{plain(name)}</font> {plain(text)}',
-                    style(8.2, after=1.2),
-                )
-            )
+            said.append(named(name, text, after=1.2))
 
     for one in sheet.lines:
         line(one.name, one.says)

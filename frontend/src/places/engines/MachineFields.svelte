@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The machine around the engine: whose it is, its counter, the maker's interval, its bolts. */
+  import { COUNTERS } from "../../card/counters";
   import { Field, Select } from "../../kit";
   import type { EngineDocument } from "./document";
   import type { EngineState } from "./engine.svelte";
@@ -7,12 +8,6 @@
   let { engine, file }: { engine: EngineState; file: EngineDocument } = $props();
 
   const of = $derived(file.engine);
-  const COUNTS = [
-    { value: "", label: "not known" },
-    { value: "km", label: "km" },
-    { value: "mi", label: "miles" },
-    { value: "h", label: "hours" },
-  ];
 </script>
 
 <fieldset>
@@ -31,7 +26,7 @@
     <Select
       label="Its counter counts"
       value={of.counter ?? ""}
-      items={COUNTS}
+      items={COUNTERS}
       onchange={(to) => {
         of.counter = to || null;
         engine.redraw();

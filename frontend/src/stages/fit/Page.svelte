@@ -8,6 +8,7 @@
   import Checklist from "../../card/Checklist.svelte";
   import Tighten from "./Tighten.svelte";
   import NextStage from "../../card/NextStage.svelte";
+  import { takesApart } from "../../card/registry";
 
   let { job }: { job: CardState } = $props();
 
@@ -104,7 +105,7 @@
     {/if}
   {:else if steps.length}
     <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>
-  {:else if job.card.kind === "check"}
+  {:else if !takesApart(job.card)}
     <p>Nothing was taken apart. The cover goes back on all the same.</p>
   {:else}
     <p>
@@ -124,7 +125,7 @@
     <Checklist
       {job}
       items={job.card.closing}
-      title={steps.length || job.card.kind === "check" ? "Closing up" : "The cover goes back on"}
+      title={steps.length || !takesApart(job.card) ? "Closing up" : "The cover goes back on"}
       open={steps.every((one) => one.fitted)}
     />
   {/if}

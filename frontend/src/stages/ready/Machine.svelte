@@ -3,6 +3,7 @@
   import { Button, Field, Form, Select } from "../../kit";
   import type { Schemas } from "../../api/client";
   import type { CardState } from "../../card/card.svelte";
+  import { COUNTERS } from "../../card/counters";
   import { Draft } from "../../state/draft.svelte";
 
   let { job }: { job: CardState } = $props();
@@ -23,7 +24,6 @@
   const says = $derived(
     [machine?.owner, machine?.plate].filter(Boolean).join(", ") || "nothing noted yet",
   );
-  const COUNTS = { "": "not known", km: "km", mi: "miles", h: "hours" };
 
   async function save(): Promise<void> {
     const { interval, ...rest } = draft.value;
@@ -55,7 +55,7 @@
       <Select
         label="Its counter counts"
         value={draft.value.counter ?? ""}
-        items={Object.entries(COUNTS).map(([value, label]) => ({ value, label }))}
+        items={COUNTERS}
         onchange={(to) => set({ counter: (to || null) as Schemas["Measure"] | null })}
       />
       <Field

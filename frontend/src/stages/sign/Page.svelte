@@ -20,14 +20,7 @@
 
   let name = $state(preferences.name);
   // what is typed here is kept in this browser until it is signed
-  const kept = (what: string) => ({
-    get value() {
-      return card.outbox.drafts[`sign ${what}`] ?? "";
-    },
-    set value(text: string) {
-      card.outbox.draft("sign", what, text, "mm");
-    },
-  });
+  const kept = (what: string) => untrack(() => card).outbox.field("sign", what);
   const remarks = kept("remarks");
   const next = kept("next");
   const nextHours = kept("next hours");

@@ -52,3 +52,11 @@ class Machine:
     tools: tuple[str, ...] = ()
     parts: tuple[RenewedPart, ...] = ()
     notes: Mapping[str, str] = field(default_factory=dict)
+
+    def measure_of(self, km: int | None, miles: int | None) -> Measure:
+        """Return the unit of a distance: as it was written, else as the counter counts."""
+        if miles is not None:
+            return Measure.MILES
+        if km is not None or self.counter is None:
+            return Measure.KM
+        return self.counter.of_distance
