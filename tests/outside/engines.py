@@ -17,6 +17,7 @@ from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import Aim, Rounding, School
 
 STEP = mm("0.025")
+SET_ALL = (WhichToSet.ALL, WhichToSet.EVERY)
 
 
 def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> PlanRequest:
@@ -60,7 +61,10 @@ def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> P
         )
     stocks = {
         (thickness, family.kind): Stock(
-            thickness_nm=thickness, kind=family.kind, count=dice.randint(1, 2)
+            thickness_nm=thickness,
+            kind=family.kind,
+            count=dice.randint(1, 2),
+            doubt_nm=mm(dice.choice(["0.004", "0.02"])),
         )
         for thickness, family in ((_thickness(dice), dice.choice(families)) for _ in range(drawer))
     }
@@ -69,7 +73,7 @@ def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> P
         drawer=tuple(stocks.values()),
         policy=Policy(
             school=School(aim=dice.choice(list(Aim)), rounding=dice.choice(list(Rounding))),
-            act=dice.choice([WhichToSet.OUT, WhichToSet.NEAR, WhichToSet.ALL]),
+            act=dice.choice(list(WhichToSet)),
             reuse=dice.random() < 0.9,
             buy=dice.random() < 0.7,
             touch_least=dice.random() < 0.2,
@@ -103,9 +107,9 @@ def options(request: PlanRequest) -> list[list[tuple[object, tuple[int, ...], bo
         kept = _kept(row, request)
         mine: list[tuple[object, tuple[int, ...], bool]] = [(("own", at), kept, False)]
         if row.gap is not None and row.piece_nm is not None:
-            for thickness, token, bought in _candidates(request, at):
-                levels = _changed(row, thickness, bought, request)
-                useful = levels is not None and (levels[0] == 0 or levels[8] < kept[8])
+            for thickness, doubt, token, bought in _candidates(request, at):
+                levels = _changed(row, thickness, doubt, bought, request)
+                useful = levels is not None and (levels[0] == 0 or levels[10] < kept[10])
                 if levels is not None and useful and not (bought and levels[0]):
                     mine.append((token, levels, True))
         found.append(mine)
@@ -124,22 +128,37 @@ def _candidates(request, at):
             under = giver.clearance.camshaft_out and giver.clearance.camshaft in shafts
             robbed = lost and not under and not any(_needs(giver, act))
             if other != at and whole and fits and not robbed:
-                yield giver.piece_nm, ("own", other), False
+                yield giver.piece_nm, giver.doubt_nm, ("own", other), False
         for place, stock in enumerate(request.drawer):
             if stock.kind == kind:
                 for copy in range(stock.count):
-                    yield stock.thickness_nm, ("drawer", place, copy), False
+                    yield stock.thickness_nm, stock.doubt_nm, ("drawer", place, copy), False
     if request.policy.buy:
         for size in request.rows[at].clearance.family.sizes():
-            yield size, None, True
+            yield size, None, None, True
 
 
-def _in(gap: Gap, by: int, limits: Limits) -> int:
-    """Return by how much the gap lies outside the limits, by its best number if too wide."""
-    low, high = gap.low_nm + by, gap.high_nm + by
-    if gap.high_nm - gap.low_nm > limits.high_nm - limits.low_nm:
-        low = high = gap.best_nm + by
-    return max(limits.low_nm - low, high - limits.high_nm)
+def _out_by(nm: int, limits: Limits) -> int:
+    """Return by how much a gap lies outside the limits, below nothing where it is in."""
+    return max(limits.low_nm - nm, nm - limits.high_nm)
+
+
+def risk(chance: float) -> int:
+    """Return the chance of another round in steps of a three hundredth."""
+    return round((1 - chance) * 300)
+
+
+def apart(request: PlanRequest) -> set[str]:
+    """Return the camshafts that are out whatever is done: all where every valve is set."""
+    if request.policy.act is not WhichToSet.EVERY:
+        return set()
+    known = [r for r in request.rows if r.gap is not None and r.piece_nm is not None]
+    return {r.clearance.camshaft for r in known if r.clearance.camshaft_out}
+
+
+def _round_cost(request: PlanRequest) -> int:
+    prices = [r.clearance.family.price for r in request.rows]
+    return 30 * round(100 * max([p for p in prices if p is not None], default=1))
 
 
 def _aimed(row: PlanRow, request: PlanRequest) -> int:
@@ -173,42 +192,53 @@ def _needs(row: PlanRow, act: WhichToSet) -> tuple[int, int]:
 
 def _kept(row: PlanRow, request: PlanRequest) -> tuple[int, ...]:
     bad, near = _needs(row, request.policy.act)
-    off = 0
+    off = steps = 0
+    if row.gap is not None and not row.gap.none_found:
+        steps = risk(chance_in_spec(row.gap, 0, row.clearance.spec.check, kept=True))
     if bad:
+        steps = 300
         lost = row.gap.none_found
-        off = 1 if lost else max(1, _in(row.gap, 0, row.clearance.spec.check))
-    return (bad, near, 0, 0, 0, 0, 0, 0, off, 0)
+        off = 1 if lost else max(1, _out_by(row.gap.best_nm, row.clearance.spec.check))
+    cost = steps * _round_cost(request) // 300
+    return (bad, near, 0, 0, 0, 0, cost, 0, 0, 0, off, 0)
 
 
 def settled(row: PlanRow, request: PlanRequest) -> tuple[int, ...]:
     """Return what keeping a piece adds where its camshaft is out and all valves are set."""
     levels = list(_kept(row, request))
     if row.gap and row.piece_nm and not levels[0]:
-        at_own = _changed(row, row.piece_nm, False, request)
-        if at_own is not None:
-            levels[2], levels[6], levels[7] = at_own[2], at_own[6], at_own[7]
+        at_own = _changed(row, row.piece_nm, None, False, request)
+        for level in (2, 5, 9):
+            levels[level] = at_own[level]
+        chance = chance_in_spec(row.gap, 0, row.clearance.spec.check, kept=True)
+        levels[4] = max(0, risk(chance) - risk(0.9))
+        if request.policy.school.rounding is Rounding.CHANCE:
+            levels[5] = levels[9] = round(-math.log(max(chance, 1e-12)) * 1e6)
     return tuple(levels)
 
 
 def _changed(
-    row: PlanRow, thickness: int, bought: bool, request: PlanRequest
+    row: PlanRow, thickness: int, doubt_nm: int | None, bought: bool, request: PlanRequest
 ) -> tuple[int, ...] | None:
     policy, gap = request.policy, row.gap
     price = row.clearance.family.price
-    money = (10_000 if price is None else int(price * 10_000)) if bought else 0
-    touched = int(policy.touch_least)
+    prices = [r.clearance.family.price for r in request.rows]
+    usual = max([p for p in prices if p is not None], default=1)
+    money = round(100 * (usual if price is None else price)) if bought else 0
+    touched, first = int(policy.touch_least), policy.act in SET_ALL
     if gap.none_found:
         enough = row.piece_nm + gap.high_nm - row.clearance.spec.check.high_nm
         if thickness >= row.piece_nm:
             return None
         thick = int(thickness > enough)
-        return (0, 0, 0, touched, money, 0, thick, abs(thickness - enough), 0, 1)
+        return (0, 0, 0, touched, 0, 0, money, 0, thick, abs(thickness - enough), 0, 1)
     by = row.piece_nm - thickness
-    check, target = row.clearance.spec.check, row.clearance.spec.target
-    over = _in(gap, by, check)
-    if over > 0:
-        return (1, 0, 0, touched, money, _wanton(row, policy), 0, 0, over, 1)
     after = gap.best_nm + by
+    check, target = row.clearance.spec.check, row.clearance.spec.target
+    over = _out_by(after, check)
+    again = _round_cost(request)
+    if over > 0:
+        return (1, 0, 0, touched, 0, 0, money + again, _wanton(row, policy), 0, 0, over, 1)
     near = (
         policy.act is WhichToSet.NEAR and (after - check.low_nm) * 5 <= check.high_nm - check.low_nm
     )
@@ -216,19 +246,25 @@ def _changed(
     ideal = gap.best_nm + row.piece_nm - aim
     if policy.school.aim is Aim.LEAST:
         ideal = row.piece_nm
+    rounding = policy.school.rounding
     wrong = {Rounding.THINNER: thickness > ideal, Rounding.THICKER: thickness < ideal}
-    away = abs(thickness - ideal)
-    if policy.school.rounding is Rounding.CHANCE:
-        chance = chance_in_spec(gap, by, check)
+    held = target if _out_by(after, target) <= 0 else check
+    new_nm = mm("0.01") if doubt_nm is None else doubt_nm
+    chance = chance_in_spec(gap, by, held, old_nm=row.doubt_nm, new_nm=new_nm)
+    steps, away = risk(chance), abs(thickness - ideal)
+    if rounding is Rounding.CHANCE:
         away = round(-math.log(max(chance, 1e-12)) * 1e6)
+    leans = first or rounding in wrong
     return (
         0,
         int(near),
-        int(_in(gap, by, target) > 0),
+        int(_out_by(after, target) > 0),
         touched,
-        money,
+        max(0, steps - risk(0.9)) * leans,
+        mm("20") * wrong.get(rounding, False) + away * first,
+        money + steps * again // 300,
         _wanton(row, policy),
-        int(wrong.get(policy.school.rounding, False)),
+        0,
         away,
         0,
         1,
@@ -239,7 +275,9 @@ def _wanton(row: PlanRow, policy: Policy) -> int:
     low, high = row.gap.low_nm, row.gap.high_nm
     check = row.clearance.spec.check
     inside = check.low_nm <= low and high <= check.high_nm
-    return int(policy.act is not WhichToSet.ALL and inside and _needs(row, policy.act) == (0, 0))
+    sure = chance_in_spec(row.gap, 0, check, kept=True) >= 0.9
+    alone = inside and sure and _needs(row, policy.act) == (0, 0)
+    return int(policy.act not in SET_ALL and alone)
 
 
 __all__ = ["Source", "options", "random_case", "settled"]

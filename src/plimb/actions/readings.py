@@ -139,6 +139,6 @@ def ask_next_blade(
     following = next_finer if fine else next_blade
     return NextTry(
         next_blade=following(tried, limits, blades),
-        verdict=tried.settled(limits),
+        verdict=tried.settled(limits, blades.usable[0].thickness_nm),
         reading=tried.typed,
     )

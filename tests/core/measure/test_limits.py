@@ -90,9 +90,11 @@ def test_an_aim_lies_inside_the_spec(aim):
 def test_feel_narrows_what_one_blade_says():
     blade = mm("0.13")
     assert felt(blade, Feel.DRAG) == point(blade)
-    loose, tight = felt(blade, Feel.LOOSE), felt(blade, Feel.TIGHT)
-    assert loose.low_nm == blade < loose.high_nm
-    assert tight.low_nm < tight.high_nm == blade
+    assert felt(blade, Feel.TIGHT) == point(blade)  # it goes: the gap is at least the blade
+    loose = felt(blade, Feel.LOOSE)
+    assert (loose.low_nm, loose.open_ended, loose.is_point) == (blade, True, False)
+    assert judge(loose, SPEC) is Verdict.UNSETTLED  # and nothing says how much more
+    assert judge(felt(mm("0.2"), Feel.LOOSE), SPEC) is Verdict.LOOSE
 
 
 def test_a_called_number_lies_in_its_bracket():

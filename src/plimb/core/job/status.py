@@ -8,6 +8,7 @@ from plimb.core.job.kinds import SET, KindOfJob
 from plimb.core.job.stages import NOTED_FIRST, Job, Stage, Todo, todo_list
 from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
 from plimb.core.measure.limits import Verdict
+from plimb.core.measure.uncertainty import SURE
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import School
@@ -73,6 +74,7 @@ def job_status(
     around = around or Around()
     kind = around.kind
     which = kind.sets or which
+    school = replace(school, first=SURE if which.aim_first else None)
     written = {valve: records.get(valve, ValveRecord()) for valve in order}
     shafts_out = _shafts_out(engine, written, which, around)
     given = {

@@ -219,11 +219,15 @@ class Tried:
             return goes
         return f"{goes or ''}-{typed_blade(self.refuses_nm)}"
 
-    def settled(self, limits: Limits) -> Verdict | None:
-        """Return the verdict if it can no longer change, else None."""
+    def settled(self, limits: Limits, thinnest_nm: int | None = None) -> Verdict | None:
+        """Return the verdict if it can no longer change, else None.
+
+        No gap is found only where the thinnest blade at hand refused; without one given, any.
+        """
         goes_nm = self.goes_nm
         if self.refuses_nm is not None and self.refuses_nm <= limits.low_nm:
-            return Verdict.TIGHT if goes_nm is not None else Verdict.NONE
+            thinnest = thinnest_nm is None or self.refuses_nm <= thinnest_nm
+            return Verdict.NONE if goes_nm is None and thinnest else Verdict.TIGHT
         if goes_nm is not None and goes_nm > limits.high_nm:
             return Verdict.LOOSE
         if goes_nm is None or self.refuses_nm is None:
@@ -236,6 +240,8 @@ def known_from(gap: Gap) -> Tried:
     """Return what a reading tells about which blades go and which refuse."""
     if gap.low_nm is None:
         return Tried(refuses_nm=gap.high_nm)
+    if gap.endless:
+        return Tried(goes_nm=gap.low_nm)
     if gap.is_point:
         return Tried(goes_nm=gap.low_nm, refuses_nm=gap.high_nm + 1)
     return Tried(goes_nm=gap.low_nm, refuses_nm=gap.high_nm)

@@ -6,15 +6,8 @@ from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from plimb.core.errors import BadValue
-from plimb.core.lengths import Unit, mm, show
-from plimb.core.words import interval
-
-LOOSE_ABOVE_NM = mm("0.02")
-"""How far above a loosely going blade the gap may lie (judgement, common practice)."""
-
-TIGHT_BELOW_NM = mm("0.01")
-"""How far below a tightly going blade the gap may lie (judgement, common practice)."""
-
+from plimb.core.lengths import Unit, show
+from plimb.core.words import figure, interval
 
 class Feel(StrEnum):
     """How the largest blade that goes feels."""
@@ -28,10 +21,13 @@ class Feel(StrEnum):
 class Gap:
     """Every gap a reading allows, in nanometres.
 
-    `low_nm` is included and None when nothing goes: the valve may be held open.
-    `high_nm` is excluded when `open_above` (a blade refused there), else included.
-    `called_nm` is the number the technician calls, the best estimate; `joints` counts where
-    two blades lay on one another as it was felt.
+    `low_nm` is included and None when nothing went: with the `thinnest` blade at hand refused
+    no gap was found, and the valve may be held open; else thinner ones are to be tried.
+    `high_nm` is excluded when `open_above` (a blade refused there), else included. An `endless`
+    reading has no upper end: a blade went loosely and nothing refused; `high_nm` is then its
+    lower end or what is called. `called_nm` is the number the technician calls, the best
+    estimate; a `guess` was called without being sure; `joints` counts where two blades lay on
+    one another as it was felt.
     """
 
     low_nm: int | None
@@ -39,6 +35,9 @@ class Gap:
     open_above: bool = False
     called_nm: int | None = None
     joints: int = 0
+    thinnest: bool = True
+    endless: bool = False
+    guess: bool = False
 
     def __post_init__(self) -> None:
         if self.low_nm is None:
@@ -52,20 +51,31 @@ class Gap:
                 "refuses; the blade that refuses must be the thicker one.",
                 field="gap",
             )
-        if self.called_nm is not None and not self.low_nm <= self.called_nm <= self.high_nm:
+        called_nm = self.called_nm
+        refused = self.open_above and called_nm == self.high_nm
+        if called_nm is not None and (
+            refused or not self.low_nm <= called_nm <= (called_nm if self.endless else self.high_nm)
+        ):
             raise BadValue(
                 "gap: the called number lies outside what goes and refuses.", field="called"
             )
 
     @property
     def none_found(self) -> bool:
-        """Whether no blade went: the gap is below `high_nm`, and may be negative."""
-        return self.low_nm is None
+        """Whether the thinnest blade refused: the gap is below `high_nm`, and may be negative."""
+        return self.low_nm is None and self.thinnest
+
+    @property
+    def open_ended(self) -> bool:
+        """Whether one end is not known and other blades would tell: no sum can be made of it."""
+        return (self.low_nm is None and not self.thinnest) or (
+            self.endless and self.called_nm is None
+        )
 
     @property
     def is_point(self) -> bool:
         """Whether the reading is taken as one number."""
-        return self.low_nm == self.high_nm
+        return self.low_nm == self.high_nm and not self.endless
 
     @property
     def best_nm(self) -> int:
@@ -85,12 +95,14 @@ class Gap:
 
     def words(self, unit: Unit = Unit.MM) -> str:
         """Return the gap in short, without its unit: `0.15`, `0.13–0.15`, `~ 0.14`, `< 0.03`."""
+        if self.endless and self.called_nm is None:
+            return f"≥ {figure(self.high_nm, unit)}"
         return interval(self.low_nm, self.high_nm, self.called_nm, unit)
 
     def in_sum(self, unit: Unit = Unit.MM) -> str:
         """Return the gap as a term of a sum: one of two ends stands in brackets."""
         said = self.words(unit)
-        alone = self.is_point or self.none_found or self.called_nm is not None
+        alone = self.is_point or self.low_nm is None or self.endless or self.called_nm is not None
         return said if alone else f"({said})"
 
 
@@ -108,15 +120,14 @@ def between(goes_nm: int, refuses_nm: int) -> Gap:
     return Gap(low_nm=goes_nm, high_nm=refuses_nm, open_above=True)
 
 
-def none_below(refused_nm: int) -> Gap:
-    """Return the gap when the thinnest blade tried is refused."""
-    return Gap(low_nm=None, high_nm=refused_nm, open_above=True)
+def none_below(refused_nm: int, *, thinnest: bool = True) -> Gap:
+    """Return the gap when a blade is refused and none went; no gap, if it was the thinnest."""
+    return Gap(low_nm=None, high_nm=refused_nm, open_above=True, thinnest=thinnest)
 
 
 def felt(blade_nm: int, feel: Feel) -> Gap:
-    """Return what one blade's feel says: light drag is a point, loose and tight are not."""
-    if feel is Feel.DRAG:
-        return point(blade_nm)
-    if feel is Feel.LOOSE:
-        return Gap(low_nm=blade_nm, high_nm=blade_nm + LOOSE_ABOVE_NM)
-    return Gap(low_nm=max(0, blade_nm - TIGHT_BELOW_NM), high_nm=blade_nm)
+    """Return what one blade's feel says: it goes, so the gap is at least the blade.
+
+    With light drag, or tightly, it is the blade; loosely it tells nothing of how much more.
+    """
+    return Gap(low_nm=blade_nm, high_nm=blade_nm, endless=feel is Feel.LOOSE)

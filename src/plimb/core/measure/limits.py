@@ -1,7 +1,7 @@
 """A closed range of allowed gaps, and what a gap means against it."""
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from plimb.core.errors import BadValue
@@ -142,10 +142,15 @@ def judge(gap: Gap, limits: Limits) -> Verdict:
     """Return what the reading says: in only if every gap it allows is in spec.
 
     A reading that straddles a limit is not settled; tight and loose mean that
-    the whole interval lies outside.
+    the whole interval lies outside. No gap was found only where the thinnest blade refused.
     """
+    gap = from_nothing(gap, limits)
     if gap.low_nm is None:
-        return Verdict.NONE
+        if gap.thinnest:
+            return Verdict.NONE
+        return Verdict.TIGHT if gap.high_nm <= limits.low_nm else Verdict.UNSETTLED
+    if gap.endless:
+        return Verdict.LOOSE if gap.low_nm > limits.high_nm else Verdict.UNSETTLED
     # the upper end itself is refused where it is open
     if gap.high_nm < limits.low_nm or (gap.open_above and gap.high_nm == limits.low_nm):
         return Verdict.TIGHT
@@ -154,3 +159,14 @@ def judge(gap: Gap, limits: Limits) -> Verdict:
     if gap.low_nm < limits.low_nm or gap.high_nm > limits.high_nm:
         return Verdict.UNSETTLED
     return Verdict.IN
+
+
+def from_nothing(gap: Gap, limits: Limits | None) -> Gap:
+    """Return the reading as a range that begins at nothing, where that is allowed.
+
+    On a closer whose range begins at 0 a refused blade is no fault and says nothing of being
+    held open.
+    """
+    if gap.low_nm is not None or limits is None or limits.low_nm > 0:
+        return gap
+    return replace(gap, low_nm=0)

@@ -115,7 +115,7 @@ def parse_reading(
     sure = typed.removesuffix("?")
     reading = _understood(sure, unit, thinnest_nm, zero_is_number, thick)
     joints = joints_of(reading.goes, reading.refuses)
-    gap = replace(reading.gap, joints=joints)
+    gap = replace(reading.gap, joints=joints, guess=sure != typed)
     return replace(reading, typed=typed, gap=gap, guess=sure != typed, unit=unit)
 
 
@@ -143,7 +143,8 @@ def _understood(
         return _none_found((thinnest_nm,), thinnest_nm)
     if cleaned.startswith(("-", "none<")):
         refused = _stack(cleaned.removeprefix("none<").removeprefix("-"), unit, text)
-        return _none_found(refused, thick(refused))
+        thick_nm = thick(refused)
+        return _none_found(refused, thick_nm, thinnest_nm is None or thick_nm <= thinnest_nm)
     if zero_is_number and _ZERO.fullmatch(cleaned):
         return Reading(goes=(0,), refuses=None, feel=Feel.DRAG, gap=point(0))
     match = _READING.fullmatch(cleaned.replace("..", "-"))
@@ -163,8 +164,9 @@ def _understood(
     return _called(goes, refuses, feel, called_nm, gap)
 
 
-def _none_found(refuses: tuple[int, ...], thick_nm: int) -> Reading:
-    return Reading(goes=None, refuses=refuses, feel=None, gap=none_below(thick_nm))
+def _none_found(refuses: tuple[int, ...], thick_nm: int, thinnest: bool = True) -> Reading:
+    gap = none_below(thick_nm, thinnest=thinnest)
+    return Reading(goes=None, refuses=refuses, feel=None, gap=gap)
 
 
 def _called(
@@ -175,7 +177,7 @@ def _called(
     gap: Gap,
 ) -> Reading:
     if called_nm is not None:
-        gap = replace(gap, called_nm=called_nm)
+        gap = replace(gap, called_nm=called_nm, high_nm=called_nm if gap.endless else gap.high_nm)
     return Reading(goes=goes, refuses=refuses, feel=feel, gap=gap)
 
 

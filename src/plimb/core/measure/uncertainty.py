@@ -6,7 +6,7 @@ probability of conformance with the limits (JCGM 106:2012, 3.3.7). Floats live h
 out only as a probability.
 """
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from itertools import product
@@ -25,10 +25,15 @@ class Doubt:
     `drag_nm` is how far the gap may lie from a blade that goes with light drag
     (judgement); `piece_nm` is what a micrometer reading is good to, `marked_nm` a thickness
     known from its marking alone or from a calliper, and `film_nm` what the oil in one joint
-    of a stack may add (all common practice).
+    of a stack may add (all common practice). `called_nm` is how far off a called number may be
+    within its interval, `guess_nm` a guess, `bought_nm` how far a new piece may be off its
+    marking (judgement).
     """
 
     drag_nm: int = mm("0.005")
+    called_nm: int = mm("0.008")
+    guess_nm: int = mm("0.02")
+    bought_nm: int = mm("0.01")
     piece_nm: int = mm("0.004")
     marked_nm: int = mm("0.02")
     film_nm: int = mm("0.01")
@@ -55,17 +60,23 @@ def thickness_doubt(
 def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
     """Return between which lengths the gap is taken to lie evenly, in nanometres.
 
-    Each joint of a stack may hold oil that widens it upwards.
+    Each joint of a stack may hold oil that widens it upwards. A called number narrows it, as
+    far as what goes and refuses allows; a guess widens it.
 
     Raises:
-        ValueError: No gap was found; nothing is known of how far the valve was held open.
+        ValueError: One end is not known: how far the valve was held open, how wide it is.
     """
-    if gap.low_nm is None:
-        raise ValueError("no gap was found")
-    high_nm = gap.high_nm + gap.joints * doubt.film_nm
-    if gap.low_nm == high_nm:
-        return float(gap.low_nm - doubt.drag_nm), float(high_nm + doubt.drag_nm)
-    return float(gap.low_nm), float(high_nm)
+    if gap.low_nm is None or gap.open_ended:
+        raise ValueError("one end of the gap is not known")
+    low, high = float(gap.low_nm), float(gap.high_nm + gap.joints * doubt.film_nm)
+    if gap.called_nm is not None and not gap.is_point:
+        low = max(low, gap.called_nm - doubt.called_nm)
+        high = gap.called_nm + doubt.called_nm if gap.endless else high
+        high = min(high, gap.called_nm + doubt.called_nm)
+    elif low == high:
+        low, high = low - doubt.drag_nm, high + doubt.drag_nm
+    wider = doubt.guess_nm * gap.guess
+    return low - wider, high + wider
 
 
 def share_below(z: Any, widths: Iterable[float]) -> Any:
@@ -118,7 +129,7 @@ def chance_in_spec(
 
     Where no gap was found nothing is known of how far the valve was held open: 0.
     """
-    if gap.low_nm is None:
+    if gap.low_nm is None or gap.open_ended:
         return 0.0
     low, high = gap_ends(gap, doubt)
     middle = (low + high) / 2 + thinner_by_nm
@@ -129,6 +140,13 @@ def chance_in_spec(
     if middle + reach < limits.low_nm or limits.high_nm < middle - reach:
         return 0.0
     return float(chance_in_band(middle, widths, limits.low_nm, limits.high_nm))
+
+
+def kept_chance(gap: Gap | None, limits: Limits, doubt: Doubt = USUAL_DOUBT) -> float | None:
+    """Return the chance that a gap is in spec as it is, None where one end is not known."""
+    if gap is None or gap.low_nm is None or gap.open_ended:
+        return None
+    return chance_in_spec(gap, 0, limits, doubt=doubt, kept=True)
 
 
 def band_widths(
@@ -158,3 +176,33 @@ def chance_in_band(middle: Any, widths: Iterable[float], low_nm: int, high_nm: i
     below = share_below(low_nm - middle - 0.5, widths)
     inside = above - below
     return inside.clip(0.0, 1.0) if hasattr(inside, "clip") else min(1.0, max(0.0, inside))
+
+
+def chances_in_bands(middle: Any, widths: Sequence[Any], low_nm: Any, high_nm: Any) -> Any:
+    """Return for each of many values the share between its two limits, by its own widths.
+
+    The same as `chance_in_band`, for numpy arrays of one length throughout; no width may be 0.
+    """
+    power, total = len(widths), 0.0
+    below, above = low_nm - middle - 0.5, high_nm - middle
+    for signs in product((1, -1), repeat=power):
+        away = sum(sign * width for sign, width in zip(signs, widths, strict=True)) / 2
+        at_high, at_low = above + away, below + away
+        total = total + prod(signs) * (
+            (at_high * (at_high > 0)) ** power - (at_low * (at_low > 0)) ** power
+        )
+    inside: Any = total / (factorial(power) * prod(widths))
+    return inside.clip(0.0, 1.0)
+
+
+SURE = 0.9
+"""A chance from here on is sure enough, where the shop says nothing else (judgement)."""
+
+RISK_STEPS = 300
+"""Chances of another round nearer to each other than one in so many are told apart no more."""
+
+
+def risk_of(chance: Any) -> Any:
+    """Return the chance of another round in whole steps; takes a number or a numpy array."""
+    steps = (1 - chance) * RISK_STEPS
+    return steps.round().astype("int64") if hasattr(steps, "astype") else round(steps)

@@ -11,14 +11,11 @@ import numpy as np
 from plimb.core.errors import BadValue
 from plimb.core.plan.assignment import Mask, Whole, assign, pack
 from plimb.core.plan.levels import LEVELS, Levels
-from plimb.core.plan.levels import rank as rank_of
 from plimb.core.plan.request import Pin, PlanRequest
 from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.family import Family
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import Aim
-
-PRICE_SCALE = 10_000
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -44,7 +41,11 @@ class Candidates:
         self._stock()
         n, m = len(self.rows), len(self.columns)
         thick = np.concatenate([own, np.array([s.thickness_nm for s in self.columns], np.int64)])
-        levels = self.levels.of(np.broadcast_to(thick, (n, n + m)))
+        doubt = [row.doubt_nm for row in self.rows] + [one.doubt_nm for one in self.columns]
+        every = (n, n + m)
+        levels = self.levels.of(
+            np.broadcast_to(thick, every), np.broadcast_to(np.array(doubt, np.int64), every)
+        )
         allowed = self._may_take(levels, thick)
         counter, counter_allowed = self._counter()
         at_hand = {name: levels[name] for name in LEVELS}
@@ -125,19 +126,21 @@ class Candidates:
             by_family.setdefault(self.rows[at].clearance.family, []).append(at)
         for family, among in by_family.items():
             sizes = np.array(family.sizes(), dtype=np.int64)
-            of = self.levels.of(np.broadcast_to(sizes, (len(among), len(sizes))), among)
+            every = (len(among), len(sizes))
+            new = np.full(every, self.policy.doubt.bought_nm, dtype=np.int64)
+            of = self.levels.of(np.broadcast_to(sizes, every), new, among)
             useful = of["bad"] == 0
             for place, at in enumerate(among):
                 valve = self.rows[at].clearance.id
                 barred = [nm for name, nm in self.request.forbidden if name == valve]
                 if barred:
                     useful[place] &= ~np.isin(sizes, barred)
-            rank = np.where(useful, rank_of(of), np.iinfo(np.int64).max)
+            rank = np.where(useful, self.levels.rank(of, among), np.iinfo(np.int64).max)
             if self.policy.school.aim is Aim.TIGHT:  # of two equally good the thicker
                 best = rank.shape[1] - 1 - rank[:, ::-1].argmin(axis=1)
             else:
                 best = rank.argmin(axis=1)
-            price = PRICE_SCALE if family.price is None else int(family.price * PRICE_SCALE)
+            price = self.levels.money.of(family.price)
             for place, at in enumerate(among):
                 take = int(best[place])
                 pin = self.pins.get(self.rows[at].clearance.id)
@@ -150,7 +153,7 @@ class Candidates:
                 self.bought[at] = int(sizes[take])
                 for name in LEVELS:
                     levels[name][at] = of[name][place, take]
-                levels["money"][at] = price
+                levels["cost"][at] += price
         return levels, allowed
 
     def _prune(self, levels: dict[str, Whole], allowed: Mask) -> None:
@@ -160,7 +163,7 @@ class Candidates:
         self.thick = [row.piece_nm or 0 for row in self.rows]
         self.stock_of: list[int | None] = [None] * n
         if m:
-            rank = np.where(allowed[:, n:], rank_of(levels)[:, n:], np.iinfo(np.int64).max)
+            rank = np.where(allowed[:, n:], self.levels.rank(levels)[:, n:], np.iinfo(np.int64).max)
             if m > n:
                 nearest = np.argpartition(rank, n - 1, axis=1)[:, :n]
                 wanted = {int(c) for c in np.unique(nearest[np.take_along_axis(
@@ -252,7 +255,7 @@ class Candidates:
             for name in LEVELS
         }
         for at in others:
-            for name in ("bad", "near", "off"):
+            for name in ("bad", "near", "cost", "off"):
                 sums[name] += int(self._kept[name][at])
         ordered = [sums[name] for name in LEVELS]
         return Solved(out=out, columns=taken, levels=(*ordered[:2], len(out), *ordered[2:]))

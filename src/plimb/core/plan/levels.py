@@ -5,28 +5,43 @@ later ones.
 """
 
 from collections.abc import Sequence
+from decimal import Decimal
+from typing import Any
 
 import numpy as np
+from numpy.typing import NDArray
 
-from plimb.core.measure.gap import point
-from plimb.core.measure.limits import Verdict
-from plimb.core.measure.uncertainty import chance_in_band
+from plimb.core.lengths import mm
+from plimb.core.measure.uncertainty import RISK_STEPS, chances_in_bands, gap_ends, risk_of
 from plimb.core.plan.assignment import Whole
-from plimb.core.plan.needs import WhichToSet, near_edge, near_tight_edge
+from plimb.core.plan.needs import near_edge
 from plimb.core.plan.request import Policy
 from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.shim import Condition
-from plimb.core.shim.sum import Rounding, sought_thickness, window
+from plimb.core.shim.sum import Rounding, sought_thickness
 
 LOG_SCALE = 1_000_000
 LEAST_CHANCE = 1e-12
-LEVELS = ("bad", "near", "set", "touched", "money", "needless", "round", "aim", "off", "moved")
+LEVELS = ("bad", "near", "set", "touched", "unsure", "lean", "cost", "needless", "round", "aim",
+          "off", "moved")  # fmt: skip
 """The names of the levels, the weightiest first; camshafts stand between `near` and `set`."""
 
-_SHIFT = 40
-
-WRONG_WAY_NM = 10_000_000
+WRONG_WAY_NM = mm("20")
 """A piece against the shop's rounding is as bad as one this far from the aim: worse than any."""
+
+_FIELDS = 10
+LEAST_WIDTH_NM = 100
+"""What is narrower than a tenth of a micrometre is reckoned with as that wide."""
+
+ROUND_OF_SINGLES = 30
+"""Another round costs about as much as so many single pieces: half a day's work (judgement)."""
+
+MOST_MONEY = 1_000_000
+"""No price is reckoned with above this, in hundredths."""
+
+_AWAY_BITS, _COST_BITS = 25, 21
+
+Floats = NDArray[np.float64]
 
 
 class Levels:
@@ -34,131 +49,184 @@ class Levels:
 
     def __init__(self, rows: Sequence[PlanRow], policy: Policy) -> None:
         self.rows, self.policy = rows, policy
-        fields: list[tuple[int, ...]] = []
-        for row in rows:
-            spec = row.spec
-            check, target = spec.check, spec.target
-            gap, shim_nm = row.gap, row.piece_nm or 0
-            if gap is None:
-                gap = point(0)
-            low = high = t_low = t_high = gap.best_nm
-            if gap.low_nm is not None and row.steady:
-                low, high = gap.low_nm, gap.high_nm
-            if gap.low_nm is not None and window(gap, 0, target) is not None:
-                t_low, t_high = gap.low_nm, gap.high_nm
-            ideal = sought_thickness(gap, shim_nm, spec, target, policy.school.aim)
-            fields.append(
-                (low, high, t_low, t_high, gap.best_nm, shim_nm, check.low_nm, check.high_nm,
-                 target.low_nm, target.high_nm, ideal)
-            )  # fmt: skip
-        table = np.array(fields, dtype=np.int64).reshape(len(rows), 11)
-        (self.low, self.high, self.t_low, self.t_high, self.best, self.shim, self.check_low,
-         self.check_high, self.target_low, self.target_high, self.ideal) = (
-            table[:, place : place + 1] for place in range(11)
+        fields = [self._row(row) for row in rows]
+        table = np.array(fields, dtype=np.int64).reshape(len(rows), _FIELDS)
+        (self.low, self.high, self.best, self.shim, self.old, self.check_low, self.check_high,
+         self.target_low, self.target_high, self.ideal) = (
+            table[:, place : place + 1] for place in range(_FIELDS)
         )  # fmt: skip
+        self.money = Money(rows, policy)
         self.lost = np.array([row.lost for row in rows], dtype=bool)[:, None]
-        self.steady_needless = np.array(
-            [
-                policy.act not in (WhichToSet.ALL, WhichToSet.EVERY)
-                and row.verdict is Verdict.IN
-                and not row.needs_setting(policy.act)
-                for row in rows
-            ],
-            dtype=np.int64,
+        self.sums = np.array([row.sums for row in rows], dtype=bool)[:, None]
+        self.aim_first = policy.aim_first
+        # a valve that is in spec, and would stay in by all that is known, is left alone
+        self.left_alone = np.array(
+            [not self.aim_first and row.left_alone(policy.act, policy.sure, policy.doubt) for row in rows], dtype=np.int64
         )[:, None]
 
-    def of(self, thick: Whole, among: slice | list[int] = slice(None)) -> dict[str, Whole]:
-        """Return what each piece means at every level for the rows, money left out."""
+    def _row(self, row: PlanRow) -> tuple[int, ...]:
+        """Return what is reckoned with of one valve, lengths in nanometres."""
+        spec, gap = row.spec, row.gap
+        low = high = best = 0
+        if gap is not None:
+            low = high = best = gap.best_nm
+        if row.sums and gap is not None:
+            low, high = (round(end) for end in gap_ends(gap, self.policy.doubt))
+        shim_nm = row.piece_nm or 0
+        ideal = shim_nm
+        if gap is not None:
+            ideal = sought_thickness(gap, shim_nm, spec, spec.target, self.policy.school.aim)
+        return (low, high, best, shim_nm, row.doubt_nm, spec.check.low_nm, spec.check.high_nm,
+                spec.target.low_nm, spec.target.high_nm, ideal)  # fmt: skip
+
+    def of(
+        self, thick: Whole, doubt: Whole, among: slice | list[int] = slice(None)
+    ) -> dict[str, Whole]:
+        """Return what each piece means at every level for the rows, money left out.
+
+        Args:
+            thick: Each piece's thickness for each of the rows, in nanometres.
+            doubt: How far that may be off, either way.
+            among: Which rows.
+        """
         policy, school = self.policy, self.policy.school
-        after = self.shim[among] - thick
-        low, high = self.low[among] + after, self.high[among] + after
-        best, lost = self.best[among] + after, self.lost[among]
-        over = np.maximum(self.check_low[among] - low, high - self.check_high[among])
+        lost = self.lost[among]
+        best = self.best[among] + self.shim[among] - thick
+        over = np.maximum(self.check_low[among] - best, best - self.check_high[among])
         # no gap was found: thin enough that one can be felt, were it as large as can be
         enough = self.shim[among] + self.best[among] - self.check_high[among]
         ideal = np.where(lost, enough, self.ideal[among])
         ok = np.where(lost, thick < self.shim[among], over <= 0)
-        into_set = (self.t_low[among] + after >= self.target_low[among]) & (
-            self.t_high[among] + after <= self.target_high[among]
-        )
+        in_set = (best >= self.target_low[among]) & (best <= self.target_high[among])
+        chance = self._chance(thick, doubt, ok & ~lost & self.sums[among], in_set, among)
+        risk = np.where(lost & ok, 0, risk_of(chance))
         near = near_edge(best, self.check_low[among], self.check_high[among])
         away = np.abs(thick - ideal)
         if school.rounding is Rounding.CHANCE:
-            away = np.where(lost, away, self._unlikely(thick, among))
+            away = np.where(lost, away, _unlikely(chance))
         wrong_way = {
             Rounding.THINNER: thick > ideal,
-            Rounding.THICKER: (thick < ideal) & ~lost,
+            Rounding.THICKER: thick < ideal,
         }.get(school.rounding, np.zeros(thick.shape, dtype=bool))
-        wrong_way = np.where(lost, thick > ideal, wrong_way)
         ones = np.ones(thick.shape, dtype=np.int64)
+        sure_at = int(risk_of(policy.sure))
+        leans = self.aim_first or school.rounding in (Rounding.THINNER, Rounding.THICKER)
+        fine = ok & ~lost
+        lean = np.where(fine & wrong_way, WRONG_WAY_NM, 0)
         return {
             "bad": (~ok).astype(np.int64),
-            "near": (ok & ~lost & near).astype(np.int64) * (policy.act is WhichToSet.NEAR),
-            "set": (ok & ~lost & ~into_set).astype(np.int64),
-            "touched": self._before_money(
-                ones, np.where(lost, 0, away), (ok & wrong_way & ~lost).astype(np.int64)
-            ),
-            "money": 0 * ones,
-            "needless": self.steady_needless[among] * ones,
-            "round": (ok & wrong_way).astype(np.int64),
+            "near": (fine & near).astype(np.int64) * policy.sets_near,
+            "set": (fine & ~in_set).astype(np.int64),
+            "touched": ones * policy.touch_least,
+            "unsure": np.where(fine, np.maximum(0, risk - sure_at), 0) * leans,
+            "lean": lean + np.where(fine, away, 0) * self.aim_first,
+            "cost": self.money.at_risk(risk),
+            "needless": self.left_alone[among] * ones,
+            "round": (ok & lost & (thick > ideal)).astype(np.int64),
             "aim": np.where(ok, away, 0),
             "off": np.where(ok, 0, np.where(lost, 1, np.maximum(over, 1))),
             "moved": ones,
         }
 
-    def _before_money(self, ones: Whole, away: Whole, wrong_way: Whole) -> Whole:
-        """Return what outranks the price: pieces touched, or the way to the aim of every valve."""
-        if self.policy.touch_least or self.policy.act is not WhichToSet.EVERY:
-            return ones * self.policy.touch_least
-        return away + WRONG_WAY_NM * wrong_way
+    def _chance(
+        self,
+        thick: Whole,
+        doubt: Whole,
+        wanted: NDArray[np.bool_],
+        in_set: NDArray[np.bool_],
+        among: slice | list[int],
+    ) -> Floats:
+        """Return the chance to be in the range a changed valve is held to, where wanted."""
+        row, column = np.nonzero(wanted)
 
-    def _unlikely(self, thick: Whole, among: slice | list[int]) -> Whole:
-        """Return −ln of the chance to be in spec, in millionths, by usual piece doubt."""
-        doubt = self.policy.doubt
-        rows = np.array(self.rows, dtype=object)[among]
-        answer = np.zeros(thick.shape)
-        for place, row in enumerate(rows):
-            if not row.known or row.lost:
-                continue
-            middle, widths = row.band(doubt.piece_nm, doubt)
-            check = row.spec.check
-            answer[place] = chance_in_band(
-                middle - thick[place], widths, check.low_nm, check.high_nm
-            )
-        unlikely: Whole = np.rint(-np.log(np.clip(answer, LEAST_CHANCE, 1)) * LOG_SCALE).astype(
-            np.int64
+        def at(field: Whole) -> Whole:
+            taken: Whole = field[among][row, 0]
+            return taken
+
+        held = in_set[row, column]
+        low, high = at(self.low), at(self.high)
+        middle = (low + high) / 2 + at(self.shim) - thick[row, column]
+        found = chances_in_bands(
+            middle,
+            tuple(
+                np.maximum(width, LEAST_WIDTH_NM).astype(np.float64)
+                for width in (
+                    high - low,
+                    2 * at(self.old),
+                    2 * np.broadcast_to(doubt, thick.shape)[row, column],
+                )
+            ),
+            np.where(held, at(self.target_low), at(self.check_low)),
+            np.where(held, at(self.target_high), at(self.check_high)),
         )
-        return unlikely
+        chance: Floats = np.zeros(thick.shape)
+        chance[row, column] = found
+        return chance
 
     def kept(self, forbidden: frozenset[tuple[str, int]]) -> dict[str, Whole]:
         """Return what leaving each valve's own piece in means, its camshaft being out."""
-        n = len(self.rows)
+        n, policy = len(self.rows), self.policy
         kept = {name: np.zeros(n, dtype=np.int64) for name in LEVELS}
-        at_own = self.of(self.shim.copy())
+        at_own = self.of(self.shim.copy(), np.zeros_like(self.shim))
         for at, row in enumerate(self.rows):
-            act = self.policy.act
-            near = act is WhichToSet.NEAR and bool(
-                row.gap and near_tight_edge(row.gap, row.spec.check)
-            )
-            wanted = row.needs_setting(act)
-            barred = (row.valve, row.piece_nm) in forbidden
-            only_near = near and row.verdict is Verdict.IN
+            wanted = row.needs_setting(policy.act)
+            only_near = policy.sets_near and row.near_and_in
             scrap = row.condition is Condition.SCRAP
-            bad = (wanted and (not only_near or scrap)) or barred
+            bad = (wanted and (not only_near or scrap)) or (row.valve, row.piece_nm) in forbidden
             kept["bad"][at] = bad
             kept["near"][at] = only_near
+            chance = row.kept_chance(policy.doubt)
+            risk = RISK_STEPS if bad else 0 if chance is None else int(risk_of(chance))
+            kept["cost"][at] = self.money.at_risk(risk)
             if bad:
                 kept["off"][at] = max(1, int(at_own["off"][at, 0]))
-            elif act.sets_with(row.clearance) and row.known:
-                for name in ("set", "round", "aim"):
+            elif policy.act.sets_with(row.clearance) and row.known:
+                for name in ("set", "aim", "lean"):
                     kept[name][at] = at_own[name][at, 0]
-                if act is WhichToSet.EVERY and not self.policy.touch_least:
-                    kept["touched"][at] = at_own["touched"][at, 0]
+                kept["unsure"][at] = max(0, risk - int(risk_of(policy.sure)))
+                if policy.school.rounding is Rounding.CHANCE and chance is not None:
+                    kept["aim"][at] = kept["lean"][at] = _unlikely(np.array(chance))
         return kept
 
+    def rank(self, levels: dict[str, Whole], among: slice | list[int] = slice(None)) -> Whole:
+        """Return one number a cell by which a valve would choose among pieces of one price."""
+        wrong = levels["lean"] >= WRONG_WAY_NM
+        flags = (levels["bad"] * 2 + levels["near"]) * 2 + levels["set"]
+        first = ((flags << 9) + levels["unsure"]) * 2 + wrong
+        # where the aim comes first it is in the lean as well: one of the two is looked at
+        away = levels["aim"] + levels["off"]
+        cost = (np.minimum(levels["cost"], MOST_MONEY) << 1) + levels["round"]
+        ranked: Whole = (((first << _COST_BITS) + cost) << _AWAY_BITS) + away
+        if self.aim_first:
+            leaning = (((first << _AWAY_BITS) + away) << _COST_BITS) + cost
+            ranked = np.where(self.lost[among], ranked, leaning)
+        return ranked
 
-def rank(levels: dict[str, Whole]) -> Whole:
-    """Return one number a cell by which a valve would choose among pieces that cost the same."""
-    flags = ((levels["bad"] * 2 + levels["near"]) * 2 + levels["set"]) * 2 + levels["round"]
-    ranked: Whole = (flags << _SHIFT) + levels["aim"] + levels["off"]
-    return ranked
+
+def _unlikely(chance: Floats) -> Whole:
+    """Return −ln of the chance, in millionths."""
+    found: Whole = np.rint(-np.log(np.clip(chance, LEAST_CHANCE, 1)) * LOG_SCALE).astype(np.int64)
+    return found
+
+
+class Money:
+    """Prices in hundredths; what is not known is taken as what the others cost, or as one.
+
+    Another round costs the shop `round_cost`, or as much as thirty singles.
+    """
+
+    def __init__(self, rows: Sequence[PlanRow], policy: Policy) -> None:
+        prices = [one for row in rows if (one := row.clearance.family.price) is not None]
+        self.usual = min(MOST_MONEY, round(max(prices, default=1) * 100))
+        said = policy.round_cost
+        self.round_cost = min(
+            MOST_MONEY, ROUND_OF_SINGLES * self.usual if said is None else round(said * 100)
+        )
+
+    def of(self, price: Decimal | None) -> int:
+        """Return what one piece costs."""
+        return self.usual if price is None else min(MOST_MONEY, round(price * 100))
+
+    def at_risk(self, risk: Any) -> Any:
+        """Return what the chance of another round costs, for steps of risk."""
+        return risk * self.round_cost // RISK_STEPS

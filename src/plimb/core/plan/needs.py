@@ -7,7 +7,9 @@ from typing import Any
 from plimb.core.engine.engine import Clearance
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Limits, Verdict, judge
+from plimb.core.measure.uncertainty import SURE, kept_chance
 from plimb.core.shim.shim import Condition
+from plimb.core.words import percent
 
 
 class WhichToSet(StrEnum):
@@ -20,6 +22,11 @@ class WhichToSet(StrEnum):
     NEAR = "near"
     ALL = "all"
     EVERY = "every"
+
+    @property
+    def aim_first(self) -> bool:
+        """Whether valves that are in are set as well, so that the way to the aim comes first."""
+        return self in (WhichToSet.ALL, WhichToSet.EVERY)
 
     def sets_with(self, clearance: Clearance) -> bool:
         """Return whether a valve that is in is set once its camshaft is out."""
@@ -85,6 +92,22 @@ def comes_along(clearance: Clearance, which: WhichToSet, shafts_out: frozenset[s
     return which.sets_with(clearance) and out
 
 
+def doubtful(clearance: Clearance, gap: Gap, shafts_out: frozenset[str]) -> float | None:
+    """Return the chance of a valve that reads in spec without being sure, its shaft being out.
+
+    What lies on a limit is in by its reading, but out as likely as in: where the camshaft comes
+    out anyway it is looked at with the rest. None for any other valve.
+    """
+    if clearance.check is None or clearance.camshaft not in shafts_out:
+        return None
+    chance = kept_chance(gap, clearance.check)
+    return chance if chance is not None and chance < SURE else None
+
+
+_ENDS = {
+    True: "refused: try thinner blades until one goes",
+    False: "loose: try thicker blades until one refuses",
+}
 _WORDS = {
     Verdict.UNSETTLED: "straddles a limit: try a blade in between",
     Verdict.NONE: "no gap found: it may be held open",
@@ -107,8 +130,12 @@ def valve_need(
         return ValveNeed(need=Need.SPEC, reason="not judged: no spec is entered", opens=False)
     verdict = judge(gap, clearance.check)
     opens = needs_setting(clearance, gap, condition, which)
-    if verdict is Verdict.UNSETTLED:
-        return ValveNeed(need=Need.FINER, reason=_WORDS[verdict], opens=opens)
+    if gap.open_ended or verdict is Verdict.UNSETTLED:
+        how = _ENDS[gap.low_nm is None] if gap.open_ended else ""
+        words = _WORDS[verdict] if not how else how
+        return ValveNeed(need=Need.FINER, reason=words, opens=opens)
+    if gap.guess:
+        return ValveNeed(need=Need.FINER, reason="a guess: measure it again", opens=opens)
     if verdict is not Verdict.IN:
         return ValveNeed(need=Need.OPEN, reason=_WORDS[verdict], opens=True)
     if opens:
@@ -117,5 +144,9 @@ def valve_need(
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
     if comes_along(clearance, which, shafts_out):
         why = "every valve is set" if which is WhichToSet.EVERY else "its camshaft comes out"
+        return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
+    chance = doubtful(clearance, gap, shafts_out)
+    if chance is not None:
+        why = f"on the limit ({percent(chance)} sure), and its camshaft comes out"
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
     return ValveNeed(need=Need.LEAVE, reason="in spec", opens=False)

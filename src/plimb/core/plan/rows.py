@@ -4,11 +4,17 @@ from dataclasses import dataclass
 
 from plimb.core.engine.engine import Clearance
 from plimb.core.measure.gap import Gap
-from plimb.core.measure.limits import Spec, Verdict, judge
-from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt, band_widths, chance_in_spec, gap_ends
-from plimb.core.plan.needs import WhichToSet, needs_setting
+from plimb.core.measure.limits import Limits, Spec, Verdict, from_nothing, judge
+from plimb.core.measure.uncertainty import (
+    USUAL_DOUBT,
+    Doubt,
+    band_widths,
+    chance_in_spec,
+    gap_ends,
+    kept_chance,
+)
+from plimb.core.plan.needs import WhichToSet, near_tight_edge, needs_setting
 from plimb.core.shim.shim import Condition, ShimReading
-from plimb.core.shim.sum import window
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -34,18 +40,18 @@ class PlanRow:
 
     @property
     def known(self) -> bool:
-        """Whether a sum can be made: the gap is measured and the piece read."""
-        return self.gap is not None and self.piece_nm is not None
+        """Whether it can be planned: the gap is measured, both its ends, and the piece read."""
+        return self.gap is not None and self.piece_nm is not None and not self.gap.open_ended
+
+    @property
+    def sums(self) -> bool:
+        """Whether a chance can be worked out: both ends of the gap are known."""
+        return self.gap is not None and self.gap.low_nm is not None and not self.gap.open_ended
 
     @property
     def verdict(self) -> Verdict | None:
         """What the gap as found says against the check range."""
         return judge(self.gap, self.spec.check) if self.gap else None
-
-    @property
-    def steady(self) -> bool:
-        """Whether some thickness is in spec for every gap the reading allows."""
-        return self.gap is not None and window(self.gap, 0, self.spec.check) is not None
 
     @property
     def lost(self) -> bool:
@@ -55,6 +61,34 @@ class PlanRow:
     def needs_setting(self, which: WhichToSet) -> bool:
         """Return whether the valve asks for another piece for its own sake."""
         return needs_setting(self.clearance, self.gap, self.condition, which)
+
+    @property
+    def near_and_in(self) -> bool:
+        """Whether it is in spec, in the tightest fifth."""
+        return (
+            self.verdict is Verdict.IN
+            and self.gap is not None
+            and near_tight_edge(self.gap, self.spec.check)
+        )
+
+    def kept_chance(self, doubt: Doubt = USUAL_DOUBT) -> float | None:
+        """Return the chance that it is in spec as it is, None where nothing is known."""
+        return kept_chance(self.gap, self.spec.check, doubt)
+
+    def left_alone(self, which: WhichToSet, sure: float, doubt: Doubt) -> bool:
+        """Return whether nothing speaks for another piece: it is in spec, and surely so."""
+        chance = self.kept_chance(doubt)
+        return (
+            self.verdict is Verdict.IN
+            and not self.needs_setting(which)
+            and (chance is None or chance >= sure)
+        )
+
+    def held_to(self, thickness_nm: int) -> Limits:
+        """Return the range it is held to with another piece: the set range, if it gets there."""
+        gap = self.gives(thickness_nm)
+        target = self.spec.target
+        return target if gap is not None and target.holds(gap.best_nm) else self.spec.check
 
     def gives(self, thickness_nm: int) -> Gap | None:
         """Return the gap that follows with that thickness in."""
@@ -77,6 +111,7 @@ class PlanRow:
 
 def plan_row(clearance: Clearance, gap: Gap | None, shim: ShimReading | None) -> PlanRow:
     """Return one valve as the plan sees it."""
+    gap = gap and from_nothing(gap, clearance.check)
     if shim is None:
         return PlanRow(clearance=clearance, gap=gap, piece_nm=None)
     return PlanRow(
@@ -96,15 +131,20 @@ def chance_of(
     *,
     kept: bool = False,
 ) -> float | None:
-    """Return the chance that the valve is in spec with that piece, None where nothing is known."""
-    if row.gap is None or row.gap.none_found or (row.piece_nm is None and not kept):
+    """Return the chance that the valve passes with that piece, None where nothing is known.
+
+    Another piece is held to the set range where it gets there; one whose doubt is not given is
+    new, and known from its marking alone.
+    """
+    if kept:
+        return row.kept_chance(doubt)
+    if row.gap is None or not row.sums or row.piece_nm is None:
         return None
     return chance_in_spec(
         row.gap,
-        0 if kept else (row.piece_nm or 0) - thickness_nm,
-        row.spec.check,
+        row.piece_nm - thickness_nm,
+        row.held_to(thickness_nm),
         doubt=doubt,
-        kept=kept,
         old_nm=row.doubt_nm,
-        new_nm=new_doubt_nm,
+        new_nm=doubt.bought_nm if new_doubt_nm is None else new_doubt_nm,
     )

@@ -2,16 +2,19 @@
 
 The levels, strictly in this order:
 
-1. valves left out of spec (fewest), then, for a shop that sets valves near the edge, those
+1. valves expected out of spec (fewest), then, for a shop that sets valves near the edge, those
    left in the tightest fifth;
 2. camshafts taken out (fewest; a follower that needs none counts none);
-3. changed valves that end outside the set range where the spec has one;
-4. for *touch least*, pieces changed; where every valve is set, the way to the aim; then money
-   spent at the counter;
-5. valves in spec whose piece is changed without need;
-6. changes against the shop's rounding, then total distance from the aim, or, with *best
-   chance*, the sum of −ln P(in spec);
-7. how far valves that cannot be brought in end from spec; then pieces changed.
+3. changed valves expected outside the set range where the spec has one;
+4. for *touch least*, pieces changed;
+5. where the shop sets valves that are in, or rounds one way always: how far pieces fall short
+   of being sure enough, then the way to the aim, or those that go the wrong way;
+6. what it is expected to cost: money at the counter, and another round times its chance, over
+   all valves, kept ones too;
+7. valves surely in spec whose piece is changed without need;
+8. pieces for now too thick to be sure of a gap; then total distance from the aim, or, with
+   *best chance*, the sum of −ln P(in spec);
+9. how far valves that cannot be brought in end from spec; then pieces changed.
 
 For every set of camshafts that may come out the rest is one assignment of pieces to valves,
 solved exactly; the least over the sets is the plan. Where every valve is set all are out.

@@ -8,7 +8,7 @@ from functools import lru_cache
 from plimb.core.errors import BadValue
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Limits, Spec
-from plimb.core.measure.uncertainty import chance_in_spec
+from plimb.core.measure.uncertainty import SURE, USUAL_DOUBT, chance_in_spec, risk_of
 from plimb.core.shim.family import check_shim
 
 
@@ -33,10 +33,15 @@ class Rounding(StrEnum):
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class School:
-    """How a shop leans: an aim (a named one, or a gap in nanometres) and a rounding."""
+    """How a shop leans: an aim (a named one, or a gap in nanometres) and a rounding.
+
+    It leans as far as is sure enough. Where `first` is given the aim comes before all but that
+    chance: every piece whose chance reaches it is as good as any other but for its aim.
+    """
 
     aim: Aim | int = Aim.LOOSE
     rounding: Rounding = Rounding.NEAREST
+    first: float | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -66,7 +71,10 @@ class WorkedOut:
     """The answer for one valve. Lengths in nanometres.
 
     `stack_low_nm` is None where no gap was found: the stack is then below
-    `stack_high_nm`, `ideal_nm` is an upper bound, and everything is `provisional`.
+    `stack_high_nm`, `ideal_nm` is an upper bound, and everything is `provisional`. So it is
+    where a blade went loosely and nothing refused: the stack is then `stack_low_nm` or more.
+    `likeliest` is the size to take by what is known; it is the `pick` where some size is in
+    spec for every gap the reading allows, or the technician called a number.
     `window` holds every thickness that is in spec for every gap the reading allows.
     `limits` is the range aimed into: the set range, or the check range if no size
     reaches the set range (`fell_back`).
@@ -95,7 +103,7 @@ def window(gap: Gap, shim_nm: int, limits: Limits) -> Window | None:
     gap = stack − shim, so with the gap in [low, high] the thickest safe shim is
     low + shim − min and the thinnest high + shim − max; both ends are in spec.
     """
-    if gap.low_nm is None:
+    if gap.low_nm is None or gap.endless:
         return None
     thin_nm = gap.high_nm + shim_nm - limits.high_nm
     thick_nm = gap.low_nm + shim_nm - limits.low_nm
@@ -166,7 +174,14 @@ def fit(
         thickness_nm=thickness_nm,
         gap_nm=gap.best_nm + thinner_by_nm,
         in_spec=safe is not None and safe.holds(thickness_nm),
-        chance=chance_in_spec(gap, thinner_by_nm, limits, kept=thinner_by_nm == 0, old_nm=old_nm),
+        chance=chance_in_spec(
+            gap,
+            thinner_by_nm,
+            limits,
+            kept=thinner_by_nm == 0,
+            old_nm=old_nm,
+            new_nm=USUAL_DOUBT.bought_nm,
+        ),
     )
 
 
@@ -208,15 +223,14 @@ def _into(
         return fit(gap, shim_nm, thickness_nm, limits, old_nm)
 
     thinner, thicker = sizes_around(sizes, ideal_nm)
-    likeliest = _likeliest([fitted(size) for size in sizes], aim_nm)
+    inside = [fitted(size) for size in sizes if limits.holds(stack_nm - size)]
+    sought_nm = sought_thickness(gap, shim_nm, spec, limits, school.aim)
+    likeliest = preferred([] if gap.low_nm is None or gap.open_ended else inside, sought_nm, school)
+    picked_nm = likeliest.thickness_nm if likeliest else None
     if gap.none_found:
         picked_nm = _provisional(sizes, stack_nm - limits.high_nm, shim_nm)
-    elif school.rounding is Rounding.CHANCE:
-        picked_nm = likeliest.thickness_nm if likeliest else None
-    else:
-        inside = [size for size in sizes if safe and safe.holds(size)]
-        sought_nm = sought_thickness(gap, shim_nm, spec, limits, school.aim)
-        picked_nm = _nearest(inside, sought_nm, school)
+    elif likeliest is not None and not likeliest.in_spec and gap.called_nm is None:
+        picked_nm = None
     return WorkedOut(
         gap=gap,
         shim_nm=shim_nm,
@@ -227,39 +241,41 @@ def _into(
         window=safe,
         aim_nm=aim_nm,
         ideal_nm=ideal_nm,
-        thinner=fitted(thinner[0]) if thinner else None,
-        thicker=fitted(thicker[0]) if thicker else None,
+        thinner=fitted(thinner[0]) if thinner and not gap.open_ended else None,
+        thicker=fitted(thicker[0]) if thicker and not gap.open_ended else None,
         pick=None if picked_nm is None else fitted(picked_nm),
         likeliest=likeliest,
-        provisional=gap.none_found,
+        provisional=gap.none_found or gap.open_ended,
         at_most_nm=stack_nm - limits.low_nm if gap.none_found else None,
     )
 
 
-def _nearest(inside: list[int], ideal_nm: int, school: School) -> int | None:
-    """Return the size the school takes among those in spec; a tie goes to the safer side.
+def preferred(choices: Sequence[Outcome], sought_nm: int, school: School) -> Outcome | None:
+    """Return the size a school takes: as near to its aim as is sure enough.
 
-    Gaps close with use, so the thinner of two equally near sizes is the safer, except
-    for a shop that aims at the tight end.
+    What the chance of another round costs comes first, then the distance from what is sought; a
+    tie goes to the safer side. Gaps close with use, so of two equally near sizes the thinner is
+    the safer, except for a shop that aims at the tight end.
     """
     lean = -1 if school.aim is Aim.TIGHT else 1
-    preferred = {
-        Rounding.THINNER: [size for size in inside if size <= ideal_nm],
-        Rounding.THICKER: [size for size in inside if size >= ideal_nm],
-    }.get(school.rounding, inside)
-    return min(
-        preferred or inside, key=lambda size: (abs(size - ideal_nm), lean * size), default=None
-    )
+    directed = school.rounding in (Rounding.THINNER, Rounding.THICKER)
+    sure_at = risk_of(SURE if school.first is None else school.first)
 
+    def order(one: Outcome) -> tuple[float, ...]:
+        risk, size = risk_of(one.chance), one.thickness_nm
+        away = abs(size - sought_nm)
+        unsure = max(0, risk - sure_at) if directed or school.first is not None else 0
+        wrong = {
+            Rounding.THINNER: size > sought_nm,
+            Rounding.THICKER: size < sought_nm,
+        }.get(school.rounding, False)
+        if school.rounding is Rounding.CHANCE:
+            return (unsure, -round(one.chance, 9), away, lean * size)
+        if school.first is not None:
+            return (unsure, wrong, away, risk, lean * size)
+        return (unsure, wrong, risk, away, lean * size)
 
-def _likeliest(choices: list[Outcome], aim_nm: int) -> Outcome | None:
-    """Return the size with the best chance, the nearest to the aim among equals."""
-    possible = [choice for choice in choices if choice.chance > 0]
-    return max(
-        possible,
-        key=lambda choice: (round(choice.chance, 9), -abs(choice.gap_nm - aim_nm)),
-        default=None,
-    )
+    return min(choices, key=order, default=None)
 
 
 def _provisional(sizes: Sequence[int], at_most_nm: int, shim_nm: int) -> int | None:

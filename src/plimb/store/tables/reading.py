@@ -58,6 +58,7 @@ class GapRow(_Line, Base):
     high_nm: Mapped[int | None]
     open_above: Mapped[bool]
     called_nm: Mapped[int | None]
+    thinnest: Mapped[bool] = mapped_column(server_default=text("1"))
     repeats: Mapped[bool] = mapped_column(server_default=text("0"))
     kept: Mapped[list[str]] = mapped_column(JSON, server_default="[]")
     warm: Mapped[bool] = mapped_column(server_default=text("0"))
@@ -92,7 +93,9 @@ class ShimReadingRow(_Line, Base):
 class ChoiceRow(_Line, Base):
     """The thickness decided on for a valve, where it comes from, and whether by hand.
 
-    `shim_id` is the piece out of the drawer that is kept back for it.
+    `shim_id` is the piece out of the drawer that is kept back for it. `made_from` is what stood
+    when it was decided: what it was worked out from; `doubt_nm` what the instrument is good to
+    that measured the piece as it went in.
     """
 
     __tablename__ = "choice"
@@ -108,4 +111,6 @@ class ChoiceRow(_Line, Base):
     by_marking: Mapped[bool] = mapped_column(server_default=text("0"))
     measured_nm: Mapped[int | None]
     fitted_at: Mapped[datetime | None]
+    made_from: Mapped[list[int | None] | None] = mapped_column(JSON(none_as_null=True))
+    doubt_nm: Mapped[int | None]
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("choice.id"))

@@ -15,7 +15,8 @@ class ShimFamilyRow(Base):
     """Shims that fit one another's place: diameter, runs, how they are marked, what they cost.
 
     `kit_price` and `kit_each` are of a box with so many of every size; `low_stock` is the
-    count under which a size wants buying.
+    count under which a size wants buying. `swap_price` is what the counter asks beside an old
+    piece; the sizes `to_order` are not on its shelf and come after `wait_days`.
     """
 
     __tablename__ = "shim_family"
@@ -29,6 +30,9 @@ class ShimFamilyRow(Base):
     kit_each: Mapped[int] = mapped_column(server_default=text("3"))
     supplier: Mapped[str] = mapped_column(server_default="")
     low_stock: Mapped[int] = mapped_column(server_default=text("0"))
+    swap_price: Mapped[str | None]
+    to_order: Mapped[list[int]] = mapped_column(JSON, server_default="[]")
+    wait_days: Mapped[int | None]
     version: Mapped[int] = mapped_column(server_default=text("1"))
 
 

@@ -13,7 +13,11 @@ from plimb.store.tables.base import Base, Values
 
 
 class ShopRow(Base):
-    """The one shop this record belongs to."""
+    """The one shop this record belongs to.
+
+    `round_cost` is what going round again costs it, as a decimal in the money of its prices, or
+    nothing where nobody said; `sure` the chance from which on a piece is sure enough.
+    """
 
     __tablename__ = "shop"
 
@@ -24,6 +28,8 @@ class ShopRow(Base):
     act: Mapped[WhichToSet]
     hand_turns: Mapped[int] = mapped_column(server_default=text("2"))
     wrench: Mapped[TorqueUnit] = mapped_column(server_default="N·m")
+    round_cost: Mapped[str | None]
+    sure: Mapped[float] = mapped_column(server_default=text("0.9"))
 
 
 class BladeSetRow(Base):
