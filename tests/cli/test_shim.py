@@ -49,7 +49,7 @@ def test_inches_go_in_and_come_out():
     words = ("--unit", "in", "--run", "0.0700-0.1200/0.001", "--json")
     answer = json.loads(shim(*words, gap="6", fitted="0.0820", spec="0.006-0.008").stdout)
     assert (answer["stack"], answer["window"]) == (0.088, [0.08, 0.082])
-    assert answer["pick"]["thickness"] == 0.08
+    assert answer["pick"]["thickness"] == 0.081  # 0.080 lands on the limit: right one time in two
 
 
 @pytest.mark.parametrize(

@@ -104,8 +104,8 @@ def test_the_proof_is_explained_and_another_round_keeps_the_first(card, school, 
     card.send("post", "rounds", reason="Pieces changed places")
     assert (card.now["round"], card.now["at"]) == (2, "choose")
     first, second = (one.status.valves for one in seen(school, 4).rounds)
-    assert first["1 IN R"].record.proof.gap.words() == "0.23"
-    assert second["1 IN R"].record.found.gap.words() == "0.23"
+    assert first["1 IN R"].record.proof.gap.words() == "0.18–0.20"
+    assert second["1 IN R"].record.found.gap.words() == "0.18–0.20"
     assert second["1 IN R"].record.piece.thickness_nm == mm("2.52")
     assert second["2 EX R"].record.found.gap.words() == "0.23–0.25"
     assert card.now["hand_turns"] == 0
@@ -120,7 +120,7 @@ def test_the_proof_is_explained_and_another_round_keeps_the_first(card, school, 
 
 
 def test_a_round_of_nothing_but_doubt_is_fine(card):
-    for valve, typed in {"1 IN R": "15", "2 IN R": "16"}.items():
+    for valve, typed in {"1 IN R": "15", "2 IN R": "12"}.items():
         card.send("post", "gaps", valve=valve, purpose="proof", text=typed, unit="mm")
     assert card.now["explained"]["fine"]
     assert card.now["explained"]["ranked"] == []
@@ -128,7 +128,7 @@ def test_a_round_of_nothing_but_doubt_is_fine(card):
 
 
 def sign(card):
-    for valve, typed in {"1 IN R": "15", "2 IN R": "15"}.items():
+    for valve, typed in {"1 IN R": "15", "2 IN R": "12"}.items():
         card.send("post", "gaps", valve=valve, purpose="proof", text=typed, unit="mm")
     card.send("post", "signature", signed_by="Ada Lund", remarks="Smooth", next_distance=24000)
 
@@ -210,7 +210,7 @@ def test_readings_go_out_as_csv_superseded_ones_too(card, served):
     answer = served.get(f"{card.place}/readings.csv")
     rows = list(csv.DictReader(io.StringIO(answer.text, newline="")))
     proofs = [r for r in rows if r["valve"] == "1 IN R" and r["kind"] == "proof"]
-    assert [(r["typed"], r["stands"]) for r in proofs] == [("23", "no"), ("15", "yes")]
+    assert [(r["typed"], r["stands"]) for r in proofs] == [("18-20", "no"), ("15", "yes")]
     assert answer.text.count("\r\n") == len(rows) + 1
     assert {r["thickness_mm"] for r in rows if r["kind"] == "piece"} >= {"2.602", "2.561"}
 

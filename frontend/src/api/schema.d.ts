@@ -1195,10 +1195,13 @@ export interface components {
         };
         /**
          * AdviceKind
-         * @description What advise: a finer reading, or the sizes either side on the same order.
+         * @description What helps, cheapest first.
+         *
+         *     A finer reading, measuring pieces and taking the right one of several, or the sizes either
+         *     side on the same order.
          * @enum {string}
          */
-        AdviceKind: "finer" | "either-side";
+        AdviceKind: "finer" | "measure" | "either-side";
         /**
          * Aim
          * @description Where in the range a changed valve should end (schools of the trade).

@@ -5,6 +5,7 @@ from dataclasses import replace
 from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.custody import check_giver, keep_back
 from plimb.actions.planning import VARIANTS, plan_of, stands
+from plimb.actions.views import status_of
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import show_mm
@@ -55,9 +56,14 @@ def choose_piece(
 
 def _decide(on: OnCard, valve: str, choice: Choice | None) -> None:
     shim_id = keep_back(on.session, on.card, valve, choice, on.now)
+    clearance = known_valve(on.card, valve)
+    key = clearance.key
     if choice is not None:
-        choice = replace(choice, by_marking=_from_marking(on, choice, shim_id))
-    key = known_valve(on.card, valve).key
+        choice = replace(
+            choice,
+            by_marking=_from_marking(on, choice, shim_id),
+            made_from=on.records.get(valve, ValveRecord()).made_from(clearance),
+        )
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now
     )
@@ -81,11 +87,16 @@ def take_plan(on: OnCard) -> None:
         NotReady: There is nothing to plan yet, or a piece has gone from the drawer.
     """
     plan, records = plan_of(on.session, on.card).plan, on.records
+    stale = {valve for valve, one in status_of(on.card).valves.items() if one.overtaken}
     moves = [move for move in plan.moves if move.thickness_nm is not None and not move.pinned]
     if not moves and not any(move.pinned for move in plan.moves):
         raise NotReady("Read the shims first; there is nothing to decide yet.", field="valve")
     # what stands already stays as it is, fitted or not
-    differ = [move for move in moves if not stands(records[move.valve].choice, move)]
+    differ = [
+        move
+        for move in moves
+        if move.valve in stale or not stands(records[move.valve].choice, move)
+    ]
     for move in differ:  # what is put back first can be taken by another valve
         if records[move.valve].choice is not None:
             _decide(on, move.valve, None)

@@ -20,7 +20,7 @@ from plimb.core.plan.reasons import given_up, reasons
 from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
 from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
-from plimb.core.plan.search import alternatives, plan_engine
+from plimb.core.plan.search import OTHERS, alternatives, instead, plan_engine
 from plimb.core.shim.shim import Condition, Trust
 from plimb.core.shim.sum import School
 from plimb.core.words import sure
@@ -29,11 +29,11 @@ from plimb.store.families import core_family, families, family_among
 from plimb.store.orders import Order, list_orders, on_order_for
 from plimb.store.readings import standing
 from plimb.store.shims import drawer, shims_at
-from plimb.store.shop import core_set
+from plimb.store.shop import core_set, get_shop
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 
-VARIANTS = ("best", "buy-nothing", "only-new", "touch-least")
+VARIANTS = ("best", *OTHERS)
 """The plan, and what can be had instead of it."""
 
 
@@ -88,7 +88,7 @@ class PlanView:
 
 def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanRequest:
     """Return what the card's plan is made from."""
-    known = families(session)
+    known, shop = families(session), get_shop(session)
     trust = card.trust
     rows, pins, engine = [], {}, engine_of(card)
     around, school = status.around, School(aim=card.aim, rounding=card.rounding)
@@ -104,7 +104,9 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
         found, piece = state.record.found, state.record.piece
         rows.append(plan_row(clearance, found.gap if found else None, piece))
         choice = state.record.choice
-        if choice is not None and choice.by_hand and piece and found:
+        # a decision that was made from other figures is made anew with the rest
+        by_hand = choice is not None and choice.by_hand and not state.overtaken
+        if by_hand and choice is not None and piece and found and found.gap.both_ends:
             pins[valve] = Pin(
                 source=choice.source,
                 thickness_nm=choice.thickness_nm,
@@ -124,6 +126,8 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
             school=school,
             act=around.kind.sets or card.act,
             reuse=card.reuse,
+            sure=shop.sure / 100 if school.first is None else school.first,
+            round_cost=None if shop.round_cost is None else Decimal(shop.round_cost),
         ),
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
@@ -160,6 +164,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     others = alternatives(request, best)
     plan = best if wanted == "best" else others[wanted]
     units = status.around.units
+    request = instead(request, wanted)
     why, options = reasons(request, plan, units), all_options(request, plan)
     ordered = on_order_for(session, card.id)
     blades = core_set(card.blade_set) if card.blade_set else None
@@ -169,7 +174,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
         variant=wanted,
         plan=plan,
         moves=tuple(
-            MoveView(move=move, why=why[move.valve], options=options[move.valve])
+            MoveView(move=move, why=why[move.valve].words, options=options[move.valve])
             for move in plan.moves
         ),
         variants=(

@@ -220,7 +220,7 @@ def plan_as_json(request: PlanRequest, plan: Plan, unit: Unit, shims: Unit) -> d
                 "in_spec": move.in_spec,
                 "chance": None if move.chance is None else round(move.chance, 4),
                 "provisional": move.provisional,
-                "why": why[move.valve],
+                "why": why[move.valve].words,
             }
         )
     return {

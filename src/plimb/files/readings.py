@@ -55,12 +55,13 @@ class GapPart(FilePart):
             if gap is None:
                 raise BadValue("a gap needs a blade that goes or refuses, or a called number.",
                                field="gap")  # fmt: skip
-            return replace(gap, joints=joints)
+            return replace(gap, joints=joints, guess=self.guess)
         if gap is None:
-            return point(called_nm)
+            return replace(point(called_nm), guess=self.guess)
         if gap.is_point and gap.low_nm != called_nm:
             raise BadValue("the called number is not what goes with light drag.", field="called")
-        return replace(gap, called_nm=called_nm, joints=joints)
+        high_nm = called_nm if gap.endless else gap.high_nm
+        return replace(gap, called_nm=called_nm, high_nm=high_nm, joints=joints, guess=self.guess)
 
     def reading(self, unit: Unit) -> Reading:
         """Return the reading as if it were typed just now; a called number alone is a blade."""
@@ -140,6 +141,7 @@ class GapLine(LinePart):
     kept: Annotated[list[Annotated[str, Field(max_length=40)]], Field(max_length=20)]
     warm: bool
     guess: Guess = False
+    thinnest: Annotated[bool, Field(exclude_if=lambda thinnest: thinnest)] = True
     reason: Annotated[str, Field(max_length=500, exclude_if=lambda why: not why)] = ""
     supersedes: Earlier = None
 
@@ -153,6 +155,7 @@ class GapLine(LinePart):
                 high_nm=self.high_nm,
                 open_above=self.open_above,
                 called_nm=self.called_nm,
+                endless=self.feel is Feel.LOOSE and not self.refuses,
             )
         return self
 
@@ -173,6 +176,7 @@ def gap_line(part: GapPart, unit: Unit, now: datetime) -> GapLine:
         high_nm=reading.gap.high_nm,
         open_above=reading.gap.open_above,
         called_nm=reading.called_nm,
+        thinnest=reading.gap.thinnest,
         repeats=False,
         kept=[],
         warm=False,

@@ -5,6 +5,7 @@ with knows both.
 """
 
 from collections.abc import Iterable, Mapping
+from dataclasses import replace
 from datetime import datetime
 from typing import Any, TypeVar
 
@@ -13,7 +14,8 @@ from sqlalchemy.orm import Session
 from plimb.core.engine.engine import Engine
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import Unit, show_mm
-from plimb.core.measure.gap import Gap
+from plimb.core.measure.gap import Feel, Gap
+from plimb.core.measure.limits import from_nothing
 from plimb.core.measure.shorthand import Reading, joints_of
 from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
 from plimb.store.rows import columns_of, value_of
@@ -44,15 +46,24 @@ def written(
     pieces, choices = standing(round_.pieces, engine), standing(round_.choices, engine)
     return {
         valve: ValveRecord(
-            found=reading_of(found[valve]) if valve in found else None,
+            found=_judged(found, valve, engine),
             piece=_shim_reading(pieces[valve], trust, _shim_unit(engine, valve))
             if valve in pieces
             else None,
             choice=_choice(choices[valve], engine) if valve in choices else None,
-            proof=reading_of(proofs[valve]) if valve in proofs else None,
+            proof=_judged(proofs, valve, engine),
         )
         for valve in {*found, *proofs, *pieces, *choices}
     }
+
+
+def _judged(lines: Mapping[str, GapRow], valve: str, engine: Engine) -> Reading | None:
+    """Return a valve's gap as it stands, from nothing on where its range begins there."""
+    if valve not in lines:
+        return None
+    reading, clearance = reading_of(lines[valve]), engine.by_id.get(valve)
+    check = clearance.check if clearance else None
+    return replace(reading, gap=from_nothing(reading.gap, check))
 
 
 def gaps_of(round_: RoundRow, engine: Engine, purpose: str) -> dict[str, GapRow]:
@@ -91,6 +102,7 @@ def write_gap(
         supersedes_id=earlier,
         recorded_at=now,
         open_above=False,
+        thinnest=True,
     )
     if reading is not None:
         row.goes = list(reading.goes) if reading.goes else None
@@ -167,7 +179,8 @@ def write_choice(
         row.typed = show_mm(choice.thickness_nm)
         row.fitted_at = now if choice.fitted else None
         row.from_valve = choice.from_valve and engine.clearance(choice.from_valve).key
-        _fill(row, columns_of(ChoiceRow, choice, "from_valve"))
+        row.made_from = None if choice.made_from is None else list(choice.made_from)
+        _fill(row, columns_of(ChoiceRow, choice, "from_valve", "made_from"))
     round_.choices.append(row)
 
 
@@ -194,7 +207,14 @@ def reading_of(row: GapRow) -> Reading:
         row,
         goes=None if row.goes is None else tuple(row.goes),
         refuses=None if row.refuses is None else tuple(row.refuses),
-        gap=value_of(Gap, row, joints=joints_of(row.goes, row.refuses)),
+        gap=value_of(
+            Gap,
+            row,
+            joints=joints_of(row.goes, row.refuses),
+            endless=row.feel is Feel.LOOSE
+            and not row.refuses
+            and row.high_nm in (row.low_nm, row.called_nm),
+        ),
     )
 
 
@@ -213,7 +233,9 @@ def _shim_reading(row: ShimReadingRow, trust: Trust, unit: Unit) -> ShimReading:
 def _choice(row: ChoiceRow, engine: Engine) -> Choice:
     assert row.thickness_nm is not None  # a line with something typed has a thickness
     giver = row.from_valve and engine.names.get(row.from_valve, row.from_valve)
-    return value_of(Choice, row, from_valve=giver, fitted=row.fitted_at is not None)
+    made_from = None if row.made_from is None else tuple(row.made_from)
+    fitted = row.fitted_at is not None
+    return value_of(Choice, row, from_valve=giver, fitted=fitted, made_from=made_from)
 
 
 def carry_over(

@@ -26,7 +26,7 @@ def get_shop(session: Session) -> ShopRow:
             act=WhichToSet.OUT,
             hand_turns=2,
             wrench=TorqueUnit.NM,
-            sure=0.9,
+            sure=90,
         )
         session.add(shop)
     return shop

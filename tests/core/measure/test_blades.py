@@ -105,6 +105,7 @@ sets = st.builds(
 @settings(max_examples=60)
 @given(limits, sets)
 @example(Limits(low_nm=50_000, high_nm=110_000), blade_set(2, 4, 8, 13, stacking=True))
+@example(Limits(low_nm=110_000, high_nm=130_000), blade_set(2, 3, 4, 11, 12, 23))
 def test_over_all_gaps_it_ends_and_needs_no_more_tries_than_halving(spec, blades):
     gaps = range(2_500, 2 * spec.high_nm - spec.low_nm, 5_000)
     ours, theirs = [], []

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from plimb.core.engine.engine import Side
 from plimb.core.job.status import JobStatus
 from plimb.core.lengths import mm
-from plimb.core.measure.gap import Gap, point
+from plimb.core.measure.gap import Gap, point, residual
 from plimb.core.measure.uncertainty import USUAL_DOUBT, gap_ends
 from plimb.core.words import MILLIMETRES, Units
 
@@ -47,14 +47,16 @@ class Proved:
     @property
     def residual_nm(self) -> int | None:
         """Proof minus prediction, or None where one of them is not known."""
-        if self.found.none_found or self.proof.none_found:
+        if not (self.found.both_ends and self.proof.both_ends):
             return None
-        return self.proof.best_nm - self.predicted.best_nm
+        return residual(self.proof, self.predicted)
 
     @property
     def before_nm(self) -> int | None:
         """The gap before, worked back from the proof; below zero it was held open."""
-        return None if self.proof.none_found else self.proof.best_nm - (self.old_nm - self.new_nm)
+        return (
+            None if not self.proof.both_ends else self.proof.best_nm - (self.old_nm - self.new_nm)
+        )
 
 
 def proved_from(status: JobStatus) -> tuple[Proved, ...]:

@@ -106,7 +106,9 @@ def _undecided(job: Job) -> tuple[str, ...]:
     given = job.given_away
     return job.those(
         lambda one: (
-            (one.valve in given and not one.touched) or (one.opens and one.record.choice is None)
+            (one.valve in given and not one.touched)
+            or (one.opens and one.record.choice is None)
+            or one.overtaken
         )
     )
 

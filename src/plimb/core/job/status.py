@@ -91,6 +91,7 @@ def job_status(
             else school,
             _need(engine.clearance(valve), record, which, shafts_out, around),
             given_away=valve in given,
+            overtaken=_overtaken(engine.clearance(valve), record, written),
         )
         for valve, record in written.items()
     }
@@ -118,13 +119,28 @@ def job_status(
     )
 
 
+def _overtaken(
+    clearance: Clearance, record: ValveRecord, written: Mapping[str, ValveRecord]
+) -> bool:
+    """Return whether a decision was made from figures, or for a piece, that have changed."""
+    choice = record.choice
+    if choice is None or choice.fitted:
+        return False
+    if choice.source is Source.ENGINE and choice.from_valve and choice.made_from is not None:
+        piece = written.get(choice.from_valve, ValveRecord()).piece
+        scrap = piece is None or piece.condition is not Condition.SOUND
+        if piece is None or scrap or piece.thickness_nm != choice.thickness_nm:
+            return True
+    return record.overtaken(clearance)
+
+
 def by_amount(clearance: Clearance, record: ValveRecord, change_nm: int, school: School) -> School:
     """Return the school that aims at a known amount from the gap as found, never out of spec."""
     if record.found is None or clearance.check is None:
         return school
     wanted = record.found.gap.best_nm + change_nm
     check = clearance.check
-    return replace(school, aim=min(max(wanted, check.low_nm), check.high_nm))
+    return replace(school, aim=min(max(wanted, check.low_nm), check.high_nm), first=ANY)
 
 
 def _shafts_out(
@@ -145,6 +161,9 @@ def _shafts_out(
         )
     )
 
+
+ANY = 0.0
+"""Where the amount is given, no chance is asked for: it is what somebody wants."""
 
 LEFT_ALONE = ValveNeed(need=Need.LEAVE, reason="left alone by this job", opens=False)
 

@@ -3,21 +3,25 @@
 from dataclasses import dataclass
 
 from plimb.core.engine.engine import Clearance
-from plimb.core.measure.gap import Gap
+from plimb.core.measure.gap import Gap, residual
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.shorthand import Reading
-from plimb.core.measure.uncertainty import thickness_doubt
+from plimb.core.measure.uncertainty import USUAL_DOUBT, thickness_doubt
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, near_tight_edge, valve_need
 from plimb.core.shim.shim import Condition, ShimReading, Source
 from plimb.core.shim.sum import School, WorkedOut, work_out
+
+
+MadeFrom = tuple[int | None, ...]
+"""The gap, the piece and the spec that a decision was made from, in nanometres."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Choice:
     """The piece decided on for a valve, and whether a person decided it against the plan.
 
-    `measured_nm` is what a micrometer said as it went in; `by_marking` that nobody ever
-    measured it; `fitted` that it is in.
+    `measured_nm` is what an instrument good to `doubt_nm` said as it went in; `by_marking` that
+    nobody ever measured it; `fitted` that it is in. `made_from` is what it was decided from.
     """
 
     thickness_nm: int
@@ -27,6 +31,8 @@ class Choice:
     by_marking: bool = False
     measured_nm: int | None = None
     fitted: bool = False
+    doubt_nm: int | None = None
+    made_from: MadeFrom | None = None
 
     @property
     def goes_in_nm(self) -> int:
@@ -41,7 +47,9 @@ class Choice:
     @property
     def half_width_nm(self) -> int:
         """How far the thickness that goes in may be off, either way."""
-        return thickness_doubt(by_marking=self.known_from_marking)
+        if self.known_from_marking and self.source is Source.COUNTER:
+            return USUAL_DOUBT.bought_nm
+        return thickness_doubt(by_marking=self.known_from_marking, instrument_nm=self.doubt_nm)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -58,6 +66,25 @@ class ValveRecord:
         """Whether the chosen piece is in."""
         return self.choice is not None and self.choice.fitted
 
+    def made_from(self, clearance: Clearance) -> MadeFrom:
+        """Return what a decision for the valve is made from by now."""
+        gap = self.found.gap if self.found else None
+        ends = (None, None, None) if gap is None else (gap.low_nm, gap.high_nm, gap.called_nm)
+        spec = clearance.spec
+        ranges = (spec.check, spec.target) if spec else ()
+        limits = (nm for one in ranges for nm in (one.low_nm, one.high_nm))
+        return (*ends, self.piece.thickness_nm if self.piece else None, *limits)
+
+    def overtaken(self, clearance: Clearance) -> bool:
+        """Return whether what was decided on, and is not in yet, was made from other figures."""
+        choice = self.choice
+        return (
+            choice is not None
+            and not choice.fitted
+            and choice.made_from is not None
+            and choice.made_from != self.made_from(clearance)
+        )
+
     @property
     def chosen_nm(self) -> int | None:
         """The thickness decided on."""
@@ -69,7 +96,8 @@ class ValveRecord:
         if self.choice is None or self.piece is None or self.choice.source is Source.SAME:
             return False
         brought = self.choice.source in (Source.ENGINE, Source.DRAWER)
-        return brought or self.choice.thickness_nm != self.piece.thickness_nm
+        scrap = self.piece.condition is Condition.SCRAP  # replaced by one of the same size
+        return brought or scrap or self.choice.thickness_nm != self.piece.thickness_nm
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -79,7 +107,9 @@ class ValveStatus:
     `predicted` is the gap to expect once the chosen piece is in. `residual_nm` is the
     proof minus that, or minus the gap as found where the piece stayed. `was_nm` is the gap
     before, worked back from the proof where none could be felt: below zero the valve was held
-    open by that much. `as_left` is the newest reading and `left` its verdict.
+    open by that much. `as_left` is the newest reading and `left` its verdict; a valve that was
+    set is held to the set range, if it was to get there. `overtaken` says that the piece was
+    decided on from figures that have changed since.
     """
 
     clearance: Clearance
@@ -96,6 +126,15 @@ class ValveStatus:
     was_nm: int | None
     as_left: Reading | None
     left: Verdict | None
+    overtaken: bool = False
+
+    @property
+    def left_unset(self) -> bool:
+        """Whether it was set, and is in the check range but not in the set range."""
+        check, as_left = self.clearance.check, self.as_left
+        if self.left in (None, Verdict.IN) or check is None or as_left is None:
+            return False
+        return judge(as_left.gap, check) is Verdict.IN
 
     @property
     def valve(self) -> str:
@@ -124,6 +163,7 @@ def valve_status(
     need: ValveNeed,
     *,
     given_away: bool = False,
+    overtaken: bool = False,
 ) -> ValveStatus:
     """Return one valve as it stands; one whose piece is given away stands empty."""
     check = clearance.check
@@ -137,13 +177,17 @@ def valve_status(
             worked = work_out(gap, shim_nm, clearance.spec, sizes, school, old_nm)
         if record.choice is not None:
             thinner_by_nm = shim_nm - record.choice.goes_in_nm if record.changes else 0
-            if not gap.none_found:
+            if gap.both_ends:
                 predicted = gap.shifted(thinner_by_nm)
-            elif record.proof and not record.proof.gap.none_found:
+            elif record.proof and record.proof.gap.both_ends:
                 was_nm = record.proof.gap.best_nm - thinner_by_nm
     expected = predicted if record.changes else gap
-    if record.proof and expected and not (record.proof.gap.none_found or expected.none_found):
-        residual_nm = record.proof.gap.best_nm - expected.best_nm
+    if record.proof and expected and record.proof.gap.both_ends and expected.both_ends:
+        residual_nm = residual(record.proof.gap, expected)
+    held = check
+    if record.changes and predicted and clearance.spec:
+        target = clearance.spec.target
+        held = target if target.holds(predicted.best_nm) else check
     as_left = record.proof or record.found
     unproved = record.proof is None and (record.changes or given_away)
     verdict = judge(gap, check) if gap and check else None
@@ -157,9 +201,10 @@ def valve_status(
         opens=need.opens,
         worked=worked,
         predicted=predicted,
-        proof_verdict=judge(record.proof.gap, check) if record.proof and check else None,
+        proof_verdict=judge(record.proof.gap, held) if record.proof and held else None,
         residual_nm=residual_nm,
         was_nm=was_nm,
         as_left=None if unproved else as_left,
-        left=judge(as_left.gap, check) if as_left and check and not unproved else None,
+        left=judge(as_left.gap, held) if as_left and held and not unproved else None,
+        overtaken=overtaken,
     )

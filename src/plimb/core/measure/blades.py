@@ -317,10 +317,10 @@ class _Weighing:
         if known.settled(self.limits) or not left or not self.settles(known):
             return None, 0.0
         low = known.goes_nm or 0
-        high = max(known.refuses_nm or self.top_nm, left[-1].thickness_nm + 1, low + 1)
+        high = max(known.refuses_nm or self.top_nm, low + 1)
 
         def expected(one: Gauge) -> float:
-            goes = (high - one.thickness_nm) / (high - low)
+            goes = max(0.0, (high - one.thickness_nm) / (high - low))
             return (
                 (STACK_TRIES if len(one.blades) > 1 else 1)
                 + goes * self.best(known.told(one, True))[1]
@@ -344,3 +344,16 @@ def next_finer(known: Tried, limits: Limits, blades: BladeSet) -> Gauge | None:
         if known.refuses_nm is not None or one.thickness_nm <= 2 * limits.high_nm
     ]
     return left[len(left) // 2] if left else None
+
+
+def between_blades(known: Tried, blades: BladeSet) -> Gauge | None:
+    """Return what halves the rest between the blade that goes and the one that refuses.
+
+    A single blade, or a pair where no single one lies between; None where neither does.
+    """
+    left = _open_to(known, blades.tries())
+    if known.refuses_nm is None or not left:
+        return None
+    singles = tuple(one for one in left if len(one.blades) == 1) or left
+    middle_nm = ((known.goes_nm or 0) + known.refuses_nm) // 2
+    return min(singles, key=lambda one: abs(one.thickness_nm - middle_nm))

@@ -9,6 +9,7 @@ from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, show
 from plimb.core.words import figure, interval
 
+
 class Feel(StrEnum):
     """How the largest blade that goes feels."""
 
@@ -73,6 +74,11 @@ class Gap:
         )
 
     @property
+    def both_ends(self) -> bool:
+        """Whether both ends are known, so that a sum can be made of it."""
+        return self.low_nm is not None and not self.open_ended
+
+    @property
     def is_point(self) -> bool:
         """Whether the reading is taken as one number."""
         return self.low_nm == self.high_nm and not self.endless
@@ -131,3 +137,16 @@ def felt(blade_nm: int, feel: Feel) -> Gap:
     With light drag, or tightly, it is the blade; loosely it tells nothing of how much more.
     """
     return Gap(low_nm=blade_nm, high_nm=blade_nm, endless=feel is Feel.LOOSE)
+
+
+def residual(proof: Gap, expected: Gap) -> int:
+    """Return by how much a proof differs from what was predicted, in nanometres.
+
+    Zero where the two agree somewhere: an interval that holds what was called, or overlaps
+    another, says no more than that. Else the way from one best number to the other.
+    """
+    assert proof.low_nm is not None
+    assert expected.low_nm is not None
+    if proof.low_nm <= expected.high_nm and expected.low_nm <= proof.high_nm:
+        return 0
+    return proof.best_nm - expected.best_nm

@@ -129,7 +129,7 @@ def chance_in_spec(
 
     Where no gap was found nothing is known of how far the valve was held open: 0.
     """
-    if gap.low_nm is None or gap.open_ended:
+    if not gap.both_ends:
         return 0.0
     low, high = gap_ends(gap, doubt)
     middle = (low + high) / 2 + thinner_by_nm
@@ -144,7 +144,7 @@ def chance_in_spec(
 
 def kept_chance(gap: Gap | None, limits: Limits, doubt: Doubt = USUAL_DOUBT) -> float | None:
     """Return the chance that a gap is in spec as it is, None where one end is not known."""
-    if gap is None or gap.low_nm is None or gap.open_ended:
+    if gap is None or not gap.both_ends:
         return None
     return chance_in_spec(gap, 0, limits, doubt=doubt, kept=True)
 

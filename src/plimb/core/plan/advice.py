@@ -5,8 +5,9 @@ from dataclasses import dataclass, replace
 from decimal import Decimal
 from enum import StrEnum
 
-from plimb.core.measure.blades import BladeSet, known_from, next_finer
+from plimb.core.measure.blades import BladeSet, between_blades, known_from
 from plimb.core.measure.gap import Gap
+from plimb.core.measure.limits import Verdict
 from plimb.core.measure.uncertainty import chance_in_band
 from plimb.core.plan.request import PlanRequest
 from plimb.core.plan.result import Move, Plan
@@ -15,14 +16,25 @@ from plimb.core.shim.shim import Source
 from plimb.core.shim.sum import sizes_around
 from plimb.core.words import MILLIMETRES, Units, figure, percent
 
-SURE = 0.95
+NEAR_SURE = 0.95
 """A proof likelier than this to pass is not talked about (judgement)."""
+
+OF_THREE = 3
+"""A counter that is asked nicely lays so many of a size on the table."""
+
+OFFSETS = 15
+"""So many thicknesses that a piece of one marking may really have are averaged over."""
 
 
 class AdviceKind(StrEnum):
-    """What advise: a finer reading, or the sizes either side on the same order."""
+    """What helps, cheapest first.
+
+    A finer reading, measuring pieces and taking the right one of several, or the sizes either
+    side on the same order.
+    """
 
     FINER = "finer"
+    MEASURE = "measure"
     EITHER_SIDE = "either-side"
 
 
@@ -50,6 +62,9 @@ class Advice:
         if self.kind is AdviceKind.FINER:
             blade = f"{figure(self.blade_nm or 0, self.units.gap)} {self.units.gap.of_gaps}"
             return f"Try {blade} on {self.valve} before ordering: {gain}."
+        if self.kind is AdviceKind.MEASURE:
+            of = f"{self.units.shim_figure(self.sizes[0])} for {self.valve}"
+            return f"Measure three of {of} and take the right one: {gain}."
         sizes = " and ".join(self.units.shim_figure(size) for size in self.sizes)
         cost = f" for {self.price:f} more" if self.price else ""
         return f"Order {sizes} for {self.valve} too{cost}: {gain}."
@@ -64,9 +79,14 @@ def advise(
     """Return what would help, valve by valve, for every change that is not near certain."""
     found: list[Advice] = []
     for row, move in zip(request.rows, plan.moves, strict=True):
-        if move.chance is None or move.chance >= SURE or not row.known:
+        asked = move.changes or row.verdict is not Verdict.IN
+        if move.chance is None or move.chance >= NEAR_SURE or not row.known or not asked:
             continue
-        offers = (_finer(request, row, move, blades), _either_side(request, row, move))
+        offers = (
+            _finer(request, row, move, blades),
+            _measure(request, row, move),
+            _either_side(request, row, move),
+        )
         found += [
             replace(one, units=units)
             for one in offers
@@ -80,12 +100,12 @@ def _finer(
 ) -> Advice | None:
     """Return what the next blade in between would buy, each answer as likely as its share."""
     gap = row.gap
-    if gap is None or gap.low_nm is None or gap.is_point:
+    if gap is None or gap.low_nm is None or gap.is_point or blades is None:
         return None
-    tried = next_finer(known_from(gap), row.spec.check, blades) if blades else None
-    split_nm = tried.thickness_nm if tried else (gap.low_nm + gap.high_nm) // 2
-    if not gap.low_nm < split_nm < gap.high_nm:
+    tried = between_blades(known_from(gap), blades)
+    if tried is None or not gap.low_nm < tried.thickness_nm < gap.high_nm:
         return None
+    split_nm = tried.thickness_nm
     halves = (
         replace(gap, high_nm=split_nm, open_above=True, called_nm=None),
         replace(gap, low_nm=split_nm, called_nm=None),
@@ -101,6 +121,26 @@ def _finer(
         then=then,
         blade_nm=split_nm,
     )
+
+
+def _measure(request: PlanRequest, row: PlanRow, move: Move) -> Advice | None:
+    """Return what measuring the piece buys, or of three of a bought size taking the right one.
+
+    The size is what it is marked, more or less; each thickness it may have is as likely.
+    """
+    doubt, size_nm = request.policy.doubt, move.thickness_nm
+    if size_nm is None or move.source is not Source.COUNTER:
+        return None
+    off = [round(move.doubt_nm * (2 * n / (OFFSETS - 1) - 1)) for n in range(OFFSETS)]
+    chances = sorted(chance_of(row, size_nm + by, doubt.piece_nm, doubt) or 0.0 for by in off)
+    best = sum(
+        chance * ((n + 1) ** OF_THREE - n**OF_THREE) / OFFSETS**OF_THREE
+        for n, chance in enumerate(chances)
+    )
+    return Advice(
+        kind=AdviceKind.MEASURE, valve=move.valve, chance=move.chance or 0.0, then=best,
+        sizes=(size_nm,),
+    )  # fmt: skip
 
 
 def _best(request: PlanRequest, row: PlanRow, gap: Gap) -> float:
@@ -153,7 +193,7 @@ def any_passes(request: PlanRequest, row: PlanRow, sizes: Iterable[int]) -> floa
     assert row.gap is not None
     assert row.piece_nm is not None
     doubt, check = request.policy.doubt, row.spec.check
-    middle, widths = row.band(doubt.piece_nm, doubt)
+    middle, widths = row.band(doubt.bought_nm, doubt)
     middle -= row.piece_nm
     ranges = sorted(
         (check.low_nm - row.piece_nm + size, check.high_nm - row.piece_nm + size) for size in sizes

@@ -61,7 +61,11 @@ class Levels:
         self.aim_first = policy.aim_first
         # a valve that is in spec, and would stay in by all that is known, is left alone
         self.left_alone = np.array(
-            [not self.aim_first and row.left_alone(policy.act, policy.sure, policy.doubt) for row in rows], dtype=np.int64
+            [
+                not self.aim_first and row.left_alone(policy.act, policy.sure, policy.doubt)
+                for row in rows
+            ],
+            dtype=np.int64,
         )[:, None]
 
     def _row(self, row: PlanRow) -> tuple[int, ...]:

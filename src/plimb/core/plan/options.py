@@ -177,4 +177,7 @@ def _to_buy(row: PlanRow, ideal_nm: int, move: Move) -> list[_Offer]:
     shown = {*thinner, *thicker, *(size for size in sizes if size == ideal_nm)}
     if move.source is Source.COUNTER and move.thickness_nm is not None:
         shown.add(move.thickness_nm)
-    return [_Offer(thickness_nm=size, source=Source.COUNTER) for size in shown]
+    new_nm = USUAL_DOUBT.bought_nm
+    return [
+        _Offer(thickness_nm=size, source=Source.COUNTER, doubt_nm=new_nm) for size in sorted(shown)
+    ]

@@ -51,7 +51,7 @@ class Policy:
     @property
     def aim_first(self) -> bool:
         """Whether the way to the aim outranks the price: valves are set that are in spec."""
-        return self.act.aim_first
+        return self.act.aim_first or self.school.first is not None
 
     @property
     def sets_near(self) -> bool:

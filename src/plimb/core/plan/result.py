@@ -1,12 +1,14 @@
 """The plan: what each valve gets, what comes out, what is bought, what cannot be brought in."""
 
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from decimal import Decimal
 
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict, judge
+from plimb.core.measure.uncertainty import SURE
 from plimb.core.plan.candidates import Candidates, Solved
+from plimb.core.plan.chance import engine_chance
 from plimb.core.plan.rows import PlanRow, chance_of
 from plimb.core.shim.shim import Source
 from plimb.core.shim.sum import window
@@ -14,7 +16,11 @@ from plimb.core.shim.sum import window
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Move:
-    """What one valve gets. `gap` is what follows; for a provisional piece, the most it can be."""
+    """What one valve gets. `gap` is what follows; for a provisional piece, the most it can be.
+
+    `in_spec` says that every gap the reading allows is in the check range, `in_set` in the set
+    range; `chance` is the chance to pass the proof; `doubt_nm` how far the piece may be off.
+    """
 
     valve: str
     source: Source
@@ -22,9 +28,11 @@ class Move:
     from_valve: str | None
     gap: Gap | None
     in_spec: bool
+    in_set: bool
     chance: float | None
     provisional: bool
     pinned: bool
+    doubt_nm: int = 0
 
     @property
     def changes(self) -> bool:
@@ -36,7 +44,8 @@ class Move:
 class Cannot:
     """A valve left out of spec, and the thicknesses it would need.
 
-    `thick_nm` alone is known where no gap was found; neither where nothing was read.
+    `thick_nm` alone is known where no gap was found, `thin_nm` alone where nothing refused;
+    neither where nothing was read.
     """
 
     valve: str
@@ -46,18 +55,25 @@ class Cannot:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class OrderLine:
-    """Pieces of one size to buy; `price` is for one, None where it is not known."""
+    """Pieces of one size of a family to buy, and for which valves.
+
+    `price` is for one, None where it is not known; `kind` is the family's.
+    """
 
     thickness_nm: int
     diameter_nm: int | None
     count: int
     price: str | None
+    valves: tuple[str, ...] = ()
+    kind: object = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Plan:
     """The whole engine decided. `optimal` says that the search was carried through.
 
+    `chance` is that of every valve whose piece changes passing the proof, one hand's doubt being
+    shared; a valve that keeps its piece is not proved, one fitted for now is left out.
     `levels` are the sums the plan is the least at, in the order above; the camshafts that
     come out stand in their place among them.
     """
@@ -68,6 +84,8 @@ class Plan:
     order: tuple[OrderLine, ...]
     cannot: tuple[Cannot, ...]
     levels: tuple[int, ...]
+    chance: float = 1.0
+    sure_at: float = SURE
 
     @property
     def cost(self) -> str:
@@ -83,16 +101,14 @@ class Plan:
         return all(line.price is not None for line in self.order)
 
     @property
-    def chance(self) -> float:
-        """The chance that every valve whose piece changes passes the proof, independently.
-
-        A valve that keeps its piece is not proved; one fitted for now is left out.
-        """
-        product = 1.0
-        for move in self.moves:
-            if move.chance is not None and move.changes:
-                product *= move.chance
-        return product
+    def doubtful(self) -> tuple[str, ...]:
+        """The valves whose new piece is not sure enough to pass, the least sure first."""
+        unsure = [
+            (move.chance, move.valve)
+            for move in self.moves
+            if move.changes and move.chance is not None and move.chance < self.sure_at
+        ]
+        return tuple(valve for _chance, valve in sorted(unsure))
 
     @property
     def provisional(self) -> tuple[str, ...]:
@@ -142,15 +158,24 @@ def assemble(of: Candidates, solved: Solved) -> Plan:
             if of.is_bad(at, solved.columns.get(at, at))
         ),
         levels=solved.levels,
+        chance=engine_chance(
+            [
+                (row, move.thickness_nm or 0, move.doubt_nm, move.chance)
+                for row, move in zip(of.rows, moves, strict=True)
+                if move.changes and move.chance is not None
+            ],
+            of.policy.doubt,
+        ),
+        sure_at=of.policy.sure,
     )
 
 
 def _move(of: Candidates, at: int, column: int) -> Move:
     row, n = of.rows[at], len(of.rows)
     thickness_nm: int | None
-    from_valve, doubt_nm = None, None
+    from_valve, doubt_nm = None, of.policy.doubt.bought_nm
     if column == at:
-        source, thickness_nm = Source.SAME, row.piece_nm
+        source, thickness_nm, doubt_nm = Source.SAME, row.piece_nm, row.doubt_nm
     elif column < n:
         giver = of.rows[column]
         source, thickness_nm = Source.ENGINE, giver.piece_nm
@@ -158,7 +183,7 @@ def _move(of: Candidates, at: int, column: int) -> Move:
     elif column < of.counter_at:
         source, thickness_nm = Source.DRAWER, of.thick[column]
         stock = of.stock_of[column]
-        doubt_nm = None if stock is None else of.columns[stock].doubt_nm
+        doubt_nm = doubt_nm if stock is None else of.columns[stock].doubt_nm
     else:
         source, thickness_nm = Source.COUNTER, of.bought[at]
     kept = source is Source.SAME
@@ -170,41 +195,47 @@ def _move(of: Candidates, at: int, column: int) -> Move:
         from_valve=from_valve,
         gap=gap,
         in_spec=bool(gap and judge(gap, row.spec.check) is Verdict.IN),
+        in_set=bool(gap and judge(gap, row.spec.target) is Verdict.IN),
         chance=chance_of(row, thickness_nm or 0, doubt_nm, of.policy.doubt, kept=kept),
         provisional=row.lost and not kept,
         pinned=row.valve in of.pins,
+        doubt_nm=doubt_nm,
     )
 
 
 def _order(of: Candidates, moves: Iterable[Move]) -> list[OrderLine]:
     """Return what is to be bought, by family and size, thinnest first."""
-    lines: dict[tuple[int, int], OrderLine] = {}
+    lines: dict[tuple[int, object], OrderLine] = {}
     for row, move in zip(of.rows, moves, strict=True):
         if move.source is not Source.COUNTER or move.thickness_nm is None:
             continue
         family = row.clearance.family
-        key = (family.diameter_nm or 0, move.thickness_nm)
-        before = lines[key].count if key in lines else 0
-        lines[key] = OrderLine(
+        key = (move.thickness_nm, family.kind)
+        line = lines.get(key) or OrderLine(
             thickness_nm=move.thickness_nm,
             diameter_nm=family.diameter_nm,
-            count=before + 1,
+            count=0,
             price=None if family.price is None else f"{family.price:f}",
+            kind=family.kind,
         )
-    return [lines[key] for key in sorted(lines)]
+        lines[key] = replace(line, count=line.count + 1, valves=(*line.valves, move.valve))
+    return sorted(lines.values(), key=lambda line: (line.diameter_nm or 0, line.thickness_nm))
 
 
 def _cannot(row: PlanRow) -> Cannot:
     """Return the thicknesses the valve would need, as far as they are known."""
+    gap, piece_nm, check = row.gap, row.piece_nm, row.spec.check
     thin_nm = thick_nm = None
-    if row.gap is not None and row.piece_nm is not None:
-        check = row.spec.check
-        safe = window(row.gap, row.piece_nm, check)
-        if safe is not None:
-            thin_nm, thick_nm = safe.thin_nm, safe.thick_nm
-        elif row.gap.none_found:
-            thick_nm = row.piece_nm + row.gap.high_nm - check.low_nm
-        else:
-            stack_nm = row.piece_nm + row.gap.best_nm
-            thin_nm, thick_nm = stack_nm - check.high_nm, stack_nm - check.low_nm
+    if gap is None or piece_nm is None:
+        return Cannot(valve=row.valve, thin_nm=None, thick_nm=None)
+    safe = window(gap, piece_nm, check)
+    if safe is not None:
+        thin_nm, thick_nm = safe.thin_nm, safe.thick_nm
+    elif gap.low_nm is None:
+        thick_nm = piece_nm + gap.high_nm - check.low_nm
+    elif gap.open_ended:
+        thin_nm = piece_nm + gap.low_nm - check.high_nm
+    else:
+        stack_nm = piece_nm + gap.best_nm
+        thin_nm, thick_nm = stack_nm - check.high_nm, stack_nm - check.low_nm
     return Cannot(valve=row.valve, thin_nm=thin_nm, thick_nm=thick_nm)

@@ -46,7 +46,7 @@ class PlanRow:
     @property
     def sums(self) -> bool:
         """Whether a chance can be worked out: both ends of the gap are known."""
-        return self.gap is not None and self.gap.low_nm is not None and not self.gap.open_ended
+        return self.gap is not None and self.gap.both_ends
 
     @property
     def verdict(self) -> Verdict | None:

@@ -79,15 +79,28 @@ def _sets(shafts: Sequence[str], forced: frozenset[str], number: int) -> Iterato
         yield forced.union(more)
 
 
+OTHERS = ("buy-nothing", "only-new", "touch-least")
+"""What a shop may want instead: to buy nothing, take only new pieces, or touch least."""
+
+
+def instead(request: PlanRequest, name: str) -> PlanRequest:
+    """Return what one of the alternatives is made from; any other name is the plan's own."""
+    policy = request.policy
+    changed = {
+        "buy-nothing": replace(policy, buy=False),
+        "only-new": replace(policy, reuse=False),
+        "touch-least": replace(policy, touch_least=True),
+    }
+    return replace(request, policy=changed.get(name, policy))
+
+
 def alternatives(request: PlanRequest, best: Plan | None = None) -> dict[str, Plan]:
     """Return the plans of a shop that buys nothing, takes only new pieces, or touches least.
 
     A `best` plan that buys nothing is the best without buying, too.
     """
-    policy = request.policy
-    frugal = best if best is not None and not best.order else None
-    return {
-        "buy-nothing": frugal or plan_engine(replace(request, policy=replace(policy, buy=False))),
-        "only-new": plan_engine(replace(request, policy=replace(policy, reuse=False))),
-        "touch-least": plan_engine(replace(request, policy=replace(policy, touch_least=True))),
-    }
+    found = {}
+    for name in OTHERS:
+        frugal = name == "buy-nothing" and best is not None and not best.order
+        found[name] = best if frugal and best else plan_engine(instead(request, name))
+    return found

@@ -16,7 +16,8 @@ class ShopRow(Base):
     """The one shop this record belongs to.
 
     `round_cost` is what going round again costs it, as a decimal in the money of its prices, or
-    nothing where nobody said; `sure` the chance from which on a piece is sure enough.
+    nothing where nobody said; `sure` the chance in per cent from which on a piece is
+    sure enough.
     """
 
     __tablename__ = "shop"
@@ -29,7 +30,7 @@ class ShopRow(Base):
     hand_turns: Mapped[int] = mapped_column(server_default=text("2"))
     wrench: Mapped[TorqueUnit] = mapped_column(server_default="N·m")
     round_cost: Mapped[str | None]
-    sure: Mapped[float] = mapped_column(server_default=text("0.9"))
+    sure: Mapped[int] = mapped_column(server_default=text("90"))
 
 
 class BladeSetRow(Base):

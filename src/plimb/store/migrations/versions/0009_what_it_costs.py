@@ -10,7 +10,7 @@ down_revision = "0008"
 def upgrade() -> None:
     with op.batch_alter_table("shop", schema=None) as batch_op:
         batch_op.add_column(sa.Column("round_cost", sa.String(), nullable=True))
-        batch_op.add_column(sa.Column("sure", sa.Float(), server_default="0.9", nullable=False))
+        batch_op.add_column(sa.Column("sure", sa.Integer(), server_default="90", nullable=False))
     with op.batch_alter_table("gap_reading", schema=None) as batch_op:
         batch_op.add_column(sa.Column("thinnest", sa.Boolean(), server_default="1", nullable=False))
     with op.batch_alter_table("choice", schema=None) as batch_op:
