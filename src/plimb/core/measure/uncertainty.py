@@ -106,6 +106,7 @@ def _corners(widths: tuple[float, ...]) -> tuple[tuple[tuple[int, float], ...], 
     return corners, factorial(len(widths)) * prod(widths), len(widths)
 
 
+@lru_cache(maxsize=65536)
 def chance_in_spec(
     gap: Gap,
     thinner_by_nm: int,

@@ -36,30 +36,52 @@ class Candidates:
         self.pins = dict(request.pins or {})
         self.known = [at for at, row in enumerate(self.rows) if row.known]
         self.levels = Levels(self.rows, self.policy)
-        own = np.array([row.piece_nm or 0 for row in self.rows], dtype=np.int64)
         self._kept = self.levels.kept(request.forbidden)
         self._stock()
-        n, m = len(self.rows), len(self.columns)
-        thick = np.concatenate([own, np.array([s.thickness_nm for s in self.columns], np.int64)])
-        doubt = [row.doubt_nm for row in self.rows] + [one.doubt_nm for one in self.columns]
-        every = (n, n + m)
-        levels = self.levels.of(
-            np.broadcast_to(thick, every), np.broadcast_to(np.array(doubt, np.int64), every)
+        own = [row.piece_nm or 0 for row in self.rows]
+        thick = np.array([*own, *(one.thickness_nm for one in self.columns)], dtype=np.int64)
+        doubt = np.array(
+            [row.doubt_nm for row in self.rows] + [one.doubt_nm for one in self.columns], np.int64
         )
-        allowed = self._may_take(levels, thick)
-        counter, counter_allowed = self._counter()
-        at_hand = {name: levels[name] for name in LEVELS}
-        for name in LEVELS:
-            np.fill_diagonal(at_hand[name][:, :n], self._kept[name])
-        np.fill_diagonal(allowed[:, :n], True)
-        self._prune(at_hand, allowed)
-        self._sum = {
-            name: np.hstack([at_hand[name][:, self._picked], np.diag(counter[name])])
-            for name in LEVELS
-        }
-        self.allowed: Mask = np.hstack([allowed[:, self._picked], np.diag(counter_allowed)])
+        row, column = np.nonzero(self._may_take(thick))
+        at_hand = self.levels.of(row, thick[column], doubt[column])
+        self._lay_out(row, column, at_hand, *self._counter())
         self._pin()
         self.packs = pack([self._sum[name] for name in LEVELS], self.allowed)
+
+    def _lay_out(
+        self,
+        row: Whole,
+        column: Whole,
+        at_hand: dict[str, Whole],
+        counter: dict[str, Whole],
+        from_counter: Mask,
+    ) -> None:
+        """Lay the pairs out as matrices: own pieces, those of the drawer that matter, the counter.
+
+        What a valve is left with where its own piece stays stands on the diagonal.
+        """
+        n = len(self.rows)
+        picked = np.array(self._prune(row, column, at_hand), dtype=np.int64)
+        width = len(picked) + n
+        self.allowed: Mask = np.zeros((n, width), dtype=bool)
+        own = np.arange(n)
+        places = np.full(n + len(self.columns), -1, dtype=np.int64)
+        places[picked[::-1]] = np.arange(len(picked))[::-1]  # the first copy of each
+        self._sum = {name: np.zeros((n, width), dtype=np.int64) for name in LEVELS}
+        wanted = places[column] >= 0
+        at, place = row[wanted], places[column[wanted]]
+        self.allowed[at, place] = True
+        self.allowed[own, own] = True
+        self.allowed[own, len(picked) + own] = from_counter
+        copies = places[picked]
+        for name in LEVELS:
+            level = self._sum[name]
+            level[at, place] = at_hand[name][wanted]
+            level[own, own] = self._kept[name]
+            level[:, : len(picked)] = level[:, copies]
+            level[own, len(picked) + own] = counter[name]
+        self.allowed[:, : len(picked)] = self.allowed[:, copies]
 
     def _stock(self) -> None:
         """Lay out the drawer, pieces of one thickness and family as one column for now."""
@@ -68,31 +90,34 @@ class Candidates:
             wanted = {pin.thickness_nm for pin in self.pins.values() if pin.source is Source.DRAWER}
             self.columns = [s for s in self.request.drawer if s.thickness_nm in wanted]
 
-    def _may_take(self, levels: dict[str, Whole], thick: Whole) -> Mask:
+    def _may_take(self, thick: Whole) -> Mask:
         """Return which valves may take which pieces at hand: same family, sound, of some use."""
         n = len(self.rows)
         kinds = [row.clearance.family.kind for row in self.rows]
         names = {kind: place for place, kind in enumerate(dict.fromkeys(kinds))}
-        of_row = np.array([names[kind] for kind in kinds])
-        of_column = np.array(
-            [*of_row, *(names.get(stock.kind, -1) for stock in self.columns)]  # type: ignore[call-overload]
-        )
+        of_row = [names[kind] for kind in kinds]
+        of_column = np.array([*of_row, *(names.get(one.kind, -1) for one in self.columns)])
         there = np.array(
-            [s.known and s.condition is Condition.SOUND for s in self.rows]
+            [row.known and row.condition is Condition.SOUND for row in self.rows]
             + [True] * len(self.columns),
             dtype=bool,
         )
-        useful = (levels["bad"] == 0) | (levels["off"] < self._kept["off"][:, None])
-        useful &= ~(self.levels.lost & (levels["bad"] == 1))
+        off = self.levels.off_by(thick)
+        kept_off = np.where(self.levels.lost, 1, self._kept["off"])[:, None]
         known = np.array([row.known for row in self.rows], dtype=bool)[:, None]
-        allowed: Mask = (of_row[:, None] == of_column) & there & known & useful
+        allowed: Mask = (off <= 0) | (np.maximum(off, 1) < kept_off)
+        allowed &= (np.array(of_row)[:, None] == of_column) & there & known
         allowed &= self.policy.reuse
-        allowed[:, :n] &= ~self.levels.lost | self._apart_anyway()[None, :]
+        allowed[:, :n] &= ~self.levels.lost[:, None] | self._apart_anyway()[None, :]
         for at, row in enumerate(self.rows):
             barred = [nm for valve, nm in self.request.forbidden if valve == row.clearance.id]
             if barred:
                 allowed[at] &= ~np.isin(thick, barred)
-        assert allowed.shape[0] == n
+        np.fill_diagonal(allowed[:, :n], False)
+        # where enough pieces of the drawer bring a valve in, none that just come closer matter
+        brought_in = allowed & (off <= 0)
+        plenty = brought_in[:, n:].sum(axis=1) >= n
+        allowed[:, n:] = np.where(plenty[:, None], brought_in[:, n:], allowed[:, n:])
         return allowed
 
     def _apart_anyway(self) -> Mask:
@@ -126,63 +151,71 @@ class Candidates:
             by_family.setdefault(self.rows[at].clearance.family, []).append(at)
         for family, among in by_family.items():
             sizes = np.array(family.sizes(), dtype=np.int64)
-            every = (len(among), len(sizes))
-            new = np.full(every, self.policy.doubt.bought_nm, dtype=np.int64)
-            of = self.levels.of(np.broadcast_to(sizes, every), new, among)
-            useful = of["bad"] == 0
+            useful = self.levels.off_by(sizes)[among] <= 0
             for place, at in enumerate(among):
                 valve = self.rows[at].clearance.id
                 barred = [nm for name, nm in self.request.forbidden if name == valve]
                 if barred:
                     useful[place] &= ~np.isin(sizes, barred)
-            rank = np.where(useful, self.levels.rank(of, among), np.iinfo(np.int64).max)
+                pin = self.pins.get(valve)
+                if pin is not None and pin.source is Source.COUNTER:
+                    useful[place] = False
+                    useful[place, _place_of(pin, sizes, self.rows[at])] = True
+                elif not self.policy.buy:
+                    useful[place] = False
+            place, size = np.nonzero(useful)
+            row = np.array(among)[place]
+            new = np.full(len(row), self.policy.doubt.bought_nm, dtype=np.int64)
+            of = self.levels.of(row, sizes[size], new)
+            rank = np.full(useful.shape, np.iinfo(np.int64).max)
+            rank[place, size] = self.levels.rank(row, of)
+            cells = np.zeros(useful.shape, dtype=np.int64)
+            cells[place, size] = np.arange(len(row))
             if self.policy.school.aim is Aim.TIGHT:  # of two equally good the thicker
                 best = rank.shape[1] - 1 - rank[:, ::-1].argmin(axis=1)
             else:
                 best = rank.argmin(axis=1)
             price = self.levels.money.of(family.price)
-            for place, at in enumerate(among):
-                take = int(best[place])
-                pin = self.pins.get(self.rows[at].clearance.id)
-                pinned = pin is not None and pin.source is Source.COUNTER
-                if pin is not None and pinned:
-                    take = _place_of(pin, sizes, self.rows[at])
-                elif not (self.policy.buy and useful[place, take]):
+            for nth, at in enumerate(among):
+                take = int(best[nth])
+                if not useful[nth, take]:
                     continue
                 allowed[at] = True
                 self.bought[at] = int(sizes[take])
                 for name in LEVELS:
-                    levels[name][at] = of[name][place, take]
+                    levels[name][at] = of[name][cells[nth, take]]
                 levels["cost"][at] += price
         return levels, allowed
 
-    def _prune(self, levels: dict[str, Whole], allowed: Mask) -> None:
+    def _prune(self, row: Whole, column: Whole, levels: dict[str, Whole]) -> list[int]:
         """Keep of the drawer what can matter: each valve's n best pieces, by exchange."""
-        n, m = len(self.rows), len(self.columns)
+        n = len(self.rows)
         picked = list(range(n))
         self.thick = [row.piece_nm or 0 for row in self.rows]
         self.stock_of: list[int | None] = [None] * n
-        if m:
-            rank = np.where(allowed[:, n:], self.levels.rank(levels)[:, n:], np.iinfo(np.int64).max)
-            if m > n:
-                nearest = np.argpartition(rank, n - 1, axis=1)[:, :n]
-                wanted = {int(c) for c in np.unique(nearest[np.take_along_axis(
-                    allowed[:, n:], nearest, axis=1)])}  # fmt: skip
-            else:
-                wanted = {int(c) for c in np.flatnonzero(allowed[:, n:].any(axis=0))}
-            pinned = {
-                (pin.thickness_nm, self.rows[at].clearance.family.kind)
-                for at in self.known
-                if (pin := self.pins.get(self.rows[at].clearance.id))
-                and pin.source is Source.DRAWER
-            }
-            for column, stock in enumerate(self.columns):
-                if column in wanted or (stock.thickness_nm, stock.kind) in pinned:
-                    copies = min(stock.count, n)
-                    picked += [n + column] * copies
-                    self.thick += [stock.thickness_nm] * copies
-                    self.stock_of += [column] * copies
-        self._picked = picked
+        if not self.columns:
+            return picked
+        rank = self.levels.rank(row, levels)
+        wanted: set[int] = set()
+        drawer = np.flatnonzero(column >= n)
+        ends = np.searchsorted(row[drawer], np.arange(n + 1))
+        for at in range(n):
+            mine = drawer[ends[at] : ends[at + 1]]
+            if len(mine) > n:
+                mine = mine[np.argpartition(rank[mine], n - 1)[:n]]
+            wanted.update((column[mine] - n).tolist())
+        pinned = {
+            (pin.thickness_nm, self.rows[at].clearance.family.kind)
+            for at in self.known
+            if (pin := self.pins.get(self.rows[at].clearance.id)) and pin.source is Source.DRAWER
+        }
+        for place, stock in enumerate(self.columns):
+            if place in wanted or (pinned and (stock.thickness_nm, stock.kind) in pinned):
+                copies = min(stock.count, n)
+                picked += [n + place] * copies
+                self.thick += [stock.thickness_nm] * copies
+                self.stock_of += [place] * copies
+        return picked
 
     def _pin(self) -> None:
         """Leave each pinned valve just the piece that was decided on."""

@@ -35,17 +35,18 @@ def engine_chance(changed: Sequence[tuple[PlanRow, int, int, float]], doubt: Dou
     if not changed:
         return 1.0
     places = (np.arange(PLACES) + 0.5) / PLACES
-    given = np.empty((len(changed), PLACES))
-    for at, (row, thickness_nm, new_nm, _own) in enumerate(changed):
+    fields = []
+    for row, thickness_nm, new_nm, own in changed:
         assert row.gap is not None
         low, high = gap_ends(row.gap, doubt)
         limits = row.held_to(thickness_nm)
-        middle = low + (high - low) * places + (row.piece_nm or 0) - thickness_nm
-        widths = tuple(
-            np.full(PLACES, max(LEAST_WIDTH_NM, 2.0 * half)) for half in (row.doubt_nm, new_nm)
-        )
-        given[at] = chances_in_bands(middle, widths, limits.low_nm, limits.high_nm)
-    own = np.array([chance for *_rest, chance in changed])
+        after = (row.piece_nm or 0) - thickness_nm
+        fields.append((low + after, high - low, row.doubt_nm, new_nm, limits.low_nm,
+                       limits.high_nm, own))  # fmt: skip
+    low, wide, old, new, least, most, own = np.array(fields, dtype=np.float64).T[:, :, None]
+    widths = tuple(np.maximum(LEAST_WIDTH_NM, 2 * half) for half in (old, new))
+    given = chances_in_bands(low + wide * places, widths, least, most)
+    own = own[:, 0]
     by_hand = given @ _shares().T
     mean = by_hand.mean(axis=1)
     scaled = by_hand * np.divide(own, mean, out=np.zeros_like(own), where=mean > 0)[:, None]

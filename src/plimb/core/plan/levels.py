@@ -1,6 +1,6 @@
-"""What every piece means for every valve, level by level, as matrices of whole numbers.
+"""What a piece means for a valve, level by level, in whole numbers, for many pairs at once.
 
-Rows are valves, columns pieces. The smaller a number, the better; earlier levels outweigh all
+The smaller a number, the better; earlier levels outweigh all
 later ones.
 """
 
@@ -52,12 +52,10 @@ class Levels:
         fields = [self._row(row) for row in rows]
         table = np.array(fields, dtype=np.int64).reshape(len(rows), _FIELDS)
         (self.low, self.high, self.best, self.shim, self.old, self.check_low, self.check_high,
-         self.target_low, self.target_high, self.ideal) = (
-            table[:, place : place + 1] for place in range(_FIELDS)
-        )  # fmt: skip
+         self.target_low, self.target_high, self.ideal) = table.T  # fmt: skip
         self.money = Money(rows, policy)
-        self.lost = np.array([row.lost for row in rows], dtype=bool)[:, None]
-        self.sums = np.array([row.sums for row in rows], dtype=bool)[:, None]
+        self.lost = np.array([row.lost for row in rows], dtype=bool)
+        self.sums = np.array([row.sums for row in rows], dtype=bool)
         self.aim_first = policy.aim_first
         # a valve that is in spec, and would stay in by all that is known, is left alone
         self.left_alone = np.array(
@@ -66,7 +64,9 @@ class Levels:
                 for row in rows
             ],
             dtype=np.int64,
-        )[:, None]
+        )
+        self.enough = self.shim + self.best - self.check_high
+        """For a valve without a gap: so thin that one can be felt, were it as large as can be."""
 
     def _row(self, row: PlanRow) -> tuple[int, ...]:
         """Return what is reckoned with of one valve, lengths in nanometres."""
@@ -83,28 +83,36 @@ class Levels:
         return (low, high, best, shim_nm, row.doubt_nm, spec.check.low_nm, spec.check.high_nm,
                 spec.target.low_nm, spec.target.high_nm, ideal)  # fmt: skip
 
-    def of(
-        self, thick: Whole, doubt: Whole, among: slice | list[int] = slice(None)
-    ) -> dict[str, Whole]:
-        """Return what each piece means at every level for the rows, money left out.
+    def off_by(self, thick: Whole) -> Whole:
+        """Return for each valve and piece by how much the gap ends outside the check range.
+
+        Nothing, or less, where it is in by its best number; where no gap was found a thinner
+        piece is right.
+        """
+        best = (self.best + self.shim)[:, None] - thick
+        over = np.maximum(self.check_low[:, None] - best, best - self.check_high[:, None])
+        off: Whole = np.where(self.lost[:, None], thick >= self.shim[:, None], over)
+        return off
+
+    def of(self, row: Whole, thick: Whole, doubt: Whole) -> dict[str, Whole]:
+        """Return what pieces mean for valves at every level, money left out, pair by pair.
 
         Args:
-            thick: Each piece's thickness for each of the rows, in nanometres.
+            row: Each pair's valve.
+            thick: Each pair's piece, in nanometres.
             doubt: How far that may be off, either way.
-            among: Which rows.
         """
         policy, school = self.policy, self.policy.school
-        lost = self.lost[among]
-        best = self.best[among] + self.shim[among] - thick
-        over = np.maximum(self.check_low[among] - best, best - self.check_high[among])
-        # no gap was found: thin enough that one can be felt, were it as large as can be
-        enough = self.shim[among] + self.best[among] - self.check_high[among]
-        ideal = np.where(lost, enough, self.ideal[among])
-        ok = np.where(lost, thick < self.shim[among], over <= 0)
-        in_set = (best >= self.target_low[among]) & (best <= self.target_high[among])
-        chance = self._chance(thick, doubt, ok & ~lost & self.sums[among], in_set, among)
+        lost = self.lost[row]
+        best = self.best[row] + self.shim[row] - thick
+        over = np.maximum(self.check_low[row] - best, best - self.check_high[row])
+        ideal = np.where(lost, self.enough[row], self.ideal[row])
+        ok = np.where(lost, thick < self.shim[row], over <= 0)
+        in_set = (best >= self.target_low[row]) & (best <= self.target_high[row])
+        fine = ok & ~lost
+        chance = self._chance(row, thick, doubt, fine & self.sums[row], in_set)
         risk = np.where(lost & ok, 0, risk_of(chance))
-        near = near_edge(best, self.check_low[among], self.check_high[among])
+        near = near_edge(best, self.check_low[row], self.check_high[row])
         away = np.abs(thick - ideal)
         if school.rounding is Rounding.CHANCE:
             away = np.where(lost, away, _unlikely(chance))
@@ -113,19 +121,17 @@ class Levels:
             Rounding.THICKER: thick < ideal,
         }.get(school.rounding, np.zeros(thick.shape, dtype=bool))
         ones = np.ones(thick.shape, dtype=np.int64)
-        sure_at = int(risk_of(policy.sure))
         leans = self.aim_first or school.rounding in (Rounding.THINNER, Rounding.THICKER)
-        fine = ok & ~lost
         lean = np.where(fine & wrong_way, WRONG_WAY_NM, 0)
         return {
             "bad": (~ok).astype(np.int64),
             "near": (fine & near).astype(np.int64) * policy.sets_near,
             "set": (fine & ~in_set).astype(np.int64),
             "touched": ones * policy.touch_least,
-            "unsure": np.where(fine, np.maximum(0, risk - sure_at), 0) * leans,
+            "unsure": np.where(fine, np.maximum(0, risk - risk_of(policy.sure)), 0) * leans,
             "lean": lean + np.where(fine, away, 0) * self.aim_first,
             "cost": self.money.at_risk(risk),
-            "needless": self.left_alone[among] * ones,
+            "needless": self.left_alone[row],
             "round": (ok & lost & (thick > ideal)).astype(np.int64),
             "aim": np.where(ok, away, 0),
             "off": np.where(ok, 0, np.where(lost, 1, np.maximum(over, 1))),
@@ -134,44 +140,32 @@ class Levels:
 
     def _chance(
         self,
+        row: Whole,
         thick: Whole,
         doubt: Whole,
         wanted: NDArray[np.bool_],
         in_set: NDArray[np.bool_],
-        among: slice | list[int],
     ) -> Floats:
         """Return the chance to be in the range a changed valve is held to, where wanted."""
-        row, column = np.nonzero(wanted)
-
-        def at(field: Whole) -> Whole:
-            taken: Whole = field[among][row, 0]
-            return taken
-
-        held = in_set[row, column]
-        low, high = at(self.low), at(self.high)
-        middle = (low + high) / 2 + at(self.shim) - thick[row, column]
-        found = chances_in_bands(
-            middle,
+        chance: Floats = np.zeros(thick.shape)
+        held, row = in_set[wanted], row[wanted]
+        low, high = self.low[row], self.high[row]
+        chance[wanted] = chances_in_bands(
+            (low + high) / 2 + self.shim[row] - thick[wanted],
             tuple(
                 np.maximum(width, LEAST_WIDTH_NM).astype(np.float64)
-                for width in (
-                    high - low,
-                    2 * at(self.old),
-                    2 * np.broadcast_to(doubt, thick.shape)[row, column],
-                )
+                for width in (high - low, 2 * self.old[row], 2 * doubt[wanted])
             ),
-            np.where(held, at(self.target_low), at(self.check_low)),
-            np.where(held, at(self.target_high), at(self.check_high)),
+            np.where(held, self.target_low[row], self.check_low[row]),
+            np.where(held, self.target_high[row], self.check_high[row]),
         )
-        chance: Floats = np.zeros(thick.shape)
-        chance[row, column] = found
         return chance
 
     def kept(self, forbidden: frozenset[tuple[str, int]]) -> dict[str, Whole]:
         """Return what leaving each valve's own piece in means, its camshaft being out."""
         n, policy = len(self.rows), self.policy
         kept = {name: np.zeros(n, dtype=np.int64) for name in LEVELS}
-        at_own = self.of(self.shim.copy(), np.zeros_like(self.shim))
+        at_own = self.of(np.arange(n), self.shim, np.zeros_like(self.shim))
         for at, row in enumerate(self.rows):
             wanted = row.needs_setting(policy.act)
             only_near = policy.sets_near and row.near_and_in
@@ -183,17 +177,17 @@ class Levels:
             risk = RISK_STEPS if bad else 0 if chance is None else int(risk_of(chance))
             kept["cost"][at] = self.money.at_risk(risk)
             if bad:
-                kept["off"][at] = max(1, int(at_own["off"][at, 0]))
+                kept["off"][at] = max(1, int(at_own["off"][at]))
             elif policy.act.sets_with(row.clearance) and row.known:
                 for name in ("set", "aim", "lean"):
-                    kept[name][at] = at_own[name][at, 0]
+                    kept[name][at] = at_own[name][at]
                 kept["unsure"][at] = max(0, risk - int(risk_of(policy.sure)))
                 if policy.school.rounding is Rounding.CHANCE and chance is not None:
                     kept["aim"][at] = kept["lean"][at] = _unlikely(np.array(chance))
         return kept
 
-    def rank(self, levels: dict[str, Whole], among: slice | list[int] = slice(None)) -> Whole:
-        """Return one number a cell by which a valve would choose among pieces of one price."""
+    def rank(self, row: Whole, levels: dict[str, Whole]) -> Whole:
+        """Return one number a pair by which a valve would choose among pieces of one price."""
         wrong = levels["lean"] >= WRONG_WAY_NM
         flags = (levels["bad"] * 2 + levels["near"]) * 2 + levels["set"]
         first = ((flags << 9) + levels["unsure"]) * 2 + wrong
@@ -203,7 +197,7 @@ class Levels:
         ranked: Whole = (((first << _COST_BITS) + cost) << _AWAY_BITS) + away
         if self.aim_first:
             leaning = (((first << _AWAY_BITS) + away) << _COST_BITS) + cost
-            ranked = np.where(self.lost[among], ranked, leaning)
+            ranked = np.where(self.lost[row], ranked, leaning)
         return ranked
 
 
