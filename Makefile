@@ -67,6 +67,10 @@ screenshots: .venv/.dev $(APP) chromium ## Take the pictures in docs/screenshots
 bench: .venv/.run ## Measure the sums and a served plan
 	@$(BIN)/python scripts/bench.py
 
+.PHONY: truth
+truth: .venv/.run ## Work simulated engines and print what is true in them afterwards (JOBS=500)
+	@$(BIN)/python scripts/truth.py $(or $(JOBS),500) $(or $(SEED),1)
+
 .PHONY: ratio
 ratio: ## Lines of test code against lines of product code
 	@sh scripts/ratio.sh

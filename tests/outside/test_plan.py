@@ -91,18 +91,17 @@ def test_no_plan_there_is_beats_it(seed):
         assert plan.levels == every_plan(request), (seed, number)
 
 
-def by_highs(request):
+def by_highs(request):  # noqa: C901 - the whole program stands in one place
     """Return the best levels by one whole-number program a level, camshafts as variables."""
     choices = options(request)
     shafts = sorted({s.clearance.camshaft for s in request.rows if s.clearance.camshaft_out})
     cells = [(at, o) for at, mine in enumerate(choices) for o in mine]
     all_set, every = request.policy.act in SET_ALL, request.policy.act is WhichToSet.EVERY
     kept_out = []  # places of pieces kept under a camshaft that is out
-    if all_set:
-        for at, row in enumerate(request.rows):
-            if row.clearance.camshaft_out or every:
-                kept_out.append(len(cells))
-                cells.append((at, (("own", at), settled(row, request), False)))
+    for at, row in enumerate(request.rows):
+        if all_set and (row.clearance.camshaft_out or every):
+            kept_out.append(len(cells))
+            cells.append((at, (("own", at), settled(row, request), False)))
     width = len(cells) + len(shafts)
     rows, lows, highs = [], [], []
 
@@ -112,26 +111,20 @@ def by_highs(request):
             line[place] += value
         rows.append(line), lows.append(low), highs.append(high)
 
-    tokens = {}
     for place, (at, option) in enumerate(cells):
-        tokens.setdefault(option[0], []).append(place)
         row = request.rows[at]
-        if not row.clearance.camshaft_out:
-            if every and not option[2] and place not in kept_out:
-                add([(place, 1)], 0, 0)
-            continue
-        shaft = len(cells) + shafts.index(row.clearance.camshaft)
-        if option[2] or place in kept_out:
-            add([(place, 1), (shaft, -1)], -np.inf, 0)
-        elif all_set:
-            add([(place, 1), (shaft, 1)], -np.inf, 1)
+        out = option[2] or place in kept_out
+        if row.clearance.camshaft_out and (out or all_set):
+            shaft = len(cells) + shafts.index(row.clearance.camshaft)
+            add([(place, 1), (shaft, -1 if out else 1)], -np.inf, 0 if out else 1)
+        elif every and not out:
+            add([(place, 1)], 0, 0)
     for name in apart(request):
         add([(len(cells) + shafts.index(name), 1)], 1, 1)
     for at in range(len(choices)):
         add([(p, 1) for p, (r, _o) in enumerate(cells) if r == at], 1, 1)
-    for token, places in tokens.items():
-        if token is not None:
-            add([(place, 1) for place in places], -np.inf, 1)
+    for token in {option[0] for _at, option in cells if option[0] is not None}:
+        add([(p, 1) for p, (_r, option) in enumerate(cells) if option[0] == token], -np.inf, 1)
     return level_by_level(cells, shafts, rows, lows, highs)
 
 

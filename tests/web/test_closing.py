@@ -32,8 +32,13 @@ def test_a_piece_is_fitted_measured_and_taken_out_again(card):
     step = next(s for s in card.now["fit"] if s["valve"] == "1 IN R")
     assert (step["fitted"], step["measured"]["mm"], step["by_marking"]) == (True, "2.517", False)
     assert card.valve("1 IN R")["predicted"]["mm"] == "0.155"
-    refused = card.send("put", "fitted", status=422, valve="1 IN R", fitted=True, measured="2.44")
-    assert "is it the right piece?" in refused["sentence"]
+    wrong = {"valve": "1 IN R", "fitted": True, "measured": "2.44"}
+    refused = card.send("put", "fitted", status=409, **wrong)
+    assert refused["sentence"] == "2.44 instead of 2.52 gives 0.232, out of spec: not this one?"
+    assert card.valve("1 IN R")["predicted"]["mm"] == "0.155"  # nothing was written
+    card.send("put", "fitted", **wrong, anyway=True)
+    assert card.valve("1 IN R")["predicted"]["mm"] == "0.232"
+    card.send("put", "fitted", valve="1 IN R", fitted=True, measured="2.517")
     refused = card.send("put", "fitted", status=409, valve="1 IN L", fitted=True, measured="")
     assert "keeps its shim" in refused["sentence"]
 

@@ -1467,6 +1467,8 @@ export interface components {
             /** Count */
             count: number;
             diameter: components["schemas"]["LengthOut"] | null;
+            /** Musts */
+            musts: components["schemas"]["MustOut"][];
             /** Ordered */
             ordered: number;
             /** Price */
@@ -2116,6 +2118,11 @@ export interface components {
          * @description Note that the chosen piece is in, with what a micrometer said as it went in.
          */
         FitIn: {
+            /**
+             * Anyway
+             * @default false
+             */
+            anyway: boolean;
             /** Fitted */
             fitted: boolean;
             /** Key */
@@ -2446,6 +2453,7 @@ export interface components {
             /** From Valve */
             from_valve: string | null;
             gap: components["schemas"]["GapOut"] | null;
+            must: components["schemas"]["WindowOut"] | null;
             /** Options */
             options: components["schemas"]["OptionOut"][];
             /** Provisional */
@@ -2456,6 +2464,16 @@ export interface components {
             valve: string;
             /** Why */
             why: string;
+        };
+        /**
+         * MustOut
+         * @description For which valve a piece is bought, and what it must measure: None where any will do.
+         */
+        MustOut: {
+            thick: components["schemas"]["LengthOut"] | null;
+            thin: components["schemas"]["LengthOut"] | null;
+            /** Valve */
+            valve: string;
         };
         /**
          * Need
@@ -2688,6 +2706,8 @@ export interface components {
             cost: string;
             /** Counter */
             counter: boolean;
+            /** Doubtful */
+            doubtful: string[];
             /** Helps */
             helps: components["schemas"]["HelpOut"][];
             /** Moves */
@@ -3466,12 +3486,16 @@ export interface components {
             cylinder: number;
             found: components["schemas"]["ReadingOut"] | null;
             left: components["schemas"]["Verdict"] | null;
+            /** Left Unset */
+            left_unset: boolean;
             /** Near Edge */
             near_edge: boolean;
             need: components["schemas"]["Need"];
             next_blade: components["schemas"]["TryOut"] | null;
             /** Opens */
             opens: boolean;
+            /** Overtaken */
+            overtaken: boolean;
             piece: components["schemas"]["PieceOut"] | null;
             predicted: components["schemas"]["GapOut"] | null;
             proof: components["schemas"]["ReadingOut"] | null;
@@ -3548,6 +3572,14 @@ export interface components {
          * @enum {string}
          */
         WhichToSet: "out" | "near" | "all" | "every";
+        /**
+         * WindowOut
+         * @description Shim thicknesses in nanometres, both ends included.
+         */
+        WindowOut: {
+            thick: components["schemas"]["LengthOut"];
+            thin: components["schemas"]["LengthOut"];
+        };
         /**
          * WordsOut
          * @description What was understood, in words, and what it would say of the valve.

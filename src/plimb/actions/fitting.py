@@ -4,10 +4,14 @@ from dataclasses import replace
 
 from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.remembering import remember_bolts
+from plimb.actions.views import status_of, units_of
+from plimb.core.engine.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import BoltGroup
-from plimb.core.lengths import mm, parse_length, show_mm
+from plimb.core.job.valve import Choice, ValveRecord
+from plimb.core.lengths import mm, parse_length
 from plimb.core.shim.family import check_shim
+from plimb.core.words import Units
 from plimb.store.readings import standing, write_choice
 
 MOST_TURNS = 100
@@ -17,12 +21,16 @@ FAR_OFF_NM = mm("0.05")
 
 
 @act("fit {valve} {fitted} {measured}")
-def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str) -> None:
+def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str, anyway: bool = False) -> None:
     """Note that the chosen piece is in, with what a micrometer said as it went in.
 
+    A piece is judged before it goes in: one that would be out, or is another than was decided
+    on, goes in only where somebody says that it does `anyway`.
+
     Raises:
-        NotReady: No other piece has been chosen for the valve.
-        BadValue: The thickness cannot be read, or is far from the chosen piece.
+        NotReady: No other piece has been chosen for the valve, what was decided was made from
+            other figures, or the piece in the hand would be out.
+        BadValue: The thickness cannot be read.
     """
     clearance, measured_nm = known_valve(on.card, valve), None
     if measured.strip():
@@ -32,19 +40,40 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str) -> None:
     record = on.records.get(valve)
     if record is None or record.choice is None or not record.changes:
         raise NotReady(f"{valve} keeps its shim; nothing is fitted there.", field="valve")
+    if fitted and status_of(on.card).valves[valve].overtaken:
+        raise NotReady(
+            f"The piece for {valve} was decided on from other figures. Plan again first.",
+            field="overtaken",
+        )
     choice = replace(record.choice, fitted=fitted)
     if measured_nm is not None:
-        if abs(measured_nm - choice.thickness_nm) > FAR_OFF_NM:
-            raise BadValue(
-                f"{show_mm(measured_nm)} is not the {show_mm(choice.thickness_nm)} that was "
-                "chosen: is it the right piece?",
-                field="measured",
-            )
-        choice = replace(choice, measured_nm=measured_nm)
+        instrument = on.card.instrument
+        choice = replace(
+            choice, measured_nm=measured_nm, doubt_nm=instrument.doubt_nm if instrument else None
+        )
+        if not anyway:
+            _refuse_wrong(clearance, record, choice, units_of(on.card))
     shim_id = standing(on.round.choices, on.engine)[valve].shim_id
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now
     )
+
+
+def _refuse_wrong(clearance: Clearance, record: ValveRecord, choice: Choice, units: Units) -> None:
+    """Refuse a piece that would be out, or is not the one that was decided on: NotReady."""
+    in_hand_nm, wanted_nm = choice.goes_in_nm, choice.thickness_nm
+    gap = record.found.gap if record.found else None
+    piece, spec = record.piece, clearance.spec
+    said = f"{units.shim_figure(in_hand_nm)} instead of {units.shim_figure(wanted_nm)}"
+    if gap is not None and gap.both_ends and piece is not None and spec is not None:
+        after_nm = gap.best_nm + piece.thickness_nm - in_hand_nm
+        if not spec.check.holds(after_nm):
+            raise NotReady(
+                f"{said} gives {units.in_sum(after_nm)}, out of spec: not this one?",
+                field="measured",
+            )
+    if abs(in_hand_nm - wanted_nm) > FAR_OFF_NM:
+        raise NotReady(f"{said}: is it the right piece?", field="measured")
 
 
 @act("turns {turns}")

@@ -15,6 +15,7 @@ from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.plan.advice import Advice, advise
 from plimb.core.plan.buying import Kit, purchases
+from plimb.core.plan.measures import must_measure
 from plimb.core.plan.options import Option, all_options
 from plimb.core.plan.reasons import given_up, reasons
 from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
@@ -22,7 +23,7 @@ from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
 from plimb.core.plan.search import OTHERS, alternatives, instead, plan_engine
 from plimb.core.shim.shim import Condition, Trust
-from plimb.core.shim.sum import School
+from plimb.core.shim.sum import School, Window
 from plimb.core.words import sure
 from plimb.store.cards import get_card
 from plimb.store.families import core_family, families, family_among
@@ -48,11 +49,24 @@ class Variant:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class MoveView:
-    """What one valve gets, why, and every piece that can be had for it, thinnest first."""
+    """What one valve gets, why, and every piece that can be had for it, thinnest first.
+
+    `must` is within what a new piece must measure to be the right one.
+    """
 
     move: Move
     why: str
     options: tuple[Option, ...]
+    must: Window | None = None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Must:
+    """For which valve a piece is bought, and what it must measure: None where any will do."""
+
+    valve: str
+    thin_nm: int | None
+    thick_nm: int | None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -61,6 +75,7 @@ class BuyLine:
 
     line: OrderLine
     ordered: int
+    musts: tuple[Must, ...] = ()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -166,6 +181,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     units = status.around.units
     request = instead(request, wanted)
     why, options = reasons(request, plan, units), all_options(request, plan)
+    musts = must_measure(request.rows, plan, request.policy.doubt)
     ordered = on_order_for(session, card.id)
     blades = core_set(card.blade_set) if card.blade_set else None
     return PlanView(
@@ -174,7 +190,12 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
         variant=wanted,
         plan=plan,
         moves=tuple(
-            MoveView(move=move, why=why[move.valve].words, options=options[move.valve])
+            MoveView(
+                move=move,
+                why=why[move.valve].words,
+                options=options[move.valve],
+                must=musts.get(move.valve),
+            )
             for move in plan.moves
         ),
         variants=(
@@ -187,7 +208,18 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
         helps=advise(request, plan, blades, units),
         purchases=tuple(one.words() for one in purchases(plan.order, _kits(session))),
         buy=tuple(
-            BuyLine(line=line, ordered=ordered.get((line.diameter_nm, line.thickness_nm), 0))
+            BuyLine(
+                line=line,
+                ordered=ordered.get((line.diameter_nm, line.thickness_nm), 0),
+                musts=tuple(
+                    Must(
+                        valve=valve,
+                        thin_nm=musts[valve].thin_nm if valve in musts else None,
+                        thick_nm=musts[valve].thick_nm if valve in musts else None,
+                    )
+                    for valve in line.valves
+                ),
+            )
             for line in plan.order
         ),
         orders=tuple(list_orders(session, card.id)),

@@ -34,6 +34,7 @@ from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
 from plimb.core.measure.shorthand import Reading
 from plimb.core.shim.sum import School
 from plimb.core.shim.worksheet import worksheet_of
+from plimb.core.words import Units
 from plimb.files.engine_file import parsed_engine, turning_of
 from plimb.store.cards import card_before, get_card
 from plimb.store.engines import newest_revision
@@ -57,6 +58,11 @@ def conditions_of(card: CardRow) -> Conditions:
         temperature_c=None if card.temperature_c is None else Decimal(card.temperature_c),
         reason=card.warm_reason,
     )
+
+
+def units_of(card: CardRow) -> Units:
+    """Return the units that a card is written in."""
+    return parsed_engine(card.revision.document)[0].units
 
 
 def turning_for(card: CardRow) -> TurnPlan:
@@ -121,7 +127,7 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
             kind=kind,
             only=engine.names.get(card.only_valve or ""),
             change_nm=card.change_nm or 0,
-            units=parsed_engine(card.revision.document)[0].units,
+            units=units_of(card),
         ),
     )
 

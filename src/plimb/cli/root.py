@@ -20,6 +20,7 @@ COMMANDS = {
     "import": "files",
     "backup": "files",
     "restore": "files",
+    "simulate": "simulate",
 }
 """In which module each command lives; it is loaded when the command is asked for."""
 

@@ -6,17 +6,18 @@ from apiflask import APIBlueprint
 from flask import Response
 
 from plimb.actions import choosing, orders
-from plimb.actions.planning import BuyLine, MoveView, PlanView, Variant, read_plan
+from plimb.actions.planning import BuyLine, MoveView, Must, PlanView, Variant, read_plan
 from plimb.core.lengths import show_mm
 from plimb.core.plan.advice import AdviceKind
 from plimb.core.plan.options import Option
 from plimb.core.shim.shim import Source
+from plimb.core.shim.sum import Window
 from plimb.files.table_csv import write_csv
 from plimb.standins.counter_client import Answered
 from plimb.store.orders import Order, OrderedLine
 from plimb.web.cards import act
 from plimb.web.request import at_hand, bench, csv_answer, now
-from plimb.web.wire import Answer, ChangeIn, Key, Length, Sent, ShownGap, off, read_off
+from plimb.web.wire import Answer, ChangeIn, Key, Length, Sent, ShownGap, answer_of, off, read_off
 
 blueprint = APIBlueprint("plans", __name__, url_prefix="/api")
 
@@ -26,6 +27,10 @@ class OptionOut(Answer):
     """One piece that can be had for a valve, the gap it gives, and how it stands then."""
 
     stands: str
+
+
+WindowOut = answer_of(Window, "WindowOut")
+MustOut = answer_of(Must, "MustOut")
 
 
 @read_off(MoveView, without=("move",))
@@ -91,6 +96,7 @@ class PlanOut(Answer):
     cost: str = off("plan", "cost")
     priced: bool = off("plan", "priced")
     provisional: list[str] = off("plan", "provisional")
+    doubtful: list[str] = off("plan", "doubtful")
     sure: str
     helps: list[HelpOut]
 

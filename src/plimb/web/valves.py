@@ -78,6 +78,8 @@ class ValveOut(Answer):
     piece: PieceOut | None = off("status", "record", "piece")
     chosen: ChosenOut | None = off("status", "record", "choice")
     touched: bool = off("status", "touched")
+    overtaken: bool = off("status", "overtaken")
+    left_unset: bool = off("status", "left_unset")
     predicted: ShownGap | None = off("status", "predicted")
     proof: ReadingOut | None = off("status", "record", "proof")
     proof_verdict: Verdict | None = off("status", "proof_verdict")

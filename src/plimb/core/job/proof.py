@@ -85,7 +85,7 @@ class _Model:
 @lru_cache(maxsize=256)
 def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained:
     """Return what explains the proof, the likeliest first; honest where nothing does."""
-    usable = [one for one in proved if not one.found.none_found]
+    usable = [one for one in proved if one.found.both_ends]
     held = tuple(_held_open(proved, doubt))
     beyond = tuple(one.valve for one in proved if within_doubt(one) is False)
     if not usable:
@@ -119,8 +119,10 @@ class _Curve:
         self.slack = max(high - low, 1.0)
         pieces = one.old_doubt_nm**2 / 3 + one.new_doubt_nm**2 / 3 if one.changed else 0.0
         self.spread = sqrt(pieces + 2 * FEEL_NM**2)
-        if one.proof.none_found:
+        if one.proof.low_nm is None:
             self.low, self.high = -FAR_NM, float(one.proof.high_nm)
+        elif one.proof.open_ended:
+            self.low, self.high = float(one.proof.low_nm), FAR_NM
         else:
             self.low, self.high = gap_ends(one.proof, doubt)
         self.still = float(self.likely(np.zeros(1), 0.0)[0])

@@ -102,5 +102,5 @@ def within_doubt(one: Proved) -> bool | None:
 
 def _spread(gap: Gap) -> float:
     """Return the variance of a reading taken as even over its interval."""
-    low, high = gap_ends(gap if not gap.none_found else point(gap.high_nm))
+    low, high = gap_ends(gap if gap.both_ends else point(gap.high_nm))
     return (high - low) ** 2 / 12

@@ -11,7 +11,6 @@ from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, near_tight_edge, 
 from plimb.core.shim.shim import Condition, ShimReading, Source
 from plimb.core.shim.sum import School, WorkedOut, work_out
 
-
 MadeFrom = tuple[int | None, ...]
 """The gap, the piece and the spec that a decision was made from, in nanometres."""
 

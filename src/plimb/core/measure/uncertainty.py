@@ -22,16 +22,17 @@ from plimb.core.measure.limits import Limits
 class Doubt:
     """How far off readings may be, in nanometres either way; the shop may change them.
 
-    `drag_nm` is how far the gap may lie from a blade that goes with light drag
-    (judgement); `piece_nm` is what a micrometer reading is good to, `marked_nm` a thickness
-    known from its marking alone or from a calliper, and `film_nm` what the oil in one joint
-    of a stack may add (all common practice). `called_nm` is how far off a called number may be
-    within its interval, `guess_nm` a guess, `bought_nm` how far a new piece may be off its
-    marking (judgement).
+    `drag_nm` is how far the gap may lie from a blade that goes with light drag (judgement);
+    `piece_nm` what a micrometer reading is good to, `marked_nm` a thickness known from its
+    marking alone or from a calliper, and `film_nm` what the oil in one joint of a stack may add
+    (all common practice). `called_nm` is how far off a called number may be, `feel_nm` how far
+    beyond what goes and refuses, `guess_nm` a guess, `bought_nm` how far a new piece may be off
+    its marking (judgement).
     """
 
     drag_nm: int = mm("0.005")
     called_nm: int = mm("0.008")
+    feel_nm: int = mm("0.004")
     guess_nm: int = mm("0.02")
     bought_nm: int = mm("0.01")
     piece_nm: int = mm("0.004")
@@ -61,7 +62,7 @@ def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
     """Return between which lengths the gap is taken to lie evenly, in nanometres.
 
     Each joint of a stack may hold oil that widens it upwards. A called number narrows it, as
-    far as what goes and refuses allows; a guess widens it.
+    far as what goes and refuses allows, the hand's feel left some room; a guess widens it.
 
     Raises:
         ValueError: One end is not known: how far the valve was held open, how wide it is.
@@ -70,8 +71,9 @@ def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
         raise ValueError("one end of the gap is not known")
     low, high = float(gap.low_nm), float(gap.high_nm + gap.joints * doubt.film_nm)
     if gap.called_nm is not None and not gap.is_point:
-        low = max(low, gap.called_nm - doubt.called_nm)
-        high = gap.called_nm + doubt.called_nm if gap.endless else high
+        # a blade that goes may be a little too thick, and one that refuses too thin
+        high = gap.called_nm + doubt.called_nm if gap.endless else high + doubt.feel_nm
+        low = max(low - doubt.feel_nm, gap.called_nm - doubt.called_nm)
         high = min(high, gap.called_nm + doubt.called_nm)
     elif low == high:
         low, high = low - doubt.drag_nm, high + doubt.drag_nm

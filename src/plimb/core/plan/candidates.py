@@ -96,7 +96,9 @@ class Candidates:
         kinds = [row.clearance.family.kind for row in self.rows]
         names = {kind: place for place, kind in enumerate(dict.fromkeys(kinds))}
         of_row = [names[kind] for kind in kinds]
-        of_column = np.array([*of_row, *(names.get(one.kind, -1) for one in self.columns)])
+        of_column = np.array(
+            [*of_row, *(names.get(one.kind, -1) for one in self.columns)]  # type: ignore[call-overload]
+        )
         there = np.array(
             [row.known and row.condition is Condition.SOUND for row in self.rows]
             + [True] * len(self.columns),
@@ -151,26 +153,15 @@ class Candidates:
             by_family.setdefault(self.rows[at].clearance.family, []).append(at)
         for family, among in by_family.items():
             sizes = np.array(family.sizes(), dtype=np.int64)
-            useful = self.levels.off_by(sizes)[among] <= 0
-            for place, at in enumerate(among):
-                valve = self.rows[at].clearance.id
-                barred = [nm for name, nm in self.request.forbidden if name == valve]
-                if barred:
-                    useful[place] &= ~np.isin(sizes, barred)
-                pin = self.pins.get(valve)
-                if pin is not None and pin.source is Source.COUNTER:
-                    useful[place] = False
-                    useful[place, _place_of(pin, sizes, self.rows[at])] = True
-                elif not self.policy.buy:
-                    useful[place] = False
-            place, size = np.nonzero(useful)
-            row = np.array(among)[place]
+            useful = self._useful(among, sizes)
+            pair, size = np.nonzero(useful)
+            row = np.array(among, dtype=np.int64)[pair]
             new = np.full(len(row), self.policy.doubt.bought_nm, dtype=np.int64)
             of = self.levels.of(row, sizes[size], new)
-            rank = np.full(useful.shape, np.iinfo(np.int64).max)
-            rank[place, size] = self.levels.rank(row, of)
-            cells = np.zeros(useful.shape, dtype=np.int64)
-            cells[place, size] = np.arange(len(row))
+            rank: Whole = np.full(useful.shape, np.iinfo(np.int64).max, dtype=np.int64)
+            rank[pair, size] = self.levels.rank(row, of)
+            cells: Whole = np.zeros(useful.shape, dtype=np.int64)
+            cells[pair, size] = np.arange(len(row))
             if self.policy.school.aim is Aim.TIGHT:  # of two equally good the thicker
                 best = rank.shape[1] - 1 - rank[:, ::-1].argmin(axis=1)
             else:
@@ -186,6 +177,22 @@ class Candidates:
                     levels[name][at] = of[name][cells[nth, take]]
                 levels["cost"][at] += price
         return levels, allowed
+
+    def _useful(self, among: list[int], sizes: Whole) -> Mask:
+        """Return which sizes of a family these valves may be bought: those that bring them in."""
+        useful: Mask = self.levels.off_by(sizes)[among] <= 0
+        for place, at in enumerate(among):
+            valve = self.rows[at].clearance.id
+            barred = [nm for name, nm in self.request.forbidden if name == valve]
+            if barred:
+                useful[place] &= ~np.isin(sizes, barred)
+            pin = self.pins.get(valve)
+            if pin is not None and pin.source is Source.COUNTER:
+                useful[place] = False
+                useful[place, _place_of(pin, sizes, self.rows[at])] = True
+            elif not self.policy.buy:
+                useful[place] = False
+        return useful
 
     def _prune(self, row: Whole, column: Whole, levels: dict[str, Whole]) -> list[int]:
         """Keep of the drawer what can matter: each valve's n best pieces, by exchange."""

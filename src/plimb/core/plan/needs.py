@@ -132,7 +132,7 @@ def valve_need(
     opens = needs_setting(clearance, gap, condition, which)
     if gap.open_ended or verdict is Verdict.UNSETTLED:
         how = _ENDS[gap.low_nm is None] if gap.open_ended else ""
-        words = _WORDS[verdict] if not how else how
+        words = how or _WORDS[verdict]
         return ValveNeed(need=Need.FINER, reason=words, opens=opens)
     if gap.guess:
         return ValveNeed(need=Need.FINER, reason="a guess: measure it again", opens=opens)

@@ -68,7 +68,7 @@ class AtHand:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Nearer:
-    """A size from the counter that would land nearer to the aim, the gap it would give, how sure."""
+    """A size from the counter nearer to the aim, the gap it would give, how sure."""
 
     thickness_nm: int
     gap_nm: int
@@ -180,15 +180,20 @@ _SAY = {
         f"{why.found} is one end only, so no sum can be made: "
         + ("try thinner blades." if why.row.gap.low_nm is None else "try thicker blades.")
     ),
-    Because.UNREAD: lambda why: "Its shim is not read yet; read it, then it is planned with the rest.",
+    Because.UNREAD: lambda why: (
+        "Its shim is not read yet; read it, then it is planned with the rest."
+    ),
     Because.SHAFT_STAYS: lambda why: (
         f"In spec at {why.found}, and its camshaft stays in: its shim stays."
     ),
     Because.IN_SPEC: lambda why: f"In spec at {why.found}: its shim stays.",
     Because.LIKELY_IN: lambda why: (
-        f"Not settled at {why.found}, {percent(why.move.chance or 0)} sure to be in: its shim stays."
+        f"Not settled at {why.found}, {percent(why.move.chance or 0)} sure to be in: "
+        "its shim stays."
     ),
-    Because.NOTHING_SERVES: lambda why: f"No piece that can be had brings it into spec. {why.needs}",
+    Because.NOTHING_SERVES: lambda why: (
+        f"No piece that can be had brings it into spec. {why.needs}"
+    ),
     Because.SCRAP_STAYS: lambda why: (
         f"Its shim is scrap and nothing that can be had replaces it in spec. {why.needs}"
     ),

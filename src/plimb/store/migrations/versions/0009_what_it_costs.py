@@ -1,4 +1,4 @@
-"""What another round costs, what the counter swaps and has to order, what a choice was made from."""
+"""What another round costs, what the counter swaps or orders, what a choice was made from."""
 
 import sqlalchemy as sa
 from alembic import op
