@@ -65,6 +65,7 @@ class ValveView:
     status: ValveStatus
     worked: Worksheet | None
     questions: tuple[Question, ...]
+    proof_questions: tuple[Question, ...]
     repeats: tuple[Gap, ...]
     next_blade: Gauge | None
     stop: int

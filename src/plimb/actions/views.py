@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import replace
 from decimal import Decimal
 from fractions import Fraction
+from typing import Literal
 
 from sqlalchemy.orm import Session
 
@@ -18,20 +19,21 @@ from plimb.core.engine.machine import Machine
 from plimb.core.engine.turning import Method, TurnPlan, order_by_plan
 from plimb.core.job.bolts import tightening_of
 from plimb.core.job.checks import SideChecks
+from plimb.core.job.evidence import card_questions
 from plimb.core.job.fitting import FitStep, closing_list, fit_steps
 from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.proof import explain
 from plimb.core.job.reach import reach_list
 from plimb.core.job.ready import safety_list
-from plimb.core.job.residuals import proved_from, within_doubt
+from plimb.core.job.residuals import beyond_doubt, proved_from
 from plimb.core.job.sheet import Round
 from plimb.core.job.slips import Before, Question, Slip, questions
 from plimb.core.job.status import Around, JobStatus, job_status, pieces_out
 from plimb.core.job.summary import NextCheck
 from plimb.core.job.tools import tool_list
 from plimb.core.job.valve import ValveStatus
+from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
-from plimb.core.measure.shorthand import Reading
 from plimb.core.shim.sum import School
 from plimb.core.shim.worksheet import worksheet_of
 from plimb.core.words import Units
@@ -178,7 +180,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         instrument=card.instrument.name if card.instrument else None,
         reach=_lines(card, reach_list(engine, status.opened, len(card.rounds))),
         rounds=rounds,
-        fit=_fit(engine, touched),
+        fit=_fit(card, engine, touched),
         closing=_lines(
             card,
             closing_list(
@@ -208,11 +210,18 @@ def _corrected(card: CardRow, engine: Engine, newest: EngineRevisionRow) -> tupl
     return changes(engine, corrected, file.units)
 
 
-def _fit(engine: Engine, touched: Mapping[str, ValveStatus]) -> tuple[FitStep, ...]:
+def _fit(card: CardRow, engine: Engine, touched: Mapping[str, ValveStatus]) -> tuple[FitStep, ...]:
+    stops = {
+        valve: number
+        for number, stop in enumerate(_reached(card, engine).stops)
+        for valve in stop.valves
+    }
     return fit_steps(
         engine,
         {v: s.record.choice for v, s in touched.items() if s.record.choice},
         {v: s.record.piece.thickness_nm for v, s in touched.items() if s.record.piece},
+        stops,
+        frozenset(valve for valve, state in touched.items() if state.overtaken),
     )
 
 
@@ -227,7 +236,12 @@ def _valves(
     stops = _reached(card, engine).stops
     chains = repeated(card.rounds[-1], engine, "found")
     asked = _questions(session, card, engine, last.status, blades, earlier)
-    doubts = {one.valve: within_doubt(one) for one in last.proved}
+    proved = _questions(session, card, engine, last.status, blades, earlier, "proof")
+    beyond = beyond_doubt(last.proved)
+    doubts = {
+        one.valve: None if one.residual_nm is None else one.valve not in beyond
+        for one in last.proved
+    }
     views = []
     for valve in last.status.order:
         status = last.status.valves[valve]
@@ -240,6 +254,7 @@ def _valves(
                 if status.worked
                 else None,
                 questions=asked.get(valve, ()),
+                proof_questions=proved.get(valve, ()),
                 repeats=tuple(one.gap for one in chains.get(valve, ())),
                 next_blade=next_blade(tried, check, blades) if blades and check else None,
                 stop=next((n for n, stop in enumerate(stops) if valve in stop.valves), 0),
@@ -256,21 +271,45 @@ def _questions(
     seen: JobStatus,
     blades: BladeSet | None,
     earlier: int | None,
+    purpose: Literal["found", "proof"] = "found",
 ) -> dict[str, tuple[Question, ...]]:
-    """Return what is worth asking about each reading as found and was not answered yet."""
-    if card.signed_at or len(card.rounds) > 1:  # what a proof left is not asked about again
+    """Return what is worth asking about each reading of one purpose and was not answered yet.
+
+    A proof, and what a later round finds, is not held against the check before.
+    """
+    if card.signed_at:
         return {}
-    readings: dict[str, Reading] = {
-        valve: state.record.found for valve, state in seen.valves.items() if state.record.found
+    written_down = {
+        valve: state.record.found if purpose == "found" else state.record.proof
+        for valve, state in seen.valves.items()
     }
-    lines = gaps_of(card.rounds[-1], engine, "found")
+    readings = {valve: one for valve, one in written_down.items() if one is not None}
+    if not readings:
+        return {}
+    lines = gaps_of(card.rounds[-1], engine, purpose)
     kept = {valve: frozenset(line.kept) for valve, line in lines.items()}
-    left = _left_before(session, earlier) if earlier is not None else {}
+    first = purpose == "found" and len(card.rounds) == 1
+    left = _left_before(session, earlier) if earlier is not None and first else {}
     names = engine.names
     before = {names[key]: gap for key, gap in left.items() if key in names}
     thin = [blade.thickness_nm for blade in blades.usable] if blades else []
     # that the engine is warm is asked once a card, not once a valve
-    ask_warm = conditions_of(card).warm and not any(Slip.WARM in slips for slips in kept.values())
+    warm = conditions_of(card).warm and first
+    ask_warm = warm and not any(Slip.WARM in slips for slips in kept.values())
+    units = [line.unit for line in lines.values()]
+    of_card = card_questions(
+        engine,
+        readings,
+        unit=max(set(units), key=units.count) if units else Unit.MM,
+        before=before,
+        thin_blades_nm=thin,
+    )
+    # what the whole card says is answered for all of it at once
+    answered = frozenset[str]().union(*kept.values())
+    of_card = {
+        valve: tuple(one for one in asked_ if one.slip not in answered or one.slip is Slip.STUCK)
+        for valve, asked_ in of_card.items()
+    }
     asked = {}
     for valve in readings:
         found = questions(
@@ -279,9 +318,9 @@ def _questions(
             readings,
             unit=lines[valve].unit,
             before=before,
-            thin_blades_nm=thin,
             warm=ask_warm,
         )
+        found += of_card.get(valve, ())
         asked[valve] = tuple(one for one in found if one.slip not in kept[valve])
     return asked
 

@@ -71,13 +71,13 @@ def _way(text: str) -> Way:
     if not isinstance(said, dict):
         raise BadValue('policy is no JSON object; write it like {"aim": "middle"}.', field="policy")
     kinds: dict[str, Any] = {"aim": Aim, "round": Rounding, "act": WhichToSet}
-    names: dict[Any, str] = {"round": "rounding", "act": "which"}
+    names = {"round": "rounding", "act": "which"}
     taken: dict[str, Any] = {}
-    for name, value in said.items():
+    for name, value in dict[str, Any](said).items():
         if name in ADVICE and isinstance(value, bool):
             taken[name] = value
         elif name in kinds and value in [one.value for one in kinds[name]]:
-            taken[names.get(name, name)] = kinds[name](value)
+            taken[names.get(name) or name] = kinds[name](value)
         else:
             raise BadValue(
                 f"policy: “{name}” cannot be {json.dumps(value)}; known are aim, round, act as in "

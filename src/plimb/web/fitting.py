@@ -7,7 +7,7 @@ from pydantic import Field
 
 from plimb.actions import fitting, rounds
 from plimb.core.errors import BadValue
-from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.bolts import BoltGroup, order_of
 from plimb.core.job.torque import Thread, TorqueSaid, TorqueUnit, parse_torque, said_of
 from plimb.web.cards import TorqueOut, act
 from plimb.web.wire import ChangeIn, Reason, Sent, Short, Text
@@ -16,7 +16,10 @@ blueprint = APIBlueprint("fitting", __name__, url_prefix="/api")
 
 
 class BoltsIn(ChangeIn):
-    """Bolts to tighten: places from 0 to 1 across and down, torque, the maker's order if any."""
+    """Bolts to tighten: places from 0 to 1 across and down, torque, the maker's order if any.
+
+    That is either the bolts in turning order, or the `numbers` printed beside them.
+    """
 
     name: Text
     places: Annotated[
@@ -27,6 +30,7 @@ class BoltsIn(ChangeIn):
     unit: Annotated[TorqueUnit, Field(strict=False)]
     thread: Annotated[Thread, Field(strict=False)]
     order: Annotated[list[int], Field(max_length=60)] | None
+    numbers: Annotated[list[int], Field(max_length=60)] | None = None
 
     def said(self) -> dict[str, Any]:
         """Return the bolts as they are laid out."""
@@ -38,7 +42,7 @@ class BoltsIn(ChangeIn):
             torque=self.torque,
             unit=self.unit,
             thread=self.thread,
-            order=None if self.order is None else tuple(self.order),
+            order=order_of(self.numbers, self.order),
         )
         return {"bolts": bolts}
 

@@ -1,6 +1,7 @@
 """Torques, the order of tightening, the order of fitting, what each follower asks for."""
 
 import math
+from dataclasses import replace
 from fractions import Fraction
 from itertools import pairwise, permutations
 
@@ -10,6 +11,7 @@ from hypothesis import strategies as st
 
 from plimb.core.engine.followers import Follower, Role
 from plimb.core.errors import BadValue
+from plimb.core.job.bolts import order_of
 from plimb.core.job.fitting import closing_list, fit_order, fit_steps
 from plimb.core.job.tightening import neighbours, tightening_order
 from plimb.core.job.torque import Thread, Torque, TorqueUnit, doubt_of, parse_torque
@@ -100,7 +102,13 @@ def consecutive_neighbours(bolts, order):
 def test_every_bolt_once_and_no_neighbours_one_after_the_other(bolts):
     order = tightening_order(bolts)
     assert sorted(order) == list(range(len(bolts)))
-    if len(bolts) >= 6 and consecutive_neighbours(bolts, order):
+    rows = len({y for _x, y in bolts}), len({x for x, _y in bolts})
+    if min(rows) == 2 and len(bolts) == 2 * max(rows):  # two rows: from the middle outwards
+        along = 0 if rows[0] == 2 else 1
+        middle = sum(bolt[along] for bolt in bolts) / len(bolts)
+        away = [round(abs(bolts[one][along] - middle), 6) for one in order]
+        assert len(bolts) == 4 or away == sorted(away)
+    elif len(bolts) >= 6 and consecutive_neighbours(bolts, order):
         assert len(bolts) <= 7, "a regular layout always has such an order"
         assert not avoidable(bolts)
 
@@ -205,3 +213,64 @@ def test_closing_goes_from_caps_to_tensioner_to_turning_by_hand():
         "close-cover", "close-cover-torque", "close-rest",
     ]  # fmt: skip
     assert [one.id for one in closing_list(engine, (), 2, 2)][:1] == ["close2-turns"]
+
+
+def test_the_numbers_beside_the_bolts_are_not_the_bolts_in_turning_order():
+    """Beside the first bolt stands 3: it is turned third."""
+    assert order_of([3, 1, 2]) == (1, 2, 0)
+    assert order_of(None, [3, 1, 2]) == (3, 1, 2)
+    assert order_of(None) is None
+    for wrong in ([1, 1, 2], [0, 1, 2], [2, 3, 4]):
+        with pytest.raises(BadValue, match="each once"):
+            order_of(wrong)
+
+
+def chain(*moves):
+    """Return choices: a valve, the valve its piece comes out of, or None for a new one."""
+    return {
+        valve: Choice(
+            thickness_nm=mm("2.5"),
+            source=Source.COUNTER if giver is None else Source.ENGINE,
+            from_valve=giver,
+        )
+        for valve, giver in moves
+    }
+
+
+def steps_of(engine, choices, stops=None):
+    return fit_steps(engine, choices, dict.fromkeys(choices, mm("2.6")), stops)
+
+
+def test_with_the_shaft_in_no_bucket_is_empty_while_anything_is_turned():
+    """The piece at hand goes in first and pushes the next one on, stop after stop."""
+    document = starting_point(Start(layout=Layout.PARALLEL_TWIN, follower=Follower.BUCKET_OVER))
+    engine = EngineFile.model_validate(document).to_core()
+    a, b, c = [one.id for one in engine.clearances][:3]
+    stops = {a: 0, b: 0, c: 1}
+    steps = steps_of(engine, chain((a, b), (b, c), (c, None)), stops)
+    assert [(one.valve, one.turn_to) for one in steps] == [(c, 1), (b, 0), (a, None)]
+    empty, hand = set(), {None}
+    for one in steps:
+        assert one.turn_to is None or not empty  # nothing stands open as it is turned
+        assert one.from_valve in hand
+        hand.add(one.valve)
+    ring = steps_of(engine, chain((a, c), (c, a)), stops)
+    assert [one.spare for one in ring] == [True, False]  # closed by something till its piece comes
+    out = EngineFile.model_validate(starting_point(Start(layout=Layout.PARALLEL_TWIN))).to_core()
+    assert all(
+        one.turn_to is None for one in steps_of(out, chain((a, b), (b, c), (c, None)), stops)
+    )
+
+
+def test_closers_come_before_openers_and_what_has_gone_in_is_not_said_to_follow():
+    document = starting_point(Start(layout=Layout.SINGLE, follower=Follower.OPENER_CLOSER))
+    engine = EngineFile.model_validate(document).to_core()
+    names = [one.id for one in engine.clearances]
+    steps = steps_of(engine, chain(*((name, None) for name in names)))
+    roles = [engine.clearance(one.valve).action for one in steps]
+    assert roles == sorted(roles, key=lambda role: role is not Role.CLOSE)
+    a, b = [name for name in names if engine.clearance(name).action is Role.OPEN][:2]
+    choices = chain((a, b), (b, None))
+    assert {one.valve: one.old_gone for one in steps_of(engine, choices)} == {a: False, b: False}
+    choices[a] = replace(choices[a], fitted=True)
+    assert {one.valve: one.old_gone for one in steps_of(engine, choices)}[b]

@@ -5,7 +5,7 @@ from dataclasses import replace
 import pytest
 
 from plimb.core.engine.engine import Side
-from plimb.core.job.residuals import Proved, proved_from, within_doubt
+from plimb.core.job.residuals import Proved, beyond_doubt, proved_from
 from plimb.core.job.status import job_status
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import Unit, mm
@@ -72,24 +72,31 @@ def base(found, proof):
     ("found", "proof", "fine"),
     [
         (point(mm("0.10")), point(mm("0.10")), True),
-        (point(mm("0.10")), point(mm("0.116")), True),
-        (point(mm("0.10")), point(mm("0.118")), False),
-        (point(mm("0.10")), point(mm("0.084")), True),
-        (point(mm("0.10")), point(mm("0.082")), False),
-        (between(mm("0.10"), mm("0.15")), point(mm("0.155")), True),
-        (between(mm("0.10"), mm("0.15")), point(mm("0.165")), False),
-        (none_below(mm("0.05")), point(mm("0.10")), None),
-        (point(mm("0.10")), none_below(mm("0.05")), None),
+        (point(mm("0.10")), point(mm("0.119")), True),
+        (point(mm("0.10")), point(mm("0.121")), False),
+        (point(mm("0.10")), point(mm("0.081")), True),
+        (point(mm("0.10")), point(mm("0.079")), False),
+        (between(mm("0.10"), mm("0.15")), point(mm("0.15")), True),
+        (between(mm("0.10"), mm("0.15")), point(mm("0.175")), False),
+        (none_below(mm("0.05")), point(mm("0.10")), True),
+        (point(mm("0.10")), none_below(mm("0.05")), True),
     ],
 )
-def test_two_standard_uncertainties_are_the_line(found, proof, fine):
-    assert within_doubt(base(found, proof)) is fine
+def test_the_line_of_one_valve_measured_alone(found, proof, fine):
+    assert (beyond_doubt([base(found, proof)]) == ()) is fine
+
+
+def test_the_more_valves_are_measured_the_further_off_is_no_more_than_doubt():
+    off = base(point(mm("0.10")), point(mm("0.122")))
+    still = replace(off, proof=point(mm("0.10")), valve="other")
+    assert beyond_doubt([off]) == (off.valve,)
+    assert beyond_doubt([off, *[still] * 15]) == ()
 
 
 def test_unmeasured_pieces_widen_the_line_where_they_changed():
     off = base(point(mm("0.10")), point(mm("0.125")))
     doubted = replace(off, changed=True, old_doubt_nm=mm("0.02"), new_doubt_nm=mm("0.02"))
-    assert (within_doubt(off), within_doubt(doubted)) == (False, True)
+    assert (beyond_doubt([off]), beyond_doubt([doubted])) == ((off.valve,), ())
 
 
 @pytest.mark.parametrize(

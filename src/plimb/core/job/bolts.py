@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from plimb.core.errors import BadValue
@@ -59,6 +60,23 @@ class BoltGroup:
             raise BadValue("The maker's order names each bolt once.", field="order")
         torque = self.torque.strip() if self.figure else ""
         return replace(self, name=self.name.strip(), torque=torque, turned=0)
+
+
+def order_of(
+    numbers: Sequence[int] | None, order: Sequence[int] | None = None
+) -> tuple[int, ...] | None:
+    """Return the bolts in turning order, from the numbers printed beside them if given.
+
+    Beside bolt 0 stands `numbers[0]`: the bolt beside which 1 stands is turned first.
+
+    Raises:
+        BadValue: The numbers are not 1, 2, 3 and so on, each once.
+    """
+    if numbers is None:
+        return None if order is None else tuple(order)
+    if sorted(numbers) != list(range(1, len(numbers) + 1)):
+        raise BadValue("Beside the bolts stand 1, 2, 3 and so on, each once.", field="order")
+    return tuple(sorted(range(len(numbers)), key=lambda bolt: numbers[bolt]))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

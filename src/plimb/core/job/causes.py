@@ -6,7 +6,7 @@ How often each happens before anything is measured is judgement.
 from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
-from itertools import combinations
+from itertools import combinations, permutations
 from typing import assert_never
 
 import numpy as np
@@ -28,15 +28,32 @@ class Cause(StrEnum):
 
     DOUBT = "doubt"
     SWAPPED = "swapped"
+    CYCLE = "cycle"
     HELD_OPEN = "held-open"
     DIRT = "dirt"
     CAM = "cam"
     MARKING = "marking"
     WRONG_TDC = "wrong-tdc"
+    ALIKE = "alike"
+    MISREAD = "misread"
+    IMPOSSIBLE = "impossible"
     UNKNOWN = "unknown"
 
 
 Shifts = NDArray[np.float64]
+
+BLADE: Shifts = np.linspace(mm("0.035"), mm("0.06"), 6)
+"""How far a blade of a common set is from the next."""
+
+ALIKE: Shifts = np.linspace(mm("0.012"), mm("0.08"), 18)
+"""Sizes that a shift of all valves may have, 0.012 to 0.08 mm."""
+
+ALIKE_SPREAD = float(mm("0.004"))
+LIFTED = (-mm("0.30"), -mm("0.15"), -mm("0.05"), mm("0.01"))
+"""What is left of a gap at overlap: the valve is open a little, or all but."""
+
+MOST_FOR_FOUR = 8
+"""With more pieces changed than these, rings of four are not looked through."""
 
 SIZES: Shifts = np.linspace(mm("0.02"), mm("0.30"), 29)
 """Sizes that an unknown shift may have, 0.02 to 0.30 mm."""
@@ -93,20 +110,50 @@ def _swaps(proved: Sequence[Proved]) -> Iterator[Way]:
             yield (a.valve, b.valve), np.array([[by, -by]]), 0.0
 
 
+def _cycles(proved: Sequence[Proved]) -> Iterator[Way]:
+    """Three pieces or four in each other's places: each gap is off by what it got instead."""
+    changed = _changed(proved)
+    rings = [3, 4] if len(changed) <= MOST_FOR_FOUR else [3]
+    for many in rings:
+        for first, *others in combinations(changed, many):
+            for rest in permutations(others):
+                ring = (first, *rest)
+                got = (*rest, first)
+                by = [
+                    float(one.new_nm - other.new_nm) for one, other in zip(ring, got, strict=True)
+                ]
+                if min(abs(nm) for nm in by) >= TOLD_APART_NM:
+                    yield tuple(one.valve for one in ring), np.array([by]), 0.0
+
+
+def _alike(proved: Sequence[Proved]) -> Iterator[Way]:
+    """Another hand, another set, a warm engine: every valve is off by about the same."""
+    if len(proved) >= 3:
+        yield tuple(one.valve for one in proved), np.concatenate([ALIKE, -ALIKE]), ALIKE_SPREAD
+
+
+def _misread(proved: Sequence[Proved]) -> Iterator[Way]:
+    """Off by about a blade, touched or not; where a piece went in, smaller is dirt's story."""
+    either = np.concatenate([BLADE, -BLADE])
+    return (((one.valve,), BLADE if one.changed else either, 0.0) for one in proved)
+
+
 def _cams(proved: Sequence[Proved]) -> Iterator[Way]:
     """A cam not at its mark: all its valves are off the same way, if not by the same."""
     for shaft in dict.fromkeys(one.camshaft for one in proved):
         on = tuple(one.valve for one in proved if one.camshaft == shaft)
         if len(on) >= 2:
-            yield on, -SIZES, float(mm("0.015"))
+            yield on, -SIZES[1:], float(mm("0.012"))
 
 
 def _wrong_tdcs(proved: Sequence[Proved]) -> Iterator[Way]:
-    """Measured at overlap: both sides of one cylinder have next to no gap."""
+    """Measured at overlap: both sides of one cylinder have next to no gap, each of them."""
     for cylinder in dict.fromkeys(one.cylinder for one in proved):
         on = [one for one in proved if one.cylinder == cylinder]
         if len({one.side for one in on}) == 2:
-            yield tuple(one.valve for one in on), -WIDER[7:], float(mm("0.06"))
+            left = [float(one.predicted.best_nm) for one in on]
+            lifted = np.array([[gap - nm for nm in left] for gap in LIFTED])
+            yield tuple(one.valve for one in on), lifted, float(mm("0.06"))
 
 
 def _dirt(proved: Sequence[Proved]) -> Iterator[Way]:
@@ -142,11 +189,27 @@ def _marking(on: Sequence[Proved]) -> str:
 def _held_open(on: Sequence[Proved]) -> str:
     one = on[0]
     before_nm, gap, shim = one.before_nm or 0, one.units.in_sum, one.units.shim_figure
+    low, high = one.before_range
     return (
         f"No gap was felt before. Worked back, {gap(one.proof.best_nm)} − "
         f"({shim(one.old_nm)} − {shim(one.new_nm)}) = {gap(before_nm)}: it "
-        f"was held open by {gap(-before_nm)}."
+        f"was held open by {gap(-before_nm)} ({gap(max(0, -high))} to {gap(-low)})."
     )
+
+
+def _impossible(on: Sequence[Proved]) -> str:
+    one = on[0]
+    gap, shim = one.units.in_sum, one.units.shim_figure
+    return (
+        f"Worked back, {gap(one.proof.best_nm)} − ({shim(one.old_nm)} − {shim(one.new_nm)}) = "
+        f"{gap(one.before_nm or 0)}, but {gap(one.found.high_nm)} was refused: one of the readings "
+        "or pieces is not what stands here."
+    )
+
+
+def _in_ring(on: Sequence[Proved]) -> str:
+    pieces = ", ".join(one.units.shim_figure(one.new_nm) for one in on)
+    return f"{_said(on)}; that is what the pieces ({pieces}) give in one another’s places."
 
 
 DOUBT = CauseKind(name="Within doubt", how_often=0.87, ways=lambda _proved: [((), NO_SHIFT, 0.0)])
@@ -156,6 +219,37 @@ SWAPPED = CauseKind(
     ways=_swaps,
     evidence=_swapped,
     check=lambda on: f"Take the pieces of {on[0].valve} and {on[1].valve} out and read both.",
+)
+CYCLE = CauseKind(
+    name="Pieces in each other’s places",
+    how_often=0.01,
+    ways=_cycles,
+    evidence=_in_ring,
+    check=lambda on: f"Take the pieces of {', '.join(one.valve for one in on)} out and read them.",
+)
+ALIKE_ALL = CauseKind(
+    name="All off alike",
+    how_often=0.02,
+    ways=_alike,
+    evidence=lambda on: (
+        f"All are off the same way: {_said(on)}. That is no valve: it is the measuring."
+    ),
+    check=lambda _on: (
+        "Another hand, another feeler set, or a warm engine? Measure one of them "
+        "again with the first set, cold."
+    ),
+)
+MISREAD = CauseKind(
+    name="One reading off by about a blade",
+    how_often=0.04,
+    ways=_misread,
+    evidence=lambda on: f"{_said(on)}, about what one blade is from the next.",
+    check=lambda _on: "Measure it again before anything is lifted.",
+)
+IMPOSSIBLE = CauseKind(
+    name="A gap that cannot have been",
+    evidence=_impossible,
+    check=lambda _on: "Measure it again, and read the piece that came out once more.",
 )
 HELD_OPEN = CauseKind(
     name="Held open before",
@@ -169,9 +263,7 @@ DIRT = CauseKind(
     name="Dirt, or a shim not seated",
     how_often=0.025,
     ways=_dirt,
-    evidence=lambda on: (
-        f"{_said(on)}, and it alone: something lies under the shim, or it does not sit flat."
-    ),
+    evidence=lambda on: f"{_said(on)}: something lies under the shim, or it does not sit flat.",
     check=lambda _on: "Lift the bucket, wipe seat and shim, turn the crank twice, measure again.",
 )
 CAM = CauseKind(
@@ -204,13 +296,21 @@ UNKNOWN = CauseKind(
 )
 
 
-def kind_of(cause: Cause) -> CauseKind:
+def kind_of(cause: Cause) -> CauseKind:  # noqa: C901 - one row a cause
     """Return the row of a cause."""
     match cause:
         case Cause.DOUBT:
             return DOUBT
         case Cause.SWAPPED:
             return SWAPPED
+        case Cause.CYCLE:
+            return CYCLE
+        case Cause.ALIKE:
+            return ALIKE_ALL
+        case Cause.MISREAD:
+            return MISREAD
+        case Cause.IMPOSSIBLE:
+            return IMPOSSIBLE
         case Cause.HELD_OPEN:
             return HELD_OPEN
         case Cause.DIRT:

@@ -15,7 +15,9 @@ from plimb.core.shim.shim import Source
 class FitStep:
     """One valve's turn: the piece to take, where from, and what becomes of the one that is out.
 
-    `old_goes_to` is the valve that the old piece serves next, None where it is left over.
+    `old_goes_to` is the valve that the old piece serves, None where it is left over; `old_gone`
+    that it is in there already. Where the shaft stays in, `turn_to` is the stop to turn to first,
+    every bucket closed, and `spare` says that something closes the valve until its piece comes.
     """
 
     valve: str
@@ -28,6 +30,10 @@ class FitStep:
     measured_nm: int | None
     by_marking: bool
     fitted: bool
+    old_gone: bool = False
+    turn_to: int | None = None
+    spare: bool = False
+    overtaken: bool = False
 
 
 def fit_order(moves: Mapping[str, str | None]) -> tuple[str, ...]:
@@ -40,48 +46,102 @@ def fit_order(moves: Mapping[str, str | None]) -> tuple[str, ...]:
     the one that gave it its piece, and so on, so that after each step at most one valve stands
     open and at most one piece lies loose. A ring of swaps starts at its first valve.
     """
+    return tuple(valve for chain in _chains(moves) for valve in chain)
+
+
+def _chains(moves: Mapping[str, str | None]) -> list[list[str]]:
+    """Return the valves chain by chain, each from its loose end."""
     needed = {giver for giver in moves.values() if giver is not None}
     starts = [valve for valve in moves if valve not in needed]
-    done: list[str] = []
+    done: set[str] = set()
+    chains = []
     for start in (*starts, *moves):
+        chain: list[str] = []
         valve: str | None = start
         while valve is not None and valve in moves and valve not in done:
-            done.append(valve)
+            done.add(valve)
+            chain.append(valve)
             valve = moves[valve]
-    return tuple(done)
+        if chain:
+            chains.append(chain)
+    return chains
 
 
 def fit_steps(
-    engine: Engine, choices: Mapping[str, Choice], out_nm: Mapping[str, int]
+    engine: Engine,
+    choices: Mapping[str, Choice],
+    out_nm: Mapping[str, int],
+    stops: Mapping[str, int] | None = None,
+    overtaken: frozenset[str] = frozenset(),
 ) -> tuple[FitStep, ...]:
     """Return what is fitted, valve by valve, in order.
+
+    On positively closed valves every closer comes before the openers. Where the shaft stays in
+    no bucket stands empty while anything is turned: a chain begins at the valve whose piece is
+    at hand, each piece that comes out goes on to the next, and stops are turned to in their
+    order.
 
     Args:
         engine: The engine.
         choices: The decisions of the valves that change.
         out_nm: The thickness of the piece that came out of each of them.
+        stops: At which stop each valve is at rest, where the shaft stays in.
+        overtaken: Valves whose decision was made from other figures.
     """
     takers = {
         choice.from_valve: valve
         for valve, choice in choices.items()
         if choice.source is Source.ENGINE
     }
-    order = fit_order({valve: choice.from_valve for valve, choice in choices.items()})
-    return tuple(
-        FitStep(
-            valve=valve,
-            thickness_nm=choices[valve].thickness_nm,
-            source=choices[valve].source,
-            from_valve=choices[valve].from_valve,
-            old_nm=out_nm[valve],
-            old_goes_to=takers.get(valve),
-            checks=_checks(engine.follower, engine.clearance(valve).action),
-            measured_nm=choices[valve].measured_nm,
-            by_marking=choices[valve].known_from_marking,
-            fitted=choices[valve].fitted,
+    moves = {valve: choice.from_valve for valve, choice in choices.items()}
+    order = _in_order(engine, moves, stops or {})
+    steps: list[FitStep] = []
+    stop: int | None = None
+    for valve in order:
+        choice, taker = choices[valve], takers.get(valve)
+        stays = not engine.clearance(valve).camshaft_out and valve in (stops or {})
+        here = (stops or {}).get(valve) if stays else stop
+        giver = choice.from_valve
+        rest = order[order.index(valve) :]
+        steps.append(
+            FitStep(
+                valve=valve,
+                thickness_nm=choice.thickness_nm,
+                source=choice.source,
+                from_valve=giver,
+                old_nm=out_nm[valve],
+                old_goes_to=taker,
+                checks=_checks(engine.follower, engine.clearance(valve).action),
+                measured_nm=choice.measured_nm,
+                by_marking=choice.known_from_marking,
+                fitted=choice.fitted,
+                old_gone=taker is not None and taker in choices and choices[taker].fitted,
+                turn_to=here if stays and here != stop else None,
+                # its piece is still in a valve that comes later, at another stop
+                spare=stays and giver in rest[1:] and (stops or {}).get(giver or "") != here,
+                overtaken=valve in overtaken,
+            )
         )
-        for valve in order
+        stop = here
+    return tuple(steps)
+
+
+def _in_order(
+    engine: Engine, moves: Mapping[str, str | None], stops: Mapping[str, int]
+) -> tuple[str, ...]:
+    chains = _chains(moves)
+    ordered = []
+    for chain in chains:
+        stays = all(not engine.clearance(valve).camshaft_out for valve in chain)
+        # with the shaft in, the piece at hand goes in first and pushes the next one on
+        ordered.append(chain[::-1] if stays and stops else chain)
+    ordered.sort(
+        key=lambda chain: (
+            engine.clearance(chain[0]).action is not Role.CLOSE,
+            stops.get(chain[0], 0) if not engine.clearance(chain[0]).camshaft_out else 0,
+        )
     )
+    return tuple(valve for chain in ordered for valve in chain)
 
 
 def _checks(follower: Follower, role: Role) -> tuple[str, ...]:

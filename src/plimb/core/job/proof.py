@@ -11,12 +11,13 @@ and micrometers (JCGM 100:2008, 4.3.7) and a feel that differs a little from tim
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
+from itertools import combinations
 from math import erf, exp, log, sqrt
 
 import numpy as np
 
 from plimb.core.job.causes import Cause, Shifts, kind_of
-from plimb.core.job.residuals import FEEL_NM, Proved, within_doubt
+from plimb.core.job.residuals import FEEL_NM, Proved, beyond_doubt
 from plimb.core.lengths import mm
 from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt, gap_ends
 from plimb.core.words import percent
@@ -24,11 +25,23 @@ from plimb.core.words import percent
 STRAY = 1e-9
 """The share of readings that are just wrong: written down, but not what was felt (judgement)."""
 
+IMPOSSIBLE_FROM = 0.95
+"""How sure it must be that a worked-back gap is above the blade that was refused."""
+
 FAR_NM = float(mm("5"))
 """Further than any valve is held open."""
 
 CLAIM = 0.5
 """How likely it must be that not all is doubt before a cause is named (judgement)."""
+
+FEELS = {mm("0.004"): 0.45, mm("0.008"): 0.3, mm("0.013"): 0.25}
+"""How differently a hand feels the same gap from time to time, and how often that is so."""
+
+AT_ONCE = 14
+"""Of so many likeliest causes any two are looked at together."""
+
+LEAST_OFF_NM = mm("0.005")
+"""A valve that is off by less is not blamed."""
 
 LIKELY = 0.02
 """Causes less likely than this are not listed."""
@@ -84,48 +97,117 @@ class _Model:
 
 @lru_cache(maxsize=256)
 def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained:
-    """Return what explains the proof, the likeliest first; honest where nothing does."""
+    """Return what explains the proof, the likeliest first; honest where nothing does.
+
+    How well this hand feels is not known: each story is told for a fine, a usual and a coarse
+    one. Two causes at once, on valves of their own, are a story as well; each is then named.
+    """
     usable = [one for one in proved if one.found.both_ends]
-    held = tuple(_held_open(proved, doubt))
-    beyond = tuple(one.valve for one in proved if within_doubt(one) is False)
+    held = tuple(_worked_back(proved, doubt))
+    beyond = beyond_doubt(proved)
     if not usable:
         return Explained(fine=not held, ranked=held, beyond=beyond)
     models = list(_models(usable))
-    curves = {one.valve: _Curve(one, doubt) for one in usable}
-    quiet = sum(curve.still for curve in curves.values())
-    scores = [(model, log(model.weight) + _fit(model, curves, quiet)) for model in models]
-    top = max(score for _model, score in scores)
-    total = sum(exp(score - top) for _model, score in scores)
-    shares = [(model, exp(score - top) / total) for model, score in scores]
-    wrong = sum(share for model, share in shares if model.cause is not Cause.DOUBT)
+    names = [frozenset(model.valves) for model in models]
+    shares = np.zeros(len(models))
+    total = 0.0
+    stories = [_stories(usable, models, names, feel_nm, doubt) for feel_nm in FEELS]
+    top = max(story.top for story in stories)
+    for story, often in zip(stories, FEELS.values(), strict=True):
+        scale = often * exp(story.top - top)
+        shares += scale * story.shares
+        total += scale * story.total
+    shares /= total
+    right = next(place for place, model in enumerate(models) if model.cause is Cause.DOUBT)
+    wrong = 1 - float(shares[right])
     by_valve = {one.valve: one for one in usable}
     if wrong < CLAIM:
         return Explained(fine=not held, ranked=held, beyond=beyond)
     named = [
-        _explanation(model.cause, [by_valve[valve] for valve in model.valves], share / wrong)
-        for model, share in shares
+        _explanation(model.cause, on, float(share) / wrong)
+        for model, share in zip(models, shares, strict=True)
         if model.cause is not Cause.DOUBT and share / wrong >= LIKELY
+        for on in (_off(model, [by_valve[valve] for valve in model.valves]),)
+        if on
     ]
     named.sort(key=lambda one: -one.chance)
+    if not named:
+        return Explained(fine=not held, ranked=held, beyond=beyond)
     return Explained(fine=False, ranked=(*named, *held), beyond=beyond)
+
+
+def _off(model: _Model, on: list[Proved]) -> list[Proved]:
+    """Return the valves a cause is blamed on that are off themselves; none where too few are."""
+    off = [one for one in on if one.residual_nm is None or abs(one.residual_nm) >= LEAST_OFF_NM]
+    if model.cause in (Cause.ALIKE, Cause.CAM):
+        return off if 3 * len(off) >= 2 * len(on) else []
+    return off if len(off) == len(on) else []
+
+
+@dataclass(frozen=True, slots=True)
+class _Stories:
+    """Each model's share, alone or with another, among all stories for one feel."""
+
+    shares: Shifts
+    total: float
+    top: float
+
+
+def _stories(
+    usable: Sequence[Proved],
+    models: Sequence[_Model],
+    names: Sequence[frozenset[str]],
+    feel_nm: int,
+    doubt: Doubt,
+) -> _Stories:
+    curves = {one.valve: _Curve(one, doubt, feel_nm) for one in usable}
+    quiet = sum(curve.still for curve in curves.values())
+    gains = np.array([_fit(model, curves, quiet) - quiet for model in models])
+    weights = np.log(np.array([model.weight for model in models]))
+    alone = weights + gains
+    doubtless = [place for place, model in enumerate(models) if model.cause is Cause.DOUBT]
+    likeliest = [place for place in np.argsort(-alone) if place not in doubtless][:AT_ONCE]
+    pairs = [
+        (int(one), int(other))
+        for one, other in combinations(likeliest, 2)
+        if not names[one] & names[other]
+    ]
+    both = np.array([alone[one] + alone[other] for one, other in pairs])
+    top = float(max(alone.max(), both.max(initial=-np.inf)))
+    shares = np.exp(alone - top)
+    total = float(shares.sum())
+    for (one, other), score in zip(pairs, both, strict=True):
+        share = exp(score - top)
+        total += share
+        shares[one] += share
+        shares[other] += share
+    return _Stories(shares, total, top + quiet)
 
 
 class _Curve:
     """How likely a valve's reading is for each shift of its gap."""
 
-    def __init__(self, one: Proved, doubt: Doubt) -> None:
+    def __init__(self, one: Proved, doubt: Doubt, feel_nm: int) -> None:
         low, high = gap_ends(one.found, doubt)
         self.middle = (low + high) / 2 + one.old_nm - one.new_nm
         self.slack = max(high - low, 1.0)
         pieces = one.old_doubt_nm**2 / 3 + one.new_doubt_nm**2 / 3 if one.changed else 0.0
-        self.spread = sqrt(pieces + 2 * FEEL_NM**2)
+        self.spread = sqrt(pieces + 2 * feel_nm**2)
         if one.proof.low_nm is None:
             self.low, self.high = -FAR_NM, float(one.proof.high_nm)
         elif one.proof.open_ended:
             self.low, self.high = float(one.proof.low_nm), FAR_NM
         else:
             self.low, self.high = gap_ends(one.proof, doubt)
+        self._gains: dict[tuple[bytes, float], Shifts] = {}
         self.still = float(self.likely(np.zeros(1), 0.0)[0])
+
+    def gain(self, shift: Shifts, more: float) -> Shifts:
+        """Return how much better than no shift each one tells the reading; each worked out once."""
+        key = (shift.tobytes(), more)
+        if key not in self._gains:
+            self._gains[key] = self.likely(shift, more) - self.still
+        return self._gains[key]
 
     def likely(self, shift: Shifts, more: float) -> Shifts:
         """Return ln of the chance of the reading, the gap being off by `shift` (± `more`)."""
@@ -160,10 +242,13 @@ def _fit(model: _Model, curves: dict[str, _Curve], quiet: float) -> float:
     """Return ln of the chance of all readings, averaged over the ways it may have gone."""
     if not model.valves:
         return quiet
-    logs = quiet + sum(
-        curves[valve].likely(model.shifts[:, place], model.spread_nm) - curves[valve].still
+    gains = [
+        curves[valve].gain(model.shifts[:, place], model.spread_nm)
         for place, valve in enumerate(model.valves)
-    )
+    ]
+    if len(model.shifts) == 1:
+        return quiet + sum(float(gain[0]) for gain in gains)
+    logs = quiet + sum(gains)
     top = float(np.max(logs))
     return top + log(float(np.mean(np.exp(logs - top))))
 
@@ -196,8 +281,8 @@ def _explanation(cause: Cause, on: Sequence[Proved], chance: float) -> Explanati
     )
 
 
-def _held_open(proved: Sequence[Proved], doubt: Doubt) -> Iterator[Explanation]:
-    """Give the valves that had no gap before and, worked back, were held open."""
+def _worked_back(proved: Sequence[Proved], doubt: Doubt) -> Iterator[Explanation]:
+    """Give the valves that had no gap before: held open, worked back, or not as was read."""
     for one in proved:
         before_nm = one.before_nm
         if not one.found.none_found or before_nm is None:
@@ -206,6 +291,9 @@ def _held_open(proved: Sequence[Proved], doubt: Doubt) -> Iterator[Explanation]:
         spread = sqrt(
             (high - low) ** 2 / 12 + one.old_doubt_nm**2 / 3 + one.new_doubt_nm**2 / 3 + FEEL_NM**2
         )
+        above = 1 - _below((one.found.high_nm - before_nm) / spread)
         sure = 1 - _below(before_nm / spread)
         if sure >= CLAIM:
             yield _explanation(Cause.HELD_OPEN, [one], sure)
+        elif above >= IMPOSSIBLE_FROM:
+            yield _explanation(Cause.IMPOSSIBLE, [one], above)

@@ -1,6 +1,10 @@
 """A card's proof held against what was predicted, valve by valve."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
+from math import sqrt
+from statistics import NormalDist
 
 from plimb.core.engine.engine import Side
 from plimb.core.job.status import JobStatus
@@ -9,11 +13,11 @@ from plimb.core.measure.gap import Gap, point, residual
 from plimb.core.measure.uncertainty import USUAL_DOUBT, gap_ends
 from plimb.core.words import MILLIMETRES, Units
 
-FEEL_NM = mm("0.005")
+FEEL_NM = mm("0.006")
 """How far the same hand's feel of the same gap differs from time to time (judgement)."""
 
-SIGMAS = 2
-"""A residual within so many standard uncertainties is no more than doubt (JCGM 100, 6.2)."""
+HONEST_ENGINES = 0.04
+"""Of so many whole honest engines one valve or more may be marked as beyond doubt."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -58,6 +62,14 @@ class Proved:
             None if not self.proof.both_ends else self.proof.best_nm - (self.old_nm - self.new_nm)
         )
 
+    @property
+    def before_range(self) -> tuple[int, int]:
+        """From where to where the gap before lies by the proof, the pieces' doubt taken in."""
+        low, high = gap_ends(self.proof if self.proof.both_ends else point(self.proof.high_nm))
+        doubt_nm = self.old_doubt_nm + self.new_doubt_nm
+        by_nm = self.old_nm - self.new_nm
+        return round(low) - by_nm - doubt_nm, round(high) - by_nm + doubt_nm
+
 
 def proved_from(status: JobStatus) -> tuple[Proved, ...]:
     """Return every valve that was measured again, with its gap and its pieces before and after."""
@@ -90,14 +102,28 @@ def proved_from(status: JobStatus) -> tuple[Proved, ...]:
     return tuple(proved)
 
 
-def within_doubt(one: Proved) -> bool | None:
-    """Return whether a residual is no more than the instruments' doubt; None for no residual."""
-    residual_nm = one.residual_nm
-    if residual_nm is None:
-        return None
+def beyond_doubt(proved: Sequence[Proved]) -> tuple[str, ...]:
+    """Return the valves off by more than the instruments' doubt, by so much that it is rare.
+
+    Of the valves of a whole honest engine together one is beyond it in fewer than one engine in
+    twenty: the more are measured, the further off is still no more than doubt.
+    """
+    told = [one for one in proved if one.residual_nm is not None]
+    if not told:
+        return ()
+    sigmas = _sigmas(len(told))
+    return tuple(one.valve for one in told if abs(one.residual_nm or 0) > sigmas * _doubt(one))
+
+
+@lru_cache(maxsize=64)
+def _sigmas(valves: int) -> float:
+    return NormalDist().inv_cdf(1 - HONEST_ENGINES / (2 * valves))
+
+
+def _doubt(one: Proved) -> float:
+    """Return the standard uncertainty of a residual (JCGM 100, 5.1.2)."""
     pieces = (one.old_doubt_nm**2 + one.new_doubt_nm**2) / 3 if one.changed else 0.0
-    variance = pieces + _spread(one.found) + _spread(one.proof) + 2 * FEEL_NM**2
-    return bool(residual_nm**2 <= SIGMAS**2 * variance)
+    return sqrt(pieces + _spread(one.found) + _spread(one.proof) + 2 * FEEL_NM**2)
 
 
 def _spread(gap: Gap) -> float:

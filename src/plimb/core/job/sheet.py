@@ -13,7 +13,7 @@ from plimb.core.engine.layout import HeadDrawing
 from plimb.core.job.bolts import Tightening
 from plimb.core.job.causes import Cause
 from plimb.core.job.proof import Explained
-from plimb.core.job.residuals import Proved, within_doubt
+from plimb.core.job.residuals import Proved, beyond_doubt
 from plimb.core.job.status import JobStatus
 from plimb.core.job.valve import ValveStatus
 from plimb.core.lengths import Unit
@@ -172,8 +172,7 @@ def _row(
 ) -> SheetRow:
     found, out = begun.record.found, begun.record.piece
     choice = set_.record.choice if set_ else None
-    proved = {one.valve: one for one in at.proved} if at and set_ else {}
-    mine = proved.get(begun.valve)
+    beyond = beyond_doubt(at.proved) if at and set_ else ()
     return SheetRow(
         valve=begun.valve,
         spec=begun.clearance.check,
@@ -186,7 +185,7 @@ def _row(
         predicted=set_.predicted if set_ else None,
         left=ended.as_left.gap if ended.as_left else None,
         residual_nm=set_.residual_nm if set_ else None,
-        beyond=mine is not None and within_doubt(mine) is False,
+        beyond=begun.valve in beyond,
         verdict=ended.left,
     )
 

@@ -5,13 +5,13 @@ likely right value where there is one. The bounds are judgement from common prac
 that honest readings are seldom questioned; the tests measure how seldom.
 """
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Mapping
 from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
 from plimb.core.engine.engine import Clearance, Engine, Side
-from plimb.core.lengths import NM_PER_INCH, Unit, mm, show, show_mm, show_thou
+from plimb.core.lengths import NM_PER_THOU, Unit, mm, show, show_mm, show_thou
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Limits, Verdict, judge
 from plimb.core.measure.shorthand import Reading
@@ -19,8 +19,7 @@ from plimb.core.measure.shorthand import Reading
 TWINS_APART_NM = mm("0.10")
 LOOSENED_NM = mm("0.02")
 JUMP_NM = mm("0.10")
-STUCK_UP_TO_NM = mm("0.05")
-FEEL_NM = mm("0.005")
+FAR_NM = mm("0.12")
 
 
 class Slip(StrEnum):
@@ -32,6 +31,8 @@ class Slip(StrEnum):
     OVERLAP = "overlap"
     TWINS = "twins"
     STUCK = "stuck"
+    SWAPPED = "swapped"
+    FAR = "far"
     LOOSENED = "loosened"
     JUMP = "jump"
     WARM = "warm"
@@ -64,7 +65,6 @@ def questions(
     *,
     unit: Unit = Unit.MM,
     before: Mapping[str, Before] | None = None,
-    thin_blades_nm: Sequence[int] = (),
     warm: bool = False,
 ) -> tuple[Question, ...]:
     """Return what is worth asking about one valve's reading, the gravest first.
@@ -75,7 +75,6 @@ def questions(
         readings: All readings of the card so far, by valve.
         unit: What bare figures were typed in, for the suggestion.
         before: The gaps as left at the check before, by valve.
-        thin_blades_nm: The set's thin blades, which may stick to another.
         warm: Whether the engine was measured warm.
     """
     reading = readings.get(valve)
@@ -87,7 +86,6 @@ def questions(
         _scale(reading, clearance.check, unit) if clearance.check else None,
         _other_side(engine, clearance, readings, unit),
         _overlap(engine, clearance, readings),
-        _stuck(engine, clearance, readings, before or {}, thin_blades_nm, unit),
         _since(reading.gap, earlier, unit) if earlier else None,
         _twins(engine, clearance, readings, unit),
         _warm(warm),
@@ -118,14 +116,17 @@ def _scale(reading: Reading, limits: Limits, unit: Unit) -> Question | None:
     far = not Fraction(limits.low_nm, 3) <= nm <= 2 * limits.high_nm + mm("0.05")
     if not far and 2 * nm <= 3 * limits.high_nm:
         return None
-    metric = Fraction(NM_PER_INCH, 1000) / mm("0.01")  # thou read as hundredths, and back
+    # what the same keys mean in the other unit, and nothing else
+    other = (
+        Fraction(NM_PER_THOU, mm("0.01")) if unit is Unit.MM else Fraction(mm("0.01"), NM_PER_THOU)
+    )
+    typed_mm = unit is Unit.MM and nm == mm("1") * _literal(reading.typed)
     for factor, slip, words in (
         (Fraction(1, 10), Slip.TENFOLD, "ten times"),
         (Fraction(10), Slip.TENFOLD, "a tenth of"),
         (Fraction(1, 100), Slip.TENFOLD, "a hundred times"),
         (Fraction(100), Slip.TENFOLD, "a hundredth of"),
-        (1 / metric, Slip.UNIT, ""),
-        (metric, Slip.UNIT, ""),
+        (Fraction(NM_PER_THOU, mm("1")) if typed_mm else other, Slip.UNIT, ""),
     ):
         meant = nm * factor
         fits = limits.low_nm <= meant <= limits.high_nm
@@ -147,7 +148,28 @@ def _scale(reading: Reading, limits: Limits, unit: Unit) -> Question | None:
             suggestion=_typed(meant_nm, unit),
             suggested_nm=meant_nm,
         )
-    return None
+    return _far(gap.best_nm, limits, unit)
+
+
+def _far(best_nm: int, limits: Limits, unit: Unit) -> Question | None:
+    """Wider by far than a valve opens up, and nothing that was likely meant."""
+    room = limits.high_nm - limits.low_nm
+    if best_nm <= limits.high_nm + max(room, FAR_NM):
+        return None
+    return Question(
+        slip=Slip.FAR,
+        sentence=f"{show(best_nm, unit)} is far wider than this valve’s spec, "
+        f"{limits.words(unit)}; gaps close with use. Right valve, right blade?",
+    )
+
+
+def _literal(typed: str) -> Fraction:
+    """Return the number that was typed with a decimal point, 0 where there is none."""
+    text = typed.replace(",", ".").rstrip("?")
+    try:
+        return Fraction(text) if "." in text else Fraction(0)
+    except ValueError:
+        return Fraction(0)
 
 
 def _mates(engine: Engine, clearance: Clearance, side: Side) -> list[Clearance]:
@@ -209,39 +231,6 @@ def _overlap(
         slip=Slip.OVERLAP,
         sentence=f"Neither intake nor exhaust of cylinder {clearance.cylinder} has a gap: this "
         "looks like the overlap TDC. Turn on one full turn and measure again.",
-    )
-
-
-def _stuck(
-    engine: Engine,
-    clearance: Clearance,
-    readings: Mapping[str, Reading],
-    before: Mapping[str, Before],
-    thin_blades_nm: Sequence[int],
-    unit: Unit,
-) -> Question | None:
-    """Two blades stuck together: low by just a thin blade, where its twins have not moved."""
-    reading, earlier = readings[clearance.id], before.get(clearance.id)
-    if not earlier or not reading.gap.is_point or clearance.check is None:
-        return None
-    if judge(reading.gap, clearance.check) is not Verdict.TIGHT:
-        return None
-    lost_nm = earlier.gap.best_nm - reading.gap.best_nm
-    steady = [
-        abs(readings[mate.id].gap.best_nm - before[mate.id].gap.best_nm) <= mm("0.01")
-        for mate in _mates(engine, clearance, clearance.side)
-        if mate.id in readings and mate.id in before
-    ]
-    thin = [nm for nm in thin_blades_nm if nm <= STUCK_UP_TO_NM and abs(nm - lost_nm) <= FEEL_NM]
-    if not thin or not steady or not all(steady):
-        return None
-    meant_nm = reading.gap.best_nm + thin[0]
-    return Question(
-        slip=Slip.STUCK,
-        sentence=f"Low by just the {show(thin[0], unit)} blade, while its twin has not moved: "
-        "were two blades stuck together?",
-        suggestion=_typed(meant_nm, unit),
-        suggested_nm=meant_nm,
     )
 
 

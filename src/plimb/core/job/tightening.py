@@ -49,6 +49,9 @@ def tightening_order(bolts: tuple[Place, ...]) -> tuple[int, ...]:
     """
     if len(bolts) < 2:
         return tuple(range(len(bolts)))
+    rows = _two_rows(bolts)
+    if rows:
+        return rows
     search = _Search(bolts)
     everything = frozenset(range(len(bolts)))
     for first in search.starts:
@@ -56,6 +59,32 @@ def tightening_order(bolts: tuple[Place, ...]) -> tuple[int, ...]:
         if found:
             return tuple(found)
     return search.few()
+
+
+def _two_rows(bolts: tuple[Place, ...]) -> tuple[int, ...] | None:
+    """Return the order of two rows side by side: pair after pair from the middle, crosswise.
+
+    None where the bolts do not lie in two rows of three or more.
+    """
+    for along, across in ((0, 1), (1, 0)):
+        lines = sorted({round(bolt[across], 2) for bolt in bolts})
+        columns = sorted({round(bolt[along], 2) for bolt in bolts})
+        if len(lines) != 2 or len(columns) < 3 or len(bolts) != 2 * len(columns):
+            continue
+        middle = (len(columns) - 1) / 2
+        places = {
+            (columns.index(round(bolt[along], 2)), lines.index(round(bolt[across], 2))): number
+            for number, bolt in enumerate(bolts)
+        }
+        if len(places) != len(bolts):
+            continue
+        order = []
+        for away in sorted({abs(column - middle) for column in range(len(columns))}):
+            left, right = round(middle - away), round(middle + away)
+            ring = [(left, 0), (right, 1), (right, 0), (left, 1)]
+            order += [places[spot] for spot in dict.fromkeys(ring)]
+        return tuple(order)
+    return None
 
 
 class _Search:

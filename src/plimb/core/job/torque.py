@@ -48,7 +48,7 @@ class Thread(StrEnum):
 
 USUAL_NM: dict[Thread, tuple[int, int]] = {
     Thread.M5: (4, 7),
-    Thread.M6: (7, 13),
+    Thread.M6: (7, 14),
     Thread.M7: (11, 18),
     Thread.M8: (17, 30),
     Thread.M10: (32, 58),
