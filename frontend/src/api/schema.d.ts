@@ -1407,12 +1407,19 @@ export interface components {
         /**
          * BoltsIn
          * @description Bolts to tighten: places from 0 to 1 across and down, torque, the maker's order if any.
+         *
+         *     That is either the bolts in turning order, or the `numbers` printed beside them.
          */
         BoltsIn: {
             /** Key */
             key: string;
             /** Name */
             name: string;
+            /**
+             * Numbers
+             * @default null
+             */
+            numbers: number[] | null;
             /** Order */
             order: number[] | null;
             /** Places */
@@ -1588,6 +1595,8 @@ export interface components {
             label: string;
             machine: components["schemas"]["MachineOut"];
             measure: components["schemas"]["Measure"];
+            /** Not Done */
+            not_done: string[];
             /** Not In Spec */
             not_in_spec: string[];
             /** Notes */
@@ -1640,7 +1649,7 @@ export interface components {
          * @description What can be behind a residual.
          * @enum {string}
          */
-        Cause: "doubt" | "swapped" | "held-open" | "dirt" | "cam" | "marking" | "wrong-tdc" | "unknown";
+        Cause: "doubt" | "swapped" | "cycle" | "held-open" | "dirt" | "cam" | "marking" | "wrong-tdc" | "alike" | "misread" | "impossible" | "unknown";
         /**
          * ChangeIn
          * @description The version the sender saw, and the sender's own name for this act.
@@ -2151,8 +2160,16 @@ export interface components {
             old: components["schemas"]["LengthOut"];
             /** Old Goes To */
             old_goes_to: string | null;
+            /** Old Gone */
+            old_gone: boolean;
+            /** Overtaken */
+            overtaken: boolean;
             source: components["schemas"]["Source"];
+            /** Spare */
+            spare: boolean;
             thickness: components["schemas"]["LengthOut"];
+            /** Turn To */
+            turn_to: number | null;
             /** Valve */
             valve: string;
         };
@@ -2724,6 +2741,8 @@ export interface components {
             provisional: string[];
             /** Purchases */
             purchases: string[];
+            /** Remembered */
+            remembered: string[];
             /** Sure */
             sure: string;
             /** Taken */
@@ -3094,11 +3113,21 @@ export interface components {
         };
         /**
          * ShopClosingIn
-         * @description Set how many turns by hand this shop makes, and the unit of its wrench.
+         * @description Set what this shop does and reckons with: turns by hand, wrench, another round, sure enough.
          */
         ShopClosingIn: {
             /** Hand Turns */
             hand_turns: number;
+            /**
+             * Round Cost
+             * @default
+             */
+            round_cost: string;
+            /**
+             * Sure
+             * @default 90
+             */
+            sure: number;
             wrench: components["schemas"]["TorqueUnit"];
         };
         /**
@@ -3118,6 +3147,10 @@ export interface components {
             instruments: components["schemas"]["InstrumentOut"][];
             /** Name */
             name: string;
+            /** Round Cost */
+            round_cost: string | null;
+            /** Sure */
+            sure: number;
             /** Wrench */
             wrench: string;
         };
@@ -3161,7 +3194,7 @@ export interface components {
          * @description What may have gone wrong.
          * @enum {string}
          */
-        Slip: "tenfold" | "unit" | "other_side" | "overlap" | "twins" | "stuck" | "loosened" | "jump" | "warm";
+        Slip: "tenfold" | "unit" | "other_side" | "overlap" | "twins" | "stuck" | "swapped" | "far" | "loosened" | "jump" | "warm";
         /**
          * Source
          * @description Where a piece comes from.
@@ -3481,6 +3514,7 @@ export interface components {
             action: components["schemas"]["Role"];
             /** Camshaft */
             camshaft: string;
+            change: components["schemas"]["WindowOut"] | null;
             chosen: components["schemas"]["ChosenOut"] | null;
             /** Cylinder */
             cylinder: number;
@@ -3499,6 +3533,8 @@ export interface components {
             piece: components["schemas"]["PieceOut"] | null;
             predicted: components["schemas"]["GapOut"] | null;
             proof: components["schemas"]["ReadingOut"] | null;
+            /** Proof Questions */
+            proof_questions: components["schemas"]["QuestionOut"][];
             proof_verdict: components["schemas"]["Verdict"] | null;
             /** Questions */
             questions: components["schemas"]["QuestionOut"][];
@@ -3574,7 +3610,7 @@ export interface components {
         WhichToSet: "out" | "near" | "all" | "every";
         /**
          * WindowOut
-         * @description Shim thicknesses in nanometres, both ends included.
+         * @description From a thickness to another; as a change, thinner where it is less than nothing.
          */
         WindowOut: {
             thick: components["schemas"]["LengthOut"];

@@ -100,7 +100,10 @@ function type(text: string): void {
 
 describe("acts", () => {
   it("go to their own address with the version, the key and what they say", async () => {
-    await job.acts.fit({ valve: "X", fitted: true, measured: "" })(7, "a-key-of-its-own");
+    await job.acts.fit({ valve: "X", fitted: true, measured: "", anyway: false })(
+      7,
+      "a-key-of-its-own",
+    );
     await job.acts.takePlan()(8, "another-key");
     expect(server.sent[0]).toMatchObject({
       method: "PUT",

@@ -55,8 +55,10 @@ export class CardState {
 
   /** What is asked about the reading in hand, while nothing new is being typed. */
   get questions(): Valve["questions"] {
-    const shown = kindOf(this.stage).questions && !this.entry.draft && !this.signed;
-    return shown ? (this.valve?.questions ?? []) : [];
+    const kind = kindOf(this.stage);
+    if (!kind.purpose || this.entry.draft || this.signed) return [];
+    const asked = kind.purpose === "proof" ? this.valve?.proof_questions : this.valve?.questions;
+    return asked ?? [];
   }
 
   // made anew with each card and never changed in between

@@ -215,7 +215,10 @@ export class Entry {
     const valve = this.job.inHand;
     if (!valve) return;
     const slips = this.job.questions.map((question) => question.slip);
-    await this.job.actAndGoOn(valve, this.job.acts.keep({ valve, purpose: "found", slips }));
+    await this.job.actAndGoOn(
+      valve,
+      this.job.acts.keep({ valve, purpose: kindOf(this.job.stage).purpose ?? "found", slips }),
+    );
   }
 
   /** Take the likely right value in place of what was typed. */

@@ -80,6 +80,8 @@ class ShopView:
     instruments: tuple[InstrumentLine, ...]
     hand_turns: int
     wrench: str
+    round_cost: str | None
+    sure: int
 
 
 def read_shop(database: Database) -> ShopView:

@@ -157,6 +157,26 @@ class CardView:
         return self.distance_km if self.distance_mi is None else self.distance_mi
 
     @property
+    def not_done(self) -> tuple[str, ...]:
+        """What was not done, in the order of work: it stands on the sheet that is signed."""
+        said = []
+        for name, lines in (("Ready", self.safety), ("pulling", self.reach),
+                            ("closing up", self.closing)):  # fmt: skip
+            left = sum(not line.done for line in lines)
+            if left:
+                said.append(f"{left} of {len(lines)} lines of {name} not seen to")
+        touched = self.status.touched
+        unproved = [valve for valve, one in touched.items() if one.record.proof is None]
+        if unproved:
+            said.append(f"{', '.join(unproved)} not measured again")
+        if touched and self.hand_turns < self.hand_turns_wanted:
+            said.append(f"turned by hand {self.hand_turns} of {self.hand_turns_wanted} times")
+        said += [
+            f"{one.name}: {one.turned} of {one.turns} turns" for one in self.bolts if not one.done
+        ]
+        return tuple(said)
+
+    @property
     def round(self) -> int:
         """The number of the round it is in."""
         return self.rounds[-1].number

@@ -91,6 +91,13 @@ def take_plan(on: OnCard) -> None:
     moves = [move for move in plan.moves if move.thickness_nm is not None and not move.pinned]
     if not moves and not any(move.pinned for move in plan.moves):
         raise NotReady("Read the shims first; there is nothing to decide yet.", field="valve")
+    unread = [move.valve for move in moves if move.changes and records[move.valve].piece is None]
+    if unread:
+        raise NotReady(
+            f"{', '.join(unread)}: what is in is known from the record alone. Read the shims "
+            "as they come out, then take the plan.",
+            field="valve",
+        )
     # what stands already stays as it is, fitted or not
     differ = [
         move

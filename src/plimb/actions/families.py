@@ -42,7 +42,7 @@ def save_family(
     made = _family(diameter, runs, code, price)
     if not (1 <= kit_each <= 20 and 0 <= low_stock <= 99):
         raise BadValue("A kit holds 1 to 20 of a size; low stock is 0 to 99.", field="kit_each")
-    kit = _money(kit_price, "kit_price")
+    kit = money_in(kit_price, "kit_price")
     with database.writing() as session:
         row = ShimFamilyRow() if family_id is None else numbered(session, ShimFamilyRow, family_id)
         if family_id is not None and row.version != seen:
@@ -67,7 +67,7 @@ def _family(diameter: str, runs: Sequence[Sequence[str]], code: Code, price: str
     return Family(
         diameter_nm=wide_nm,
         runs=tuple(Run(from_nm=low, to_nm=high, step_nm=step) for low, high, step in read),
-        price=_money(price, "price"),
+        price=money_in(price, "price"),
         code=code,
     )
 
@@ -86,7 +86,8 @@ def _told_apart(session: Session, family_id: int | None, name: str, wide_nm: int
             )
 
 
-def _money(text: str, field: str) -> Decimal | None:
+def money_in(text: str, field: str) -> Decimal | None:
+    """Return a price as typed, None for an empty field; BadValue where it is none."""
     try:
         money = decimal_in(text, field)
     except BadValue:

@@ -22,14 +22,14 @@ from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
 from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
 from plimb.core.plan.search import OTHERS, alternatives, instead, plan_engine
-from plimb.core.shim.shim import Condition, Trust
+from plimb.core.shim.shim import Condition, ShimReading, Trust
 from plimb.core.shim.sum import School, Window
 from plimb.core.words import sure
 from plimb.store.cards import get_card
 from plimb.store.families import core_family, families, family_among
 from plimb.store.orders import Order, list_orders, on_order_for
 from plimb.store.readings import standing
-from plimb.store.shims import drawer, shims_at
+from plimb.store.shims import drawer, shims_at, shims_in
 from plimb.store.shop import core_set, get_shop
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
@@ -80,7 +80,10 @@ class BuyLine:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class PlanView:
-    """The plan of a card. `taken` says that just these pieces were decided on."""
+    """The plan of a card. `taken` says that just these pieces were decided on.
+
+    The shims of the `remembered` valves are known from the record alone: nobody has read them yet.
+    """
 
     card_id: int
     version: int
@@ -93,12 +96,18 @@ class PlanView:
     buy: tuple[BuyLine, ...]
     orders: tuple[Order, ...]
     taken: bool
+    remembered: tuple[str, ...] = ()
     counter: bool = False
 
     @property
     def sure(self) -> str:
-        """How sure the proof is to pass."""
-        return sure(self.plan.chance)
+        """How sure the proof is to pass, or why nothing can be said of that."""
+        plan = self.plan
+        if plan.out_of_spec:
+            return f"leaves {len(plan.out_of_spec)} out of spec"
+        if plan.provisional:
+            return "after the pieces for now"
+        return sure(plan.chance) if plan.changed else "nothing changes"
 
 
 def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanRequest:
@@ -106,6 +115,7 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
     known, shop = families(session), get_shop(session)
     trust = card.trust
     rows, pins, engine = [], {}, engine_of(card)
+    remembered = known_from_before(session, card, status)
     around, school = status.around, School(aim=card.aim, rounding=card.rounding)
     for valve in status.order:
         state = status.valves[valve]
@@ -117,6 +127,7 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
             continue  # not planned until somebody enters one
         clearance = replace(state.clearance, family=clearance_family(known, state.clearance))
         found, piece = state.record.found, state.record.piece
+        piece = piece or remembered.get(valve)
         rows.append(plan_row(clearance, found.gap if found else None, piece))
         choice = state.record.choice
         # a decision that was made from other figures is made anew with the rest
@@ -147,6 +158,28 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
     )
+
+
+def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dict[str, ShimReading]:
+    """Return the shims that the record says are in, while none has been read on this card.
+
+    With them the whole plan can be made, and pieces had, before anything is opened.
+    """
+    if card.signed_at or any(one.record.piece for one in status.valves.values()):
+        return {}
+    names = engine_of(card).names
+    return {
+        names[row.valve]: ShimReading(
+            marked=None,
+            marked_nm=row.marked_nm,
+            measured_nm=row.measured_nm,
+            trust=card.trust,
+            answered=True,
+            condition=row.condition,
+        )
+        for row in shims_in(session, card.revision.engine_id)
+        if row.valve in names and (row.measured_nm or row.marked_nm)
+    }
 
 
 def _stocks(
@@ -224,6 +257,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
         ),
         orders=tuple(list_orders(session, card.id)),
         taken=_is_taken(plan, {v: s.record for v, s in status.valves.items()}),
+        remembered=tuple(known_from_before(session, card, status)),
     )
 
 

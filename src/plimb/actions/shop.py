@@ -3,6 +3,7 @@
 from dataclasses import replace
 
 from plimb.actions.cards import required
+from plimb.actions.families import money_in
 from plimb.actions.fitting import MOST_TURNS
 from plimb.core.errors import BadValue
 from plimb.core.job.torque import TorqueUnit
@@ -97,14 +98,26 @@ def add_instrument(database: Database, *, name: str, doubt: str) -> int:
         return row.id
 
 
-def set_closing(database: Database, *, hand_turns: int, wrench: TorqueUnit) -> None:
-    """Set how many turns by hand this shop makes, and the unit of its wrench.
+def set_closing(
+    database: Database,
+    *,
+    hand_turns: int,
+    wrench: TorqueUnit,
+    round_cost: str = "",
+    sure: int = 90,
+) -> None:
+    """Set what this shop does and reckons with: turns by hand, wrench, another round, sure enough.
 
     Raises:
-        BadValue: Fewer than two turns: the cams then have not gone round once.
+        BadValue: Fewer than two turns: the cams then have not gone round once; a cost or a
+            chance that cannot be.
     """
+    if not 50 <= sure <= 99:
+        raise BadValue("Sure enough lies between 50 and 99 per cent.", field="sure")
+    cost = money_in(round_cost, "round_cost")
     if not 2 <= hand_turns <= MOST_TURNS:
         raise BadValue("At least two full turns: one of the cams.", field="hand_turns")
     with database.writing() as session:
         shop = get_shop(session)
         shop.hand_turns, shop.wrench = hand_turns, wrench
+        shop.round_cost, shop.sure = None if cost is None else f"{cost:f}", sure

@@ -148,6 +148,7 @@ def _below(session: Session, card: CardRow, view: CardView) -> tuple[Fact, ...]:
         ("Torques", "; ".join(filter(None, (torque_line(one) for one in view.bolts)))),
         ("Cautions acknowledged", ", ".join(done)),
         ("Not acknowledged", ", ".join(left) if done else ""),
+        ("Not done", "; ".join(view.not_done)),
     )
     return tuple(Fact(name=name, says=says) for name, says in lines if says)
 

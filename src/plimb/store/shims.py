@@ -111,6 +111,12 @@ def shims_at(session: Session, at: Location) -> Sequence[ShimRow]:
     return session.scalars(query).all()
 
 
+def shims_in(session: Session, engine_id: int) -> Sequence[ShimRow]:
+    """Return all pieces that are in an engine, by valve."""
+    wanted = (ShimRow.place == Where.ENGINE, ShimRow.engine_id == engine_id)
+    return session.scalars(select(ShimRow).where(*wanted).order_by(ShimRow.valve)).all()
+
+
 def drawer(session: Session) -> Sequence[ShimRow]:
     """Return every piece in the drawer, thinnest first."""
     return shims_at(session, Location(where=Where.DRAWER))

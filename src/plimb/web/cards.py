@@ -148,6 +148,7 @@ class CardOut(Answer):
     todo: list[TodoOut] = off("status", "todo")
     at: Stage
     not_in_spec: list[str] = off("status", "not_in_spec")
+    not_done: list[str]
 
 
 def card_as_it_stands(card_id: int) -> CardView:

@@ -11,7 +11,6 @@ from plimb.core.lengths import show_mm
 from plimb.core.plan.advice import AdviceKind
 from plimb.core.plan.options import Option
 from plimb.core.shim.shim import Source
-from plimb.core.shim.sum import Window
 from plimb.files.table_csv import write_csv
 from plimb.standins.counter_client import Answered
 from plimb.store.orders import Order, OrderedLine
@@ -29,7 +28,6 @@ class OptionOut(Answer):
     stands: str
 
 
-WindowOut = answer_of(Window, "WindowOut")
 MustOut = answer_of(Must, "MustOut")
 
 

@@ -9,6 +9,7 @@ from plimb.core.measure.limits import Limits, Verdict
 from plimb.core.measure.shorthand import Reading
 from plimb.core.plan.needs import Need
 from plimb.core.shim.shim import ShimReading, Source
+from plimb.core.shim.sum import Window
 from plimb.core.shim.worksheet import Worksheet
 from plimb.web.wire import Answer, Length, ShownGap, answer_of, off, read_off
 
@@ -41,6 +42,11 @@ class PieceOut(Answer):
     words: str
     disagrees: bool
     spread: Length | None
+
+
+@read_off(Window)
+class WindowOut(Answer):
+    """From a thickness to another; as a change, thinner where it is less than nothing."""
 
 
 WorkedOut = answer_of(Worksheet, "WorkedOut")
@@ -78,6 +84,7 @@ class ValveOut(Answer):
     piece: PieceOut | None = off("status", "record", "piece")
     chosen: ChosenOut | None = off("status", "record", "choice")
     touched: bool = off("status", "touched")
+    change: WindowOut | None = off("status", "change")
     overtaken: bool = off("status", "overtaken")
     left_unset: bool = off("status", "left_unset")
     predicted: ShownGap | None = off("status", "predicted")

@@ -140,7 +140,9 @@ TABLE = [
 ]  # fmt: skip
 
 
-@pytest.mark.parametrize(("slip", "with_check", "without"), TABLE, ids=lambda x: str(x))
+@pytest.mark.parametrize(
+    ("slip", "with_check", "without"), TABLE, ids=[row[0].__name__ for row in TABLE]
+)
 def test_simulated_slips_are_asked_about(slip, with_check, without):
     for known, wanted in ((True, with_check), (False, without)):
         share, why = caught(slip, known, 11)

@@ -165,7 +165,7 @@ def alike(job):
 
 def misread(job):
     """One valve read a blade off, of a set by 0.05; smaller only where nothing was under it."""
-    name, _cylinder, side = job.dice.choice(job.valves)
+    name, _cylinder, _side = job.dice.choice(job.valves)
     touched = any(name == one for one, _c, _s in job.changed)
     off = (1 if touched else job.dice.choice([-1, 1])) * mm("0.05")
     return job.proved({name: off})

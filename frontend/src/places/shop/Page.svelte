@@ -11,6 +11,8 @@
   let instrument = $state("");
   let doubt = $state("0.004");
   let turns = $derived(String(shopState.shop?.hand_turns ?? 2));
+  let roundCost = $derived(shopState.shop?.round_cost ?? "");
+  let sure = $derived(String(shopState.shop?.sure ?? 90));
   const WRENCHES = ["N·m", "lbf·ft", "lbf·in"] as const;
   let wrench = $derived((shopState.shop?.wrench ?? "N·m") as (typeof WRENCHES)[number]);
   let said = $state("");
@@ -52,22 +54,42 @@
       </Form>
     </section>
     <section aria-labelledby="closing">
-      <h2 id="closing" class="text-lg">Closing up</h2>
+      <h2 id="closing" class="text-lg">Closing up, and how sure is sure</h2>
       <Form
-        class="flex items-end gap-2"
+        class="grid grid-cols-2 items-end gap-2"
         onsend={() =>
-          tell(api.PUT("/api/shop/closing", { body: { hand_turns: Number(turns) || 0, wrench } }))}
+          tell(
+            api.PUT("/api/shop/closing", {
+              body: {
+                hand_turns: Number(turns) || 0,
+                wrench,
+                round_cost: roundCost,
+                sure: Number(sure) || 0,
+              },
+            }),
+          )}
       >
-        <Field label="Full turns by hand" class="w-44" kind="whole" bind:value={turns} />
-        <div class="flex-1">
-          <Select
-            label="The wrench reads"
-            value={wrench}
-            items={WRENCHES}
-            onchange={(to) => (wrench = to)}
-          />
-        </div>
-        <Button type="submit">Save</Button>
+        <Field label="Full turns by hand" kind="whole" bind:value={turns} />
+        <Select
+          label="The wrench reads"
+          value={wrench}
+          items={WRENCHES}
+          onchange={(to) => (wrench = to)}
+        />
+        <Field
+          label="Another round costs"
+          kind="decimal"
+          bind:value={roundCost}
+          placeholder="as 30 shims"
+          help="What going round again costs the shop, in the money of its prices: hours, the second order. The plan weighs it against the price of pieces. Left empty it is taken as the price of thirty singles."
+        />
+        <Field
+          label="Sure enough from, %"
+          kind="whole"
+          bind:value={sure}
+          help="A piece at least this likely to pass is sure enough to lean to the shop’s aim. Below it a valve is named as doubtful."
+        />
+        <Button type="submit" class="col-span-2">Save</Button>
       </Form>
       {#if said}<p class="pt-2" role="status">{said}</p>{/if}
     </section>

@@ -26,8 +26,8 @@
       >
     </h3>
     <ul class="figures">
-      {#each plan.buy as line (line.thickness.nm)}
-        <li class="border-line flex items-baseline gap-3 border-b py-1 text-row">
+      {#each plan.buy as line (`${line.diameter?.nm ?? ""} ${line.thickness.nm} ${line.musts[0]?.valve ?? ""}`)}
+        <li class="border-line flex flex-wrap items-baseline gap-x-3 border-b py-1 text-row">
           <span>{line.count} × <b>{preferences.shim(line.thickness)}</b></span>
           {#if line.diameter}<span class="text-soft text-sm"
               >ø {preferences.shim(line.diameter)}</span
@@ -35,6 +35,15 @@
           <span class="ml-auto text-note"
             >{line.ordered >= line.count ? "ordered" : (line.price ?? "no price")}</span
           >
+          {#each line.musts as must (must.valve)}
+            {#if must.thin && must.thick}
+              <span class="text-soft w-full text-note leading-5"
+                >{must.valve}: must measure {preferences.shim(must.thin)} to {preferences.shim(
+                  must.thick,
+                )}</span
+              >
+            {/if}
+          {/each}
         </li>
       {/each}
     </ul>
@@ -44,7 +53,7 @@
     {/each}
     {#if state.quotes}
       <ul class="mt-1">
-        {#each state.quotes as quote (quote.thickness.nm)}
+        {#each state.quotes as quote, n (n)}
           <li class="py-0.5 text-note leading-5">
             <b class="figures">{quote.count} × {preferences.shim(quote.thickness)}</b>
             <span class={quote.state === "refused" ? "text-tight font-[560]" : ""}

@@ -81,6 +81,19 @@
     note={move?.why ?? valve.reason}
     scale={false}
   />
+  {#if valve.overtaken && !card.signed}
+    <Notice kind="now">
+      {valve.chosen ? preferences.shim(valve.chosen.thickness) : "The piece"} was decided on from other
+      figures than those that stand now.
+      <Button kind="now" onclick={() => void planned.takeAll()}>Plan again</Button>
+    </Notice>
+  {/if}
+  {#if planned.plan?.remembered.length && !card.signed}
+    <p class="border-now border-l-4 pl-3 text-note leading-5">
+      Made with the shims that the record says are in. Have the pieces at hand; read each shim as it
+      comes out, then take the plan.
+    </p>
+  {/if}
   {#if planned.refusal && !planned.plan}
     <Notice>{planned.refusal.sentence}</Notice>
     <Button onclick={() => void planned.load()}>Try again</Button>

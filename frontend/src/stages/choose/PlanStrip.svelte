@@ -31,7 +31,7 @@
     aria-label="The plan"
   >
     <RadioGroup
-      class="flex min-w-0 flex-1 max-md:hidden"
+      class="flex min-w-0 flex-1 max-md:flex-none max-md:overflow-x-auto"
       label="What can be had instead"
       items={plan.variants}
       name={(one) => one.name}
@@ -40,7 +40,7 @@
       orientation="horizontal"
       disabled={job.signed}
       look={(_one, here) =>
-        `border-line flex min-w-0 flex-1 flex-col border-r px-3 py-1.5 text-left ${
+        `border-line flex min-w-0 flex-1 flex-col border-r px-3 py-1.5 text-left max-md:min-w-[9.5rem] max-md:border-b max-md:px-2 ${
           here ? "bg-ink text-paper" : "hover:bg-paper"
         }`}
     >
@@ -68,7 +68,10 @@
         {:else if plan.out_of_spec.length}
           <span class="text-tight block">Not in spec: {plan.out_of_spec.join(", ")}</span>
         {/if}
-        <span class="block">Proof {plan.sure}</span>
+        <span class="block">Proof: {plan.sure}</span>
+        {#if plan.doubtful.length}
+          <span class="block">Least sure: {plan.doubtful.slice(0, 3).join(", ")}</span>
+        {/if}
       </p>
       {#if !job.signed}
         {#if plan.taken}
@@ -78,7 +81,9 @@
             kind="now"
             class="min-h-12 text-row whitespace-nowrap"
             id="take-plan"
-            disabled={!state.fresh || !plan.moves.some((move) => move.thickness)}
+            disabled={!state.fresh ||
+              plan.remembered.length > 0 ||
+              !plan.moves.some((move) => move.thickness)}
             onclick={() => void state.takeAll()}>Take the plan</Button
           >
         {/if}

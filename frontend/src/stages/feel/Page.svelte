@@ -10,7 +10,8 @@
   import Lean from "../../card/Lean.svelte";
   import Ask from "./Ask.svelte";
   import BladeFan from "./BladeFan.svelte";
-  import Questions from "./Questions.svelte";
+  import Questions from "../../card/Questions.svelte";
+  import { changeWords } from "../../card/change";
 
   let { job }: { job: CardState } = $props();
 
@@ -41,7 +42,10 @@
     const place = stop ? `Stop ${valve.stop + 1}, ${where}` : "";
     if (!valve.found) return `${place}: its lobe points away from the follower.`;
     const words = preferences.unit === "mm" ? valve.found.mm : valve.found.thou;
-    return `${words}; ${valve.reason}${valve.near_edge ? ", near the tight edge" : ""}`;
+    const change = valve.change
+      ? `. Its piece: ${changeWords(valve.change, (one) => preferences.shim(one))}`
+      : "";
+    return `${words}; ${valve.reason}${valve.near_edge ? ", near the tight edge" : ""}${change}`;
   });
 </script>
 

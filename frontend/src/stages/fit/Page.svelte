@@ -21,6 +21,11 @@
         ? "from the drawer"
         : "new",
   );
+  const expected = $derived(step ? (job.valves.get(step.valve)?.predicted ?? null) : null);
+  function stopName(number: number): string {
+    const stop = job.card?.turning.stops[number];
+    return stop?.mark ? `mark ${stop.mark}` : `stop ${number + 1}`;
+  }
   const place = $derived(step ? steps.indexOf(step) + 1 : 0);
   const parts = $derived([...(job.card?.tray ?? [])].reverse());
   let measured = $state("");
@@ -29,19 +34,21 @@
     untrack(() => (measured = ""));
   });
 
-  async function isIn(): Promise<void> {
+  async function isIn(anyway = false): Promise<void> {
     if (!step || job.signed) return;
     const valve = step.valve;
-    const piece = job.acts.fit({ valve, fitted: true, measured: measured.trim() });
+    const piece = job.acts.fit({ valve, fitted: true, measured: measured.trim(), anyway });
     if (!(await job.act(piece, valve))) return;
     const next = job.card?.fit.find((one) => !one.fitted);
     if (next && job.inHand === valve) job.pick(next.valve);
   }
   function notYet(valve: string): void {
-    void job.act(job.acts.fit({ valve, fitted: false, measured: "" }), valve);
+    void job.act(job.acts.fit({ valve, fitted: false, measured: "", anyway: false }), valve);
   }
   $effect(() =>
-    keys.register([{ key: "Enter", says: "Fit: the piece is in, take the next valve", act: isIn }]),
+    keys.register([
+      { key: "Enter", says: "Fit: the piece is in, take the next valve", act: () => isIn() },
+    ]),
   );
 </script>
 
@@ -58,10 +65,29 @@
       <b class="figures text-[52px] leading-[56px]">{preferences.shim(step.thickness)}</b>
       <span class="text-soft">{preferences.shims}</span>
     </div>
+    {#if step.overtaken}
+      <Notice kind="now">
+        What this was decided from has changed since. Nothing is fitted from it.
+        <Button kind="now" onclick={() => void job.plan.takeAll()}>Plan again</Button>
+      </Notice>
+    {/if}
+    {#if step.turn_to !== null}
+      <p class="border-now border-l-4 pl-3 leading-5">
+        Turn to {stopName(step.turn_to)} first, every bucket closed.
+      </p>
+    {/if}
+    {#if step.spare}
+      <p class="border-now border-l-4 pl-3 leading-5">
+        Its piece is still in {step.from_valve}: close it with any spare piece before you turn on.
+      </p>
+    {/if}
     <p class="text-note leading-5">
-      Out comes {preferences.shim(step.old)}: {step.old_goes_to
-        ? `keep it at hand, it goes to ${step.old_goes_to} next.`
-        : "onto the tray, nobody needs it now."}
+      Out comes {preferences.shim(step.old)}: {!step.old_goes_to
+        ? "onto the tray, nobody needs it now."
+        : step.old_gone
+          ? `it is in ${step.old_goes_to} already.`
+          : `keep it at hand, it goes to ${step.old_goes_to}.`}
+      {#if expected}It then has {preferences.read(expected)} {preferences.unitName}.{/if}
     </p>
     <ol class="list-none">
       {#each step.checks as check, n (check)}
@@ -80,7 +106,7 @@
         {/if}
       </div>
     {:else if !job.signed}
-      <Form class="flex items-end gap-2" onsend={isIn}>
+      <Form class="flex items-end gap-2" onsend={() => isIn()}>
         <Field
           label="Measured, if you do"
           class="w-32"
@@ -101,7 +127,14 @@
       {/if}
     {/if}
     {#if job.refusal}
-      <Notice>{job.refusal.sentence}</Notice>
+      <Notice kind="now">
+        {job.refusal.sentence}
+        {#if job.refusal?.field === "measured" && job.refusal.code === "not-ready"}
+          <Button onclick={() => void isIn(true)}>It goes in all the same</Button>
+        {:else if job.refusal?.field === "overtaken"}
+          <Button kind="now" onclick={() => void job.plan.takeAll()}>Plan again</Button>
+        {/if}
+      </Notice>
     {/if}
   {:else if steps.length}
     <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>

@@ -34,7 +34,7 @@
   let from = $state("grid");
   let rows = $state("2");
   let columns = $state("4");
-  let torque = $state("10");
+  let torque = $state("");
   let unit = $state<Unit>("N·m");
   let thread = $state<Schemas["Thread"]>("M6");
   let order = $state("");
@@ -69,14 +69,14 @@
     ]);
   }
   async function lay(): Promise<void> {
-    const given = order.trim()
+    const numbers = order.trim()
       ? order
           .trim()
-          .split(/[\s,;]+/)
-          .map((one) => Number(one) - 1)
+          .split(/[\s,;/]+/)
+          .map((one) => Math.round(Number(one)) || 0)
       : null;
     const title = tray.some((one) => one.name === from) ? from : name;
-    const bolts = { name: title, places: places(), torque, unit, thread, order: given };
+    const bolts = { name: title, places: places(), torque, unit, thread, order: null, numbers };
     if (await job.act(job.acts.bolts(bolts))) {
       chosen = title.trim();
       open = false;
@@ -235,7 +235,7 @@
     {/if}
     {#if wrong}<Notice class="col-span-2">{wrong}</Notice>{/if}
     <Field
-      label="The maker’s order, if given"
+      label="The numbers beside the bolts, row by row, if the maker gives an order"
       class="col-span-2"
       kind="figures"
       bind:value={order}

@@ -6,6 +6,7 @@
   import type { CardState } from "../../card/card.svelte";
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
+  import Questions from "../../card/Questions.svelte";
   import NextStage from "../../card/NextStage.svelte";
 
   let { job }: { job: CardState } = $props();
@@ -123,6 +124,12 @@
     verdict={job.valve.proof_verdict}
     {note}
   />
+  <Questions {job} />
+  {#if job.valve.left_unset}
+    <p class="border-now border-l-4 pl-3 leading-5">
+      In the check range, but not in the set range it was to end in.
+    </p>
+  {/if}
   {#if complete && !job.entry.draft}{@render explained()}{/if}
   <Entry {job} what="Gap after fitting" hint="15, 13-15, x, as in Feel.">
     {#if turns >= wanted && !job.signed}

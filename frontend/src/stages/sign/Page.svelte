@@ -135,6 +135,14 @@
         {:else}
           <p>Every valve is in spec as left.</p>
         {/if}
+        {#if card.card.not_done.length}
+          <div class="border-now border-l-4 pl-3">
+            <b>Not done, and the sheet says so:</b>
+            <ul class="text-note leading-5">
+              {#each card.card.not_done as said (said)}<li>{said}</li>{/each}
+            </ul>
+          </div>
+        {/if}
         <Form onsend={sign} refusal={card.refusal}>
           <Field label="Name" bind:value={name} autocomplete="name" at="signed_by" />
           <label class="block">

@@ -9,7 +9,7 @@ from plimb.core.measure.shorthand import Reading
 from plimb.core.measure.uncertainty import USUAL_DOUBT, thickness_doubt
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, near_tight_edge, valve_need
 from plimb.core.shim.shim import Condition, ShimReading, Source
-from plimb.core.shim.sum import School, WorkedOut, work_out
+from plimb.core.shim.sum import School, Window, WorkedOut, change_needed, work_out
 
 MadeFrom = tuple[int | None, ...]
 """The gap, the piece and the spec that a decision was made from, in nanometres."""
@@ -126,6 +126,14 @@ class ValveStatus:
     as_left: Reading | None
     left: Verdict | None
     overtaken: bool = False
+
+    @property
+    def change(self) -> Window | None:
+        """By how much the piece must be thicker, or thinner, for a valve that is opened."""
+        found, spec = self.record.found, self.clearance.spec
+        if not self.opens or found is None or spec is None or self.record.piece is not None:
+            return None
+        return change_needed(found.gap, spec.target)
 
     @property
     def left_unset(self) -> bool:

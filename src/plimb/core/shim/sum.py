@@ -110,6 +110,21 @@ def window(gap: Gap, shim_nm: int, limits: Limits) -> Window | None:
     return Window(thin_nm=thin_nm, thick_nm=thick_nm) if thin_nm <= thick_nm else None
 
 
+def change_needed(gap: Gap, limits: Limits) -> Window | None:
+    """Return by how much a piece must be thicker, or thinner where it is less than nothing.
+
+    From the gap alone, before anything is opened: gap before − change = gap after. Where no
+    thickness is sure it is reckoned from the best number; None where one end is not known.
+    """
+    if not gap.both_ends:
+        return None
+    safe = window(gap, 0, limits)
+    if safe is not None:
+        return safe
+    best_nm = gap.best_nm
+    return Window(thin_nm=best_nm - limits.high_nm, thick_nm=best_nm - limits.low_nm)
+
+
 def aimed_gap(aim: Aim | int, spec: Spec, limits: Limits, kept_nm: int) -> int:
     """Return the gap to aim at, in nanometres, never outside the limits.
 
@@ -158,9 +173,9 @@ def work_out(
     if not isinstance(school.aim, Aim) and not spec.check.holds(school.aim):
         raise BadValue("aim must lie inside the spec; it would put the valve out.", field="aim")
     worked = _into(spec.target, gap, shim_nm, spec, sizes, school, old_nm)
-    if worked.pick is None and not worked.provisional and spec.set_:
+    if worked.likeliest is None and not worked.provisional and spec.set_:
         wider = _into(spec.check, gap, shim_nm, spec, sizes, school, old_nm)
-        return wider if wider.pick else worked
+        return wider if wider.likeliest else worked
     return worked
 
 

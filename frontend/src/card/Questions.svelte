@@ -1,8 +1,8 @@
 <script lang="ts">
   /** What is asked about the reading in hand: the reason, and one key for either answer. */
-  import { Button } from "../../kit";
-  import { preferences } from "../../state/preferences.svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import { Button } from "../kit";
+  import { preferences } from "../state/preferences.svelte";
+  import type { CardState } from "./card.svelte";
 
   let { job }: { job: CardState } = $props();
 
@@ -11,7 +11,7 @@
 
 {#if job.questions.length}
   <div class="border-now bg-wash flex flex-col gap-2 border-l-4 py-2 pr-2 pl-3" role="alert">
-    {#each job.questions as question (question.slip)}
+    {#each job.questions as question (question.sentence)}
       <p class="leading-5 font-[560]">{question.sentence}</p>
     {/each}
     <div class="flex flex-wrap gap-2">
