@@ -169,7 +169,7 @@ def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card
     quotes = card.client.post(f"{card.place}/quotes")
     assert sum(line["count"] for line in quotes.json["lines"]) == wanted
     listed = card.client.get(f"{card.place}/buy.csv").text.split("\r\n")
-    assert listed[0] == "thickness_mm,diameter_mm,count,price"
+    assert listed[0].startswith("thickness_mm,diameter_mm,count,price,must_measure_mm,")
     assert len(listed) == len(quotes.json["lines"]) + 2
     for _sent_twice in range(2):
         plan = card.client.post(f"{card.place}/orders", json={"key": "order-000001"})

@@ -1736,11 +1736,12 @@ export interface components {
         };
         /**
          * ChosenOut
-         * @description The piece decided on.
+         * @description The piece decided on; `goes_in` is what it measured as it went in, if it was measured.
          */
         ChosenOut: {
             /** By Hand */
             by_hand: boolean;
+            goes_in: components["schemas"]["LengthOut"];
             source: components["schemas"]["Source"];
             thickness: components["schemas"]["LengthOut"];
         };
@@ -2056,6 +2057,21 @@ export interface components {
             seen: number;
             /** Supplier */
             supplier: string;
+            /**
+             * Swap Price
+             * @default
+             */
+            swap_price: string;
+            /**
+             * To Order
+             * @default
+             */
+            to_order: string;
+            /**
+             * Wait Days
+             * @default null
+             */
+            wait_days: number | null;
         };
         /**
          * FamilyOut
@@ -2090,10 +2106,16 @@ export interface components {
             runs: components["schemas"]["FamilyRunOut"][];
             /** Supplier */
             supplier: string;
+            /** Swap Price */
+            swap_price: string | null;
+            /** To Order */
+            to_order: string;
             /** Used By */
             used_by: string[];
             /** Version */
             version: number;
+            /** Wait Days */
+            wait_days: number | null;
         };
         /**
          * FamilyRunOut

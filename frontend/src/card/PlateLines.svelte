@@ -68,7 +68,7 @@
     } else if (valve.chosen && valve.piece)
       all.push({
         name: valve.touched ? "in" : "keep",
-        value: preferences.shim(valve.chosen.thickness),
+        value: preferences.shim(valve.chosen.goes_in),
         by: ["choose", "fit"],
       });
     // what to expect stays hidden while proving, so that nobody reads what they expect

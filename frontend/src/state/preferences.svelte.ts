@@ -42,6 +42,7 @@ class Preferences {
   open(card: number, unit: Unit, shims: Unit): void {
     this.card = card;
     this.shims = shims;
+    this.gaps = unit;
     this.unit = (kept(`unit.${card}`) as Unit | null) ?? unit;
   }
 
@@ -49,6 +50,7 @@ class Preferences {
   close(): void {
     this.card = null;
     this.shims = "mm";
+    this.gaps = "mm";
     this.unit = kept("unit") === "in" ? "in" : "mm";
   }
 
@@ -74,6 +76,14 @@ class Preferences {
   /** A shim's thickness in the unit it is measured in. */
   shim(length: { mm: string; inch: string }): string {
     return this.shims === "mm" ? length.mm : length.inch;
+  }
+
+  /** What gaps of the open card are written in: its sums and its ladder are, whatever is shown. */
+  gaps = $state<Unit>("mm");
+
+  /** A gap in the card's own unit, as it stands in its sums. */
+  own(length: { mm: string; thou: string }): string {
+    return this.gaps === "mm" ? length.mm : length.thou;
   }
 
   /** A gap in the unit it is read in; the server has written both. */

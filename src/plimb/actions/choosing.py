@@ -1,5 +1,6 @@
 """What a technician decides: the piece for a valve, the whole plan, what is ruled out."""
 
+from collections.abc import Mapping
 from dataclasses import replace
 
 from plimb.actions.cards import OnCard, act, known_valve
@@ -79,6 +80,10 @@ def _from_marking(on: OnCard, choice: Choice, kept_back: int | None) -> bool:
     return choice.source is Source.COUNTER
 
 
+def _of(records: Mapping[str, ValveRecord], valve: str) -> ValveRecord:
+    return records.get(valve, ValveRecord())
+
+
 @act("take plan")
 def take_plan(on: OnCard) -> None:
     """Take the plan as it stands: each valve's piece, around what was decided by hand.
@@ -91,7 +96,9 @@ def take_plan(on: OnCard) -> None:
     moves = [move for move in plan.moves if move.thickness_nm is not None and not move.pinned]
     if not moves and not any(move.pinned for move in plan.moves):
         raise NotReady("Read the shims first; there is nothing to decide yet.", field="valve")
-    unread = [move.valve for move in moves if move.changes and records[move.valve].piece is None]
+    unread = [
+        move.valve for move in moves if move.changes and _of(records, move.valve).piece is None
+    ]
     if unread:
         raise NotReady(
             f"{', '.join(unread)}: what is in is known from the record alone. Read the shims "
@@ -102,10 +109,10 @@ def take_plan(on: OnCard) -> None:
     differ = [
         move
         for move in moves
-        if move.valve in stale or not stands(records[move.valve].choice, move)
+        if move.valve in stale or not stands(_of(records, move.valve).choice, move)
     ]
     for move in differ:  # what is put back first can be taken by another valve
-        if records[move.valve].choice is not None:
+        if _of(records, move.valve).choice is not None:
             _decide(on, move.valve, None)
     for move in differ:
         assert move.thickness_nm is not None

@@ -69,7 +69,10 @@ class ShimView:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class FamilyView:
-    """A family with its pockets, thinnest first, and how many pieces are elsewhere."""
+    """A family with its pockets, thinnest first, and how many pieces are elsewhere.
+
+    `swap_price` is asked beside an old piece; the sizes `to_order` come after `wait_days`.
+    """
 
     id: int
     version: int
@@ -79,6 +82,9 @@ class FamilyView:
     kit_each: int
     supplier: str
     low_stock: int
+    swap_price: str | None
+    to_order: str
+    wait_days: int | None
     pockets: tuple[Pocket, ...]
     in_engines: int
     on_trays: int
@@ -136,6 +142,7 @@ def _family_view(
         FamilyView,
         row,
         family=family,
+        to_order=", ".join(show_mm(nm) for nm in row.to_order),
         pockets=tuple(
             Pocket(
                 nominal_nm=nm,

@@ -29,6 +29,9 @@ def save_family(
     kit_each: int,
     supplier: str,
     low_stock: int,
+    swap_price: str = "",
+    to_order: str = "",
+    wait_days: int | None = None,
 ) -> None:
     """Write a family as it now is, or a new one.
 
@@ -42,7 +45,10 @@ def save_family(
     made = _family(diameter, runs, code, price)
     if not (1 <= kit_each <= 20 and 0 <= low_stock <= 99):
         raise BadValue("A kit holds 1 to 20 of a size; low stock is 0 to 99.", field="kit_each")
-    kit = money_in(kit_price, "kit_price")
+    kit, swap = money_in(kit_price, "kit_price"), money_in(swap_price, "swap_price")
+    ordered = _sizes(to_order, made)
+    if wait_days is not None and not 0 <= wait_days <= 365:
+        raise BadValue("A wait is 0 to 365 days.", field="wait_days")
     with database.writing() as session:
         row = ShimFamilyRow() if family_id is None else numbered(session, ShimFamilyRow, family_id)
         if family_id is not None and row.version != seen:
@@ -53,6 +59,8 @@ def save_family(
         row.price = None if made.price is None else f"{made.price:f}"
         row.kit_price = None if kit is None else f"{kit:f}"
         row.kit_each, row.supplier, row.low_stock = kit_each, supplier.strip(), low_stock
+        row.swap_price = None if swap is None else f"{swap:f}"
+        row.to_order, row.wait_days = ordered, wait_days
         row.version = (row.version or 0) + 1
         session.add(row)
 
@@ -70,6 +78,18 @@ def _family(diameter: str, runs: Sequence[Sequence[str]], code: Code, price: str
         price=money_in(price, "price"),
         code=code,
     )
+
+
+def _sizes(text: str, family: Family) -> list[int]:
+    """Return sizes as typed, each one that the family is made in; BadValue for any other."""
+    made = set(family.sizes())
+    found = []
+    for part in text.replace(";", " ").split():
+        size_nm = parse_length(part.rstrip(","), Unit.MM, field="to_order")
+        if size_nm not in made:
+            raise BadValue(f"{part} is no size of this family.", field="to_order")
+        found.append(size_nm)
+    return sorted(set(found))
 
 
 def _told_apart(session: Session, family_id: int | None, name: str, wide_nm: int | None) -> None:

@@ -14,7 +14,7 @@ from plimb.core.job.status import JobStatus, by_amount
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.plan.advice import Advice, advise
-from plimb.core.plan.buying import Kit, purchases
+from plimb.core.plan.buying import Kit, Terms, purchases
 from plimb.core.plan.measures import must_measure
 from plimb.core.plan.options import Option, all_options
 from plimb.core.plan.reasons import given_up, reasons
@@ -239,25 +239,35 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
             ),
         ),
         helps=advise(request, plan, blades, units),
-        purchases=tuple(one.words() for one in purchases(plan.order, _kits(session))),
-        buy=tuple(
-            BuyLine(
-                line=line,
-                ordered=ordered.get((line.diameter_nm, line.thickness_nm), 0),
-                musts=tuple(
-                    Must(
-                        valve=valve,
-                        thin_nm=musts[valve].thin_nm if valve in musts else None,
-                        thick_nm=musts[valve].thick_nm if valve in musts else None,
-                    )
-                    for valve in line.valves
-                ),
+        purchases=tuple(
+            one.words()
+            for one in purchases(
+                plan.order, _kits(session), _terms(session), _left_over(request, plan), units
             )
+        ),
+        buy=tuple(
+            _buy_line(line, ordered.get((line.diameter_nm, line.thickness_nm), 0), musts)
             for line in plan.order
         ),
         orders=tuple(list_orders(session, card.id)),
         taken=_is_taken(plan, {v: s.record for v, s in status.valves.items()}),
         remembered=tuple(known_from_before(session, card, status)),
+    )
+
+
+def _buy_line(line: OrderLine, ordered: int, musts: Mapping[str, Window]) -> BuyLine:
+    found = [(valve, musts.get(valve)) for valve in line.valves]
+    return BuyLine(
+        line=line,
+        ordered=ordered,
+        musts=tuple(
+            Must(
+                valve=valve,
+                thin_nm=must.thin_nm if must else None,
+                thick_nm=must.thick_nm if must else None,
+            )
+            for valve, must in found
+        ),
     )
 
 
@@ -273,6 +283,29 @@ def _kits(session: Session) -> list[Kit]:
         for row in families(session)
         if row.kit_price is not None
     ]
+
+
+def _terms(session: Session) -> list[Terms]:
+    """Return how the counter sells the families the shop knows."""
+    return [
+        Terms(
+            diameter_nm=row.diameter_nm,
+            swap_price=None if row.swap_price is None else Decimal(row.swap_price),
+            to_order=frozenset(row.to_order),
+            wait_days=row.wait_days,
+        )
+        for row in families(session)
+    ]
+
+
+def _left_over(request: PlanRequest, plan: Plan) -> Counter[int | None]:
+    """Return how many sound pieces come out that no valve takes, by diameter."""
+    taken = {move.from_valve for move in plan.moves}
+    return Counter(
+        row.clearance.family.diameter_nm
+        for row, move in zip(request.rows, plan.moves, strict=True)
+        if move.changes and row.valve not in taken and row.condition is Condition.SOUND
+    )
 
 
 def _is_taken(plan: Plan, records: Mapping[str, ValveRecord]) -> bool:

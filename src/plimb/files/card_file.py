@@ -10,7 +10,7 @@ from plimb.core.engine.engine import Clearance, Engine
 from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, show_mm, to_float
 from plimb.core.measure.gap import Gap
-from plimb.core.measure.uncertainty import thickness_doubt
+from plimb.core.measure.uncertainty import SURE, thickness_doubt
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.reasons import reasons
 from plimb.core.plan.request import PlanRequest, Policy, Stock
@@ -84,13 +84,20 @@ class DrawerPart(FilePart):
 
 
 class PolicyPart(FilePart):
-    """How to decide."""
+    """How to decide; `sure` enough is a chance, `round_cost` in the money of the prices."""
 
     aim: Aim = Aim.LOOSE
     round: Rounding = Rounding.NEAREST
     act: WhichToSet = WhichToSet.OUT
     trust: Trust = Trust.MEASURED
     reuse: bool = True
+    sure: Annotated[
+        float, Field(ge=0, lt=1, allow_inf_nan=False, exclude_if=lambda sure: sure == SURE)
+    ] = SURE
+    round_cost: Annotated[
+        Decimal | None,
+        Field(ge=0, le=10_000, allow_inf_nan=False, exclude_if=lambda cost: cost is None),
+    ] = None
 
 
 class CardFile(EngineFile):
@@ -131,6 +138,8 @@ class CardFile(EngineFile):
                 school=School(aim=self.policy.aim, rounding=self.policy.round),
                 act=self.policy.act,
                 reuse=self.policy.reuse,
+                sure=self.policy.sure,
+                round_cost=self.policy.round_cost,
             ),
         )
 

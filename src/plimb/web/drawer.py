@@ -96,7 +96,8 @@ def _runs(sent: Sequence[RunIn]) -> list[tuple[str, str, str]]:
 
 FamilyIn = sent_to(
     "FamilyIn", families.save_family, family_id=None, diameter=Short, price=Money,
-    kit_price=Money, runs=Annotated[list[RunIn], Field(max_length=20), AfterValidator(_runs)],
+    kit_price=Money, swap_price=Money,
+    runs=Annotated[list[RunIn], Field(max_length=20), AfterValidator(_runs)],
 )  # fmt: skip
 
 

@@ -7,7 +7,7 @@ from flask import Response
 
 from plimb.actions import choosing, orders
 from plimb.actions.planning import BuyLine, MoveView, Must, PlanView, Variant, read_plan
-from plimb.core.lengths import show_mm
+from plimb.core.lengths import show_inch, show_mm
 from plimb.core.plan.advice import AdviceKind
 from plimb.core.plan.options import Option
 from plimb.core.shim.shim import Source
@@ -163,15 +163,23 @@ def receive_for_card(card_id: int, line_id: int) -> PlanView:
 @blueprint.get("/cards/<int:card_id>/buy.csv")
 @blueprint.doc(hide=True)
 def buy_csv(card_id: int) -> Response:
-    """Return what is still to buy as CSV."""
+    """Return what is still to buy as CSV, with what each piece must measure for which valve."""
     rows = [
         (
             show_mm(line.thickness_nm),
             "" if line.diameter_nm is None else show_mm(line.diameter_nm),
-            line.count,
+            buy.line.count - buy.ordered,
             line.price or "",
+            "; ".join(
+                f"{one.valve} {show_mm(one.thin_nm)}-{show_mm(one.thick_nm)}"
+                for one in buy.musts
+                if one.thin_nm is not None and one.thick_nm is not None
+            ),
+            show_inch(line.thickness_nm),
         )
-        for line in orders.still_to_buy(at_hand(), card_id)
+        for buy in _plan(card_id).buy
+        for line in (buy.line,)
+        if line.count > buy.ordered
     ]
-    text = write_csv(("thickness_mm", "diameter_mm", "count", "price"), rows)
-    return csv_answer(text, f"buy-card-{card_id}.csv")
+    columns = ("thickness_mm", "diameter_mm", "count", "price", "must_measure_mm", "thickness_in")
+    return csv_answer(write_csv(columns, rows), f"buy-card-{card_id}.csv")

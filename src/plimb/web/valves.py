@@ -58,9 +58,10 @@ class SpecOut(Answer):
 
 
 class ChosenOut(Answer):
-    """The piece decided on."""
+    """The piece decided on; `goes_in` is what it measured as it went in, if it was measured."""
 
     thickness: Length
+    goes_in: Length = off("goes_in_nm")
     source: Source
     by_hand: bool
 

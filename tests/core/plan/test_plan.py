@@ -14,7 +14,7 @@ from plimb.core.measure.blades import Blade, BladeSet
 from plimb.core.measure.gap import between, none_below, point
 from plimb.core.measure.limits import Limits, Spec, parse_limits
 from plimb.core.plan.advice import AdviceKind, advise, any_passes
-from plimb.core.plan.buying import Kit, purchases
+from plimb.core.plan.buying import Kit, Terms, purchases
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.options import all_options
 from plimb.core.plan.reasons import given_up, reasons
@@ -279,6 +279,21 @@ def test_kit_against_singles(order, kits, singles, kit, take):
     (one,) = purchases(order, kits)
     assert (one.singles, one.kit, one.take_kit) == (singles, kit, take)
     assert ("Take the kit" in one.words()) is take
+
+
+def test_old_pieces_are_given_for_new_ones_and_odd_sizes_have_to_wait():
+    order = [line("2.70", 2), line("2.75", 1)]
+    terms = Terms(
+        diameter_nm=KIT.diameter_nm, swap_price=Decimal("2.5"), to_order=frozenset({mm("2.75")}),
+        wait_days=7,
+    )  # fmt: skip
+    (one,) = purchases(order, [], [terms], {KIT.diameter_nm: 3})
+    assert (one.swapped, one.with_swaps) == (2, Decimal("13.0"))  # 24 less twice 8 − 2.50
+    assert one.words().endswith(
+        "With 2 old pieces given for as many new ones: 13.0. Only to order, 7 days: 2.75."
+    )
+    (none,) = purchases(order, [], [terms], {})
+    assert none.with_swaps is None
 
 
 def test_families_are_bought_apart():

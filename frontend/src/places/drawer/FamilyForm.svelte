@@ -25,6 +25,9 @@
   let price = $state(begun?.price ?? "");
   let kitPrice = $state(begun?.kit_price ?? "");
   let kitEach = $state(String(begun?.kit_each ?? 3));
+  let swapPrice = $state(begun?.swap_price ?? "");
+  let toOrder = $state(begun?.to_order ?? "");
+  let waitDays = $state(begun?.wait_days == null ? "" : String(begun.wait_days));
   let supplier = $state(begun?.supplier ?? "");
   let lowStock = $state(String(begun?.low_stock ?? 0));
   const CODES = [
@@ -46,6 +49,9 @@
       kit_each: Number(kitEach) || 0,
       supplier,
       low_stock: Number(lowStock) || 0,
+      swap_price: swapPrice,
+      to_order: toOrder,
+      wait_days: waitDays.trim() ? Math.round(Number(waitDays)) || 0 : null,
     });
     if (done) ondone();
   }
@@ -72,6 +78,22 @@
   <Field label="Fewer than this is low" kind="whole" bind:value={lowStock} />
   <Field label="Price of a kit" kind="figures" bind:value={kitPrice} />
   <Field label="Of each size in it" kind="whole" bind:value={kitEach} />
+  <Field
+    label="A new one for an old"
+    kind="figures"
+    bind:value={swapPrice}
+    placeholder="no swaps"
+    at="swap_price"
+    help="What the counter asks for a new piece where an old one of this family is given for it. Left empty it does not swap."
+  />
+  <Field label="Wait for an order, days" kind="whole" bind:value={waitDays} at="wait_days" />
+  <Field
+    label="Sizes only to order"
+    class="col-span-2"
+    bind:value={toOrder}
+    placeholder="2.45, 2.475"
+    at="to_order"
+  />
   <Field label="Bought at" class="col-span-2" bind:value={supplier} />
   {#snippet foot()}
     <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Save the family</Button>

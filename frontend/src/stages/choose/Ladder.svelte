@@ -130,7 +130,7 @@
         {/if}
       </span>
       <span class="text-right leading-4">
-        <b class="figures text-row">{preferences.read(option.gap)}</b>
+        <b class="figures text-row">{preferences.own(option.gap)}</b>
         <span class="block text-mark">{option.stands}</span>
       </span>
     {/snippet}

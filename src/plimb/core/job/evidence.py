@@ -9,8 +9,9 @@ the tests print what is caught of simulated slips, and how seldom honest reading
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
+from functools import partial
 from itertools import combinations
-from math import exp, log, pi, sqrt
+from math import exp, hypot, log, pi, sqrt
 
 from plimb.core.engine.engine import Clearance, Engine, Side
 from plimb.core.job.slips import Before, Question, Slip
@@ -21,7 +22,7 @@ from plimb.core.measure.shorthand import Reading
 ASKED_FROM = 4.6
 """Log-odds from which on a story is asked about: told a hundred times better."""
 
-STUCK_FROM, FEEL_MM = 2.85, 0.008
+STUCK_FROM, FEEL_MM = 2.75, 0.008
 """The same for two blades that stuck together, seldom as they do not; and how exact a blade is."""
 
 WEAR_MM, WEAR_SPREAD_MM = 0.012, 0.016
@@ -229,10 +230,11 @@ def _pairs(valves: list[_Valve]) -> Iterator[tuple[_Valve, _Valve]]:
             yield a, b
 
 
-def _apart(difference: float) -> float:
-    """Return ln of how densely two twins differ in wear by so much."""
+def _apart(difference: float, width: float = 0.0) -> float:
+    """Return ln of how densely two twins differ in wear by so much, one read within a width."""
     heavy = exp(-abs(difference) / 0.05) / 0.1
-    return log(0.95 * _normal(difference, TWINS_APART_MM) + 0.05 * heavy)
+    spread = hypot(TWINS_APART_MM, width / sqrt(12))
+    return log(0.95 * _normal(difference, spread) + 0.05 * heavy)
 
 
 def _twins_swapped(valves: list[_Valve], unit: Unit) -> Story:
@@ -290,16 +292,17 @@ def _closed(one: _Valve) -> float:
 
 def _stuck(valves: list[_Valve], thin_blades_nm: Sequence[int], unit: Unit) -> Story:
     """Two blades stuck together: low by just a thin blade, where its like have not moved so."""
-    thin = [nm / mm("1") for nm in thin_blades_nm if mm("0.02") <= nm <= mm("0.06")]
+    thin = [nm / mm("1") for nm in thin_blades_nm if mm("0.02") <= nm <= mm("0.05")]
     for one in valves:
         if one.wear is None or not one.reading.gap.is_point or not thin:
             continue
-        usual = _usual_wear(one, valves)
-        if usual is None:
+        found = _usual_wear(one, valves)
+        if found is None:
             continue
+        usual, width = found
         more = one.wear - usual
-        best = max(thin, key=lambda nm: _apart(more - nm))
-        odds = _apart(more - best) - _apart(more) - log(len(thin)) / 2
+        best = min(thin, key=partial(_from, more))
+        odds = _apart(more - best, width) - _apart(more, width) - log(len(thin)) / 2
         if odds >= STUCK_FROM and abs(more - best) <= FEEL_MM:
             assert one.gap is not None
             meant_nm = round((one.gap + best) * mm("1"))
@@ -315,15 +318,24 @@ def _stuck(valves: list[_Valve], thin_blades_nm: Sequence[int], unit: Unit) -> S
             )
 
 
-def _usual_wear(one: _Valve, valves: list[_Valve]) -> float | None:
-    """Return what a valve's twins have worn; without any, the middle of what its side has."""
+def _usual_wear(one: _Valve, valves: list[_Valve]) -> tuple[float, float] | None:
+    """Return what a valve's twin has worn, or the middle of its side, within what is known."""
     twins = [a if b is one else b for a, b in _pairs(valves) if one in (a, b)]
     side = [
         other for other in valves if other is not one and other.clearance.side is one.clearance.side
     ]
-    worn = sorted(other.wear for other in twins or side if other.wear is not None)
+    worn = sorted((other.wear, _width(other)) for other in twins or side if other.wear is not None)
     enough = len(worn) >= (1 if twins else 3)
     return worn[len(worn) // 2] if enough else None
+
+
+def _from(one: float, other: float) -> float:
+    return abs(one - other)
+
+
+def _width(one: _Valve) -> float:
+    gap = one.reading.gap
+    return (gap.high_nm - (gap.low_nm or 0)) / mm("1")
 
 
 def _typed(nm: int, unit: Unit) -> str:
