@@ -87,7 +87,7 @@
         : step.old_gone
           ? `it is in ${step.old_goes_to} already.`
           : `keep it at hand, it goes to ${step.old_goes_to}.`}
-      {#if expected}It then has {preferences.read(expected)} {preferences.unitName}.{/if}
+      {#if expected}A gap of {preferences.read(expected)} {preferences.unitName} follows.{/if}
     </p>
     <ol class="list-none">
       {#each step.checks as check, n (check)}

@@ -190,16 +190,23 @@ def chances_in_bands(middle: Any, widths: Sequence[Any], low_nm: Any, high_nm: A
     below, above = low_nm - middle - 0.5, high_nm - middle
     for signs in product((1, -1), repeat=power):
         away = sum(sign * width for sign, width in zip(signs, widths, strict=True)) / 2
-        at_high, at_low = above + away, below + away
-        total = total + prod(signs) * (
-            (at_high * (at_high > 0)) ** power - (at_low * (at_low > 0)) ** power
-        )
+        total = total + prod(signs) * (_raised(above + away, power) - _raised(below + away, power))
     inside: Any = total / (factorial(power) * prod(widths))
     return inside.clip(0.0, 1.0)
 
 
 SURE = 0.9
 """A chance from here on is sure enough, where the shop says nothing else (judgement)."""
+
+
+def _raised(z: Any, power: int) -> Any:
+    """Return what is above nothing to a small whole power, by multiplying."""
+    above = z * (z > 0)
+    raised = above
+    for _time in range(power - 1):
+        raised = raised * above
+    return raised
+
 
 RISK_STEPS = 300
 """Chances of another round nearer to each other than one in so many are told apart no more."""

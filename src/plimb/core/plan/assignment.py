@@ -31,7 +31,8 @@ def pack(levels: Sequence[Whole], allowed: Mask) -> tuple[Whole, ...]:
     Raises:
         ValueError: One level alone adds up to more than can be exact.
     """
-    groups = _groups([_smaller(level, allowed) for level in levels], allowed)
+    said = [level for level in levels if level.any()]
+    groups = _groups([_smaller(level, allowed) for level in said], allowed)
     return tuple(_packed(group, allowed.shape) for group in groups)
 
 

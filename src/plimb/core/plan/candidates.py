@@ -68,20 +68,28 @@ class Candidates:
         own = np.arange(n)
         places = np.full(n + len(self.columns), -1, dtype=np.int64)
         places[picked[::-1]] = np.arange(len(picked))[::-1]  # the first copy of each
-        self._sum = {name: np.zeros((n, width), dtype=np.int64) for name in LEVELS}
         wanted = places[column] >= 0
         at, place = row[wanted], places[column[wanted]]
         self.allowed[at, place] = True
         self.allowed[own, own] = True
         self.allowed[own, len(picked) + own] = from_counter
         copies = places[picked]
+        several = len(set(picked.tolist())) < len(picked)
+        nothing = np.zeros((n, width), dtype=np.int64)
+        self._sum = {}
         for name in LEVELS:
-            level = self._sum[name]
-            level[at, place] = at_hand[name][wanted]
+            there = at_hand[name][wanted]
+            if not (there.any() or self._kept[name].any() or counter[name].any()):
+                self._sum[name] = nothing
+                continue
+            self._sum[name] = level = nothing.copy()
+            level[at, place] = there
             level[own, own] = self._kept[name]
-            level[:, : len(picked)] = level[:, copies]
+            if several:
+                level[:, : len(picked)] = level[:, copies]
             level[own, len(picked) + own] = counter[name]
-        self.allowed[:, : len(picked)] = self.allowed[:, copies]
+        if several:
+            self.allowed[:, : len(picked)] = self.allowed[:, copies]
 
     def _stock(self) -> None:
         """Lay out the drawer, pieces of one thickness and family as one column for now."""
@@ -203,25 +211,28 @@ class Candidates:
         if not self.columns:
             return picked
         rank = self.levels.rank(row, levels)
-        wanted: set[int] = set()
         drawer = np.flatnonzero(column >= n)
-        ends = np.searchsorted(row[drawer], np.arange(n + 1))
-        for at in range(n):
-            mine = drawer[ends[at] : ends[at + 1]]
-            if len(mine) > n:
-                mine = mine[np.argpartition(rank[mine], n - 1)[:n]]
-            wanted.update((column[mine] - n).tolist())
+        best_first = drawer[np.lexsort((rank[drawer], row[drawer]))]
+        begins = np.searchsorted(row[best_first], np.arange(n))
+        nth = np.arange(len(best_first)) - begins[row[best_first]]
+        wanted = set((column[best_first[nth < n]] - n).tolist())
         pinned = {
             (pin.thickness_nm, self.rows[at].clearance.family.kind)
             for at in self.known
             if (pin := self.pins.get(self.rows[at].clearance.id)) and pin.source is Source.DRAWER
         }
-        for place, stock in enumerate(self.columns):
-            if place in wanted or (pinned and (stock.thickness_nm, stock.kind) in pinned):
-                copies = min(stock.count, n)
-                picked += [n + place] * copies
-                self.thick += [stock.thickness_nm] * copies
-                self.stock_of += [place] * copies
+        if pinned:
+            wanted |= {
+                place
+                for place, stock in enumerate(self.columns)
+                if (stock.thickness_nm, stock.kind) in pinned
+            }
+        for place in sorted(wanted):
+            stock = self.columns[place]
+            copies = min(stock.count, n)
+            picked += [n + place] * copies
+            self.thick += [stock.thickness_nm] * copies
+            self.stock_of += [place] * copies
         return picked
 
     def _pin(self) -> None:
@@ -278,7 +289,8 @@ class Candidates:
         """Return the best assignment with just these camshafts out, or None for none."""
         among = self._changeable(out)
         n = len(self.rows)
-        others = [at for at in range(n) if at not in set(among)]
+        mine = set(among)
+        others = [at for at in range(n) if at not in mine]
         if any(
             self.pins.get(self.rows[at].clearance.id, _SAME).source is not Source.SAME
             for at in others
@@ -290,13 +302,10 @@ class Candidates:
         if found is None:
             return None
         taken = {at: columns[place] for at, place in zip(among, found, strict=True)}
-        sums = {
-            name: int(sum(self._sum[name][at, column] for at, column in taken.items()))
-            for name in LEVELS
-        }
-        for at in others:
-            for name in ("bad", "near", "cost", "off"):
-                sums[name] += int(self._kept[name][at])
+        at, column = [*taken], [*taken.values()]
+        sums = {name: int(self._sum[name][at, column].sum()) for name in LEVELS}
+        for name in ("bad", "near", "cost", "off"):
+            sums[name] += int(self._kept[name][others].sum())
         ordered = [sums[name] for name in LEVELS]
         return Solved(out=out, columns=taken, levels=(*ordered[:2], len(out), *ordered[2:]))
 
