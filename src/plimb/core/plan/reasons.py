@@ -250,10 +250,10 @@ class _Look:
             if cannot is not None:
                 return Because.CLOSER
             return Because.BOUGHT if move.source is Source.COUNTER else Because.AT_HAND
-        if row.piece_nm is None and row.needs_setting(self.request.policy.act):
-            return Because.UNREAD
         if row.gap.open_ended and (cannot is not None or row.verdict is not Verdict.IN):
             return Because.OPEN_ENDED
+        if row.piece_nm is None and row.needs_setting(self.request.policy.act):
+            return Because.UNREAD
         if cannot is not None:
             return self._why_not(row)
         if row.verdict is not Verdict.IN:

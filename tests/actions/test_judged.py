@@ -1,0 +1,189 @@
+"""What was decided from other figures, what is known beforehand, what was not done."""
+
+import pytest
+
+from plimb.actions.cards import set_school
+from plimb.actions.choosing import choose_piece, take_plan
+from plimb.actions.fitting import fit_piece
+from plimb.actions.planning import read_plan
+from plimb.actions.readings import write_down_gap
+from plimb.actions.shims import write_down_shim
+from plimb.actions.shop import save_blade_set, set_closing
+from plimb.actions.signing import sign_card
+from plimb.core.errors import BadValue, NotReady
+from plimb.core.job.torque import TorqueUnit
+from plimb.core.lengths import Unit, mm
+from plimb.core.measure.blades import Blade, BladeSet
+from plimb.core.measure.limits import Verdict
+from plimb.core.plan.needs import Need, WhichToSet
+from plimb.core.shim.shim import Condition, Source, Trust
+from plimb.core.shim.sum import Aim, Rounding
+
+from ..guest import Job
+
+
+def engine(document):
+    document["spec"] = {
+        "intake": {"min": 0.13, "max": 0.19, "set_min": 0.15, "set_max": 0.17},
+        "exhaust": {"min": 0.22, "max": 0.28},
+    }
+    document["family"] = {
+        "diameter": 9.48,
+        "price": 8,
+        "runs": [{"from": 2, "to": 3, "step": 0.05}],
+    }
+
+
+@pytest.fixture
+def job(database):
+    blades = tuple(Blade(nominal_nm=n * mm("0.01")) for n in (5, 8, 10, 13, 15, 18, 20, 25))
+    save_blade_set(database, set_id=None, blades=BladeSet(name="Few", blades=blades))
+    return Job(database, change=engine)
+
+
+def shim(job, valve, text, condition=Condition.SOUND):
+    job.act(write_down_shim, valve=valve, text=text, condition=condition)
+
+
+def plan_of(job):
+    with job.database.reading() as session:
+        return read_plan(session, job.card.id)
+
+
+def proof(job, valve, text):
+    job.act(write_down_gap, valve=valve, purpose="proof", text=text, unit=Unit.MM)
+
+
+def apart(job):
+    """One intake tight, the others in spec, the shim read and the plan taken."""
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    job.gap("IN L", "8")
+    shim(job, "IN L", "2.500")
+    job.act(take_plan)
+
+
+def test_a_corrected_reading_overtakes_what_was_decided_and_one_tap_plans_again(job):
+    apart(job)
+    state = job.view.status.valves["IN L"]
+    assert (state.record.choice.thickness_nm, state.overtaken) == (mm("2.40"), False)
+    job.act(write_down_gap, valve="IN L", purpose="found", text="5", unit=Unit.MM, reason="Misread")
+    view = job.view
+    assert view.status.valves["IN L"].overtaken
+    assert [step.overtaken for step in view.fit] == [True]
+    assert view.at.value == "choose"
+    with pytest.raises(NotReady, match="Plan again"):
+        job.act(fit_piece, valve="IN L", fitted=True, measured="")
+    job.act(take_plan)
+    state = job.view.status.valves["IN L"]
+    assert (state.record.choice.thickness_nm, state.overtaken) == (mm("2.40"), False)
+    job.act(fit_piece, valve="IN L", fitted=True, measured="")
+    assert job.view.at.value == "prove"
+
+
+def test_a_giver_that_is_read_anew_overtakes_the_valve_that_takes_its_piece(job):
+    apart(job)
+    job.act(write_down_gap, valve="IN R", purpose="found", text="8", unit=Unit.MM, reason="Again")
+    shim(job, "IN R", "2.420")
+    job.act(choose_piece, valve="IN L", thickness_nm=mm("2.42"), source=Source.ENGINE,
+            from_valve="IN R")  # fmt: skip
+    assert not job.view.status.valves["IN L"].overtaken
+    shim(job, "IN R", "2.380")
+    assert job.view.status.valves["IN L"].overtaken
+
+
+def test_a_scrap_piece_replaced_by_its_own_size_is_fitted_and_proved(job):
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    shim(job, "IN L", "2.500", Condition.SCRAP)
+    job.act(choose_piece, valve="IN L", thickness_nm=mm("2.50"), source=Source.COUNTER)
+    view = job.view
+    assert [step.valve for step in view.fit] == ["IN L"]
+    assert view.status.valves["IN L"].touched
+
+
+def test_what_ends_outside_the_set_range_is_said_as_such(job):
+    apart(job)
+    shim(job, "IN L", "2.480")  # 2.40 then gives 0.16
+    job.act(take_plan)
+    job.act(fit_piece, valve="IN L", fitted=True, measured="")
+    proof(job, "IN L", "18")
+    state = job.view.status.valves["IN L"]
+    assert (state.proof_verdict, state.left_unset) == (Verdict.LOOSE, True)
+    assert job.view.status.not_in_spec == ("IN L",)
+    proof(job, "IN L", "16")
+    state = job.view.status.valves["IN L"]
+    assert (state.left, state.left_unset) == (Verdict.IN, False)
+
+
+def test_one_end_of_a_gap_is_no_sum_and_waits_for_the_blade_that_tells(job):
+    job.gap("IN L", "15l")
+    job.gap("IN R", "-10")
+    job.gap("EX L", "-5")
+    with pytest.raises(BadValue, match="called number"):
+        job.gap("IN L", "13-15=15")
+    job.gap("EX R", "25?")
+    assert job.view.status.valves["EX R"].need is Need.FINER
+    seen = job.view.status.valves
+    assert (seen["IN L"].verdict, seen["IN L"].need) == (Verdict.UNSETTLED, Need.FINER)
+    assert (seen["IN R"].verdict, seen["IN R"].need) == (Verdict.TIGHT, Need.FINER)
+    assert (seen["EX L"].verdict, seen["EX L"].need) == (Verdict.NONE, Need.OPEN)
+    assert seen["IN L"].record.found.gap.words() == "≥ 0.15"
+    shim(job, "IN L", "2.500")
+    moves = {one.move.valve: one for one in plan_of(job).moves}
+    assert "one end only" in moves["IN R"].why
+    assert not moves["IN L"].move.changes
+
+
+def test_before_anything_is_open_the_record_makes_a_plan_but_none_to_take(job):
+    apart(job)
+    assert not plan_of(job).remembered
+    job.act(fit_piece, valve="IN L", fitted=True, measured="2.402")
+    proof(job, "IN L", "16")
+    job.act(sign_card, signed_by="Oda", remarks="")
+    job.open()
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    job.gap("IN L", "9")
+    view = plan_of(job)
+    assert view.remembered == ("IN L",)
+    move = next(one.move for one in view.moves if one.move.valve == "IN L")
+    assert move.thickness_nm == mm("2.35")  # 2.402 + 0.09 − 2.35 = 0.142 ... the likeliest
+    with pytest.raises(NotReady, match="from the record alone"):
+        job.act(take_plan)
+    change = job.view.status.valves["IN L"].change
+    assert (change.thin_nm, change.thick_nm) == (-mm("0.08"), -mm("0.06"))
+    shim(job, "IN L", "2.402")
+    assert not plan_of(job).remembered
+    job.act(take_plan)
+
+
+def test_what_was_not_done_is_shown_and_stands_on_the_sheet(job):
+    apart(job)
+    said = job.view.not_done
+    assert any("closing up" in one for one in said)
+    assert "IN L not measured again" in said
+    assert any(one.startswith("turned by hand 0 of 2") for one in said)
+    below = {fact.name: fact.says for fact in job.sheet.lines}
+    assert below["Not done"] == "; ".join(said)
+
+
+def test_a_valve_on_its_limit_is_looked_at_where_its_camshaft_is_out_anyway(job):
+    apart(job)
+    job.act(write_down_gap, valve="IN R", purpose="found", text="13", unit=Unit.MM, reason="Again")
+    state = job.view.status.valves["IN R"]
+    assert (state.verdict, state.opens) == (Verdict.IN, True)
+    assert "on the limit (50 % sure)" in state.reason
+    job.act(write_down_gap, valve="EX L", purpose="found", text="22", unit=Unit.MM, reason="Again")
+    assert not job.view.status.valves["EX L"].opens  # its camshaft stays in
+
+
+def test_the_shops_own_figures_reach_the_plan(job):
+    set_closing(job.database, hand_turns=2, wrench=TorqueUnit.NM, round_cost="0", sure=60)
+    apart(job)
+    job.act(set_school, aim=Aim.LOOSE, rounding=Rounding.NEAREST, act=WhichToSet.OUT,
+            trust=Trust.MEASURED, reuse=True)  # fmt: skip
+    assert plan_of(job).plan.sure_at == 0.6
+    for wrong in ({"sure": 20}, {"round_cost": "much"}):
+        with pytest.raises(BadValue):
+            set_closing(job.database, **{"hand_turns": 2, "wrench": TorqueUnit.NM, **wrong})
