@@ -7,7 +7,7 @@ from plimb.actions.choosing import choose_piece, take_plan
 from plimb.actions.fitting import fit_piece
 from plimb.actions.planning import read_plan
 from plimb.actions.readings import write_down_gap
-from plimb.actions.shims import write_down_shim
+from plimb.actions.shims import recall_shim, write_down_shim
 from plimb.actions.shop import save_blade_set, set_closing
 from plimb.actions.signing import sign_card
 from plimb.core.errors import BadValue, NotReady
@@ -156,6 +156,23 @@ def test_before_anything_is_open_the_record_makes_a_plan_but_none_to_take(job):
     shim(job, "IN L", "2.402")
     assert not plan_of(job).remembered
     job.act(take_plan)
+
+
+def test_shims_from_memory_make_a_plan_and_no_reading(job):
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    job.gap("IN L", "9")
+    job.act(recall_shim, valve="IN L", text="240")
+    view = plan_of(job)
+    assert (view.remembered, view.plan.move("IN L").changes) == (("IN L",), True)
+    assert job.view.status.valves["IN L"].record.piece is None
+    assert not job.view.apart
+    with pytest.raises(NotReady, match="from the record alone"):
+        job.act(take_plan)
+    with pytest.raises(BadValue, match="cannot be read"):
+        job.act(recall_shim, valve="IN L", text="thick")
+    job.act(recall_shim, valve="IN L", text="")
+    assert not plan_of(job).remembered
 
 
 def test_what_was_not_done_is_shown_and_stands_on_the_sheet(job):

@@ -45,6 +45,16 @@ def test_no_gap_found_is_provisional():
     assert (answer["at_most"], answer["pick"]["in_spec"]) == (1.65, False)
 
 
+def test_a_loose_blade_has_no_upper_end_and_makes_no_sum():
+    answer = json.loads(shim("--json", gap="15l").stdout)
+    assert (answer["provisional"], answer["window"], answer["pick"]) == (True, None, None)
+    assert answer["stack"] == [1.94, None]
+    assert "find the one that refuses" in answer["working"]
+    ended = json.loads(shim("--json", gap="15l-18").stdout)
+    assert (ended["provisional"], ended["stack"]) == (False, [1.94, 1.97])
+    assert "0.10 mm refuses" in shim(gap="-0.1").stdout
+
+
 def test_inches_go_in_and_come_out():
     words = ("--unit", "in", "--run", "0.0700-0.1200/0.001", "--json")
     answer = json.loads(shim(*words, gap="6", fitted="0.0820", spec="0.006-0.008").stdout)

@@ -35,6 +35,7 @@ export function actsOn(card_id: number) {
     gap: post("/api/cards/{card_id}/gaps"),
     keep: post("/api/cards/{card_id}/kept"),
     shim: post("/api/cards/{card_id}/pieces"),
+    recall: put("/api/cards/{card_id}/recalled"),
     trust: put("/api/cards/{card_id}/trust"),
     zero: put("/api/cards/{card_id}/instrument"),
     school: put("/api/cards/{card_id}/school"),

@@ -567,6 +567,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/recalled": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note which shim is in from memory, to plan with before anything is open; empty forgets it. */
+        put: operations["put_shims_recall_shim"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/received/{line_id}": {
         parameters: {
             query?: never;
@@ -2928,6 +2945,20 @@ export interface components {
             count: number;
             /** Lines */
             lines: string[];
+        };
+        /**
+         * RecallIn
+         * @description Note which shim is in from memory, to plan with before anything is open; empty forgets it.
+         */
+        RecallIn: {
+            /** Key */
+            key: string;
+            /** Text */
+            text: string;
+            /** Valve */
+            valve: string;
+            /** Version */
+            version: number;
         };
         /**
          * RefusalOut
@@ -5790,6 +5821,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["QuotesOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_shims_recall_shim: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecallIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
                 };
             };
             /** @description Refused */

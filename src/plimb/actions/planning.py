@@ -161,14 +161,19 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
 
 
 def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dict[str, ShimReading]:
-    """Return the shims that the record says are in, while none has been read on this card.
+    """Return the shims that the record, or somebody's memory, says are in, while none is read.
 
     With them the whole plan can be made, and pieces had, before anything is opened.
     """
     if card.signed_at or any(one.record.piece for one in status.valves.values()):
         return {}
     names = engine_of(card).names
-    return {
+    recalled = {
+        names[key]: ShimReading(marked=None, marked_nm=nm, measured_nm=None)
+        for key, nm in card.recalled.items()
+        if key in names
+    }
+    kept = {
         names[row.valve]: ShimReading(
             marked=None,
             marked_nm=row.marked_nm,
@@ -180,6 +185,7 @@ def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dic
         for row in shims_in(session, card.revision.engine_id)
         if row.valve in names and (row.measured_nm or row.marked_nm)
     }
+    return {**kept, **recalled}
 
 
 def _stocks(

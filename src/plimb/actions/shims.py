@@ -43,6 +43,23 @@ def write_down_shim(
         found_in_valve(session, card, clearance, piece, on.now, corrects=before is not None)
 
 
+@act("recalled {valve} {text}")
+def recall_shim(on: OnCard, *, valve: str, text: str) -> None:
+    """Note which shim is in from memory, to plan with before anything is open; empty forgets it.
+
+    It is no reading: nothing is taken from it, and the shim is read when it comes out.
+
+    Raises:
+        BadValue: The text cannot be read or the valve is not on the engine.
+        Ambiguous: The marking can be read in more than one way.
+    """
+    key = known_valve(on.card, valve).key
+    recalled = {name: nm for name, nm in on.card.recalled.items() if name != key}
+    if text.strip():
+        recalled[key] = read_shim(on.session, on.card, valve, text).thickness_nm
+    on.card.recalled = recalled
+
+
 def read_shim(
     session: Session, card: CardRow, valve: str, text: str, condition: Condition = Condition.SOUND
 ) -> ShimReading:

@@ -91,7 +91,8 @@ def _as_json(worked: WorkedOut, unit: Unit, shims: Unit, lines: Sequence[str]) -
             "chance": round(choice.chance, 4),
         }
 
-    stack = [number(worked.stack_low_nm), number(worked.stack_high_nm)]
+    endless = worked.gap.open_ended
+    stack = [number(worked.stack_low_nm), None if endless else number(worked.stack_high_nm)]
     return {
         "stack": stack[1] if worked.gap.is_point else stack,
         "window": worked.window and [number(worked.window.thin_nm), number(worked.window.thick_nm)],

@@ -210,6 +210,9 @@ def plan_as_json(request: PlanRequest, plan: Plan, unit: Unit, shims: Unit) -> d
     def gap_of(gap: Gap | None) -> dict[str, Any]:
         if gap is None or gap.none_found:
             return {"gap": None, "gap_at_most": number(gap.high_nm if gap else None, unit)}
+        if gap.open_ended:
+            high_nm = None if gap.endless else gap.high_nm
+            return {"gap": None, "gap_range": [number(gap.low_nm, unit), number(high_nm, unit)]}
         return {
             "gap": number(gap.best_nm, unit),
             "gap_range": [number(gap.low_nm, unit), number(gap.high_nm, unit)],

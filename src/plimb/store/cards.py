@@ -111,6 +111,7 @@ def add_card(
         reuse=True,
         variant="best",
         forbidden=(),
+        recalled={},
         rounds=[RoundRow(number=1, opened_at=now, reason="", hand_turns=0)],
     )
     session.add(card)

@@ -15,6 +15,7 @@ blueprint = APIBlueprint("shims", __name__, url_prefix="/api")
 
 
 act(blueprint, "post", "pieces", "PieceIn", shims.write_down_shim)
+act(blueprint, "put", "recalled", "RecallIn", shims.recall_shim, text=Short)
 act(blueprint, "put", "trust", "TrustIn", shims.answer_for_shim)
 act(blueprint, "put", "instrument", "ZeroIn", shims.check_zero, zero=Short)
 

@@ -3,7 +3,7 @@
   import { preferences } from "../../state/preferences.svelte";
   import { untrack } from "svelte";
   import type { Option } from "../../api/client";
-  import { Button, Notice } from "../../kit";
+  import { Button, Field, Form, Notice } from "../../kit";
   import { keys } from "../../state/keys.svelte";
   import type { CardState } from "../../card/card.svelte";
   import InHand from "../../card/InHand.svelte";
@@ -51,6 +51,12 @@
   function look(one: Option | null): void {
     if (valve && one) looking = { ...looking, [valve.valve]: one };
   }
+  let memory = $state("");
+  async function recall(): Promise<void> {
+    if (!valve) return;
+    if (await card.act(card.acts.recall({ valve: valve.valve, text: memory }), valve.valve))
+      memory = "";
+  }
   async function take(): Promise<void> {
     if (valve && option && !card.signed) await planned.take(valve.valve, option);
   }
@@ -90,8 +96,8 @@
   {/if}
   {#if planned.plan?.remembered.length && !card.signed}
     <p class="border-now border-l-4 pl-3 text-note leading-5">
-      Made with the shims that the record says are in. Have the pieces at hand; read each shim as it
-      comes out, then take the plan.
+      Made with the shims that the record, or your memory, says are in. Have the pieces at hand;
+      read each shim as it comes out, then take the plan.
     </p>
   {/if}
   {#if planned.refusal && !planned.plan}
@@ -145,6 +151,20 @@
   {:else if valve.opens}
     <p>Read the shim that is in first; the sum needs it.</p>
     <Button href="/cards/{card.card.id}/read" kind="now">Read</Button>
+    {#if !card.signed && !card.card.apart}
+      <Form class="border-line flex items-end gap-2 border-t pt-2" onsend={recall}>
+        <Field
+          label="Or what is in, from memory"
+          class="flex-1"
+          kind="figures"
+          bind:value={memory}
+          placeholder="290 or 2.897"
+          help="Before anything is open a plan can be made with the shims of the last sheet, or as you remember them. It is no reading: each shim is read when it comes out."
+        />
+        <Button type="submit" disabled={!memory.trim()}>Plan with it</Button>
+      </Form>
+      {#if card.refusal}<Notice>{card.refusal.sentence}</Notice>{/if}
+    {/if}
   {/if}
   <NextStage card={card.card} stage="choose" />
   <BuyList state={planned} />

@@ -28,6 +28,8 @@ def worksheet_of(worked: WorkedOut, units: Units = MILLIMETRES) -> Worksheet:
 
 def worksheet(worked: WorkedOut, units: Units) -> tuple[str, ...]:
     """Return the sum as lines: stack, window, ideal, the sizes either side, the pick."""
+    if worked.gap.open_ended:
+        return _one_end(worked, units)
     show, gaps = units.shim_figure, units.in_sum
     lines = [*_stack_lines(worked, units), *_ideal_lines(worked, units)]
     low, high = gaps(worked.limits.low_nm), gaps(worked.limits.high_nm)
@@ -42,6 +44,21 @@ def worksheet(worked: WorkedOut, units: Units) -> tuple[str, ...]:
     if worked.fell_back:
         lines.append(f"No size reaches the set range, so the check range {low} to {high} is used.")
     return tuple(lines)
+
+
+def _one_end(worked: WorkedOut, units: Units) -> tuple[str, ...]:
+    """Return what can be said of a gap of which one end is not known: no sum."""
+    show, gaps, gap = units.shim_figure, units.in_sum, worked.gap
+    if gap.low_nm is None:
+        return (
+            f"Below {gaps(gap.high_nm)}, and thinner blades are there: try them, then work it out.",
+        )
+    return (
+        f"Stack at least: {gaps(gap.low_nm)} + {show(worked.shim_nm)} = "
+        f"{show(gap.low_nm + worked.shim_nm)} {units.shim}.",
+        "A blade that goes loosely says nothing of how much more there is: find the one that "
+        "refuses, then work it out.",
+    )
 
 
 def _stack_lines(worked: WorkedOut, units: Units) -> list[str]:

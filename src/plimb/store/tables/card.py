@@ -73,6 +73,7 @@ class CardRow(Base):
     tightening: Mapped[tuple[BoltGroup, ...]] = mapped_column(
         Values(tuple[BoltGroup, ...]), server_default="[]"
     )
+    recalled: Mapped[dict[str, int]] = mapped_column(JSON, server_default="{}")
     forbidden: Mapped[tuple[tuple[str, int], ...]] = mapped_column(
         Values(tuple[tuple[str, int], ...]), server_default="[]"
     )

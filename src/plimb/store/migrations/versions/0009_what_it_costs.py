@@ -11,6 +11,8 @@ def upgrade() -> None:
     with op.batch_alter_table("shop", schema=None) as batch_op:
         batch_op.add_column(sa.Column("round_cost", sa.String(), nullable=True))
         batch_op.add_column(sa.Column("sure", sa.Integer(), server_default="90", nullable=False))
+    with op.batch_alter_table("card", schema=None) as batch_op:
+        batch_op.add_column(sa.Column("recalled", sa.JSON(), server_default="{}", nullable=False))
     with op.batch_alter_table("gap_reading", schema=None) as batch_op:
         batch_op.add_column(sa.Column("thinnest", sa.Boolean(), server_default="1", nullable=False))
     with op.batch_alter_table("choice", schema=None) as batch_op:
