@@ -135,7 +135,9 @@ def _scale(reading: Reading, limits: Limits, unit: Unit) -> Question | None:
         meant_nm = round(meant)
         size = show(gap.best_nm, unit)
         if slip is Slip.UNIT:
-            names = ("hundredths of a mm", "thou") if unit is Unit.MM else ("thou", "mm")
+            names = ("hundredths of a mm", "thou")
+            if unit is Unit.INCH:
+                names = names[::-1]
             sentence = (
                 f"{size} is far from this valve’s spec; read as {names[1]} and not "
                 f"{names[0]} it would be {show(meant_nm, unit)}."
