@@ -3,8 +3,15 @@
 import pytest
 from playwright.sync_api import expect
 
+from plimb.actions.cards import Written
+from plimb.actions.choosing import take_plan
+from plimb.actions.fitting import fit_piece
+from plimb.actions.readings import write_down_gap
+from plimb.actions.shims import write_down_shim
+from plimb.core.lengths import Unit
 from plimb.web.application import create_app
 
+from ..guest import Job
 from .hand import Hand
 
 
@@ -74,3 +81,30 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
         assert one in said
     empty = page.request.get("/api/cards/1/blank.pdf")
     assert empty.body().startswith(b"%PDF")
+
+
+def test_a_piece_that_would_be_out_is_asked_about_and_goes_in_all_the_same(open_page, database):
+    job = Job(database, change=with_spec_and_sizes)
+    for valve in job.view.status.order:
+        job.gap(valve, "15" if "IN" in valve else "25")
+    job.gap("IN L", "8")
+    job.act(write_down_shim, valve="IN L", text="2.500")
+    job.act(take_plan)
+    page = open_page(f"/cards/{job.card.id}/fit")
+    page.get_by_label("Measured, if you do").fill("2.48")
+    page.locator("#is-in").click()
+    expect(page.get_by_text("2.48 instead of 2.40 gives 0.10, out of spec")).to_be_visible()
+    page.get_by_role("button", name="It goes in all the same").click()
+    expect(page.get_by_text("It is in, measured 2.48")).to_be_visible()
+    job.card = Written(id=job.card.id, version=job.view.version)
+    job.act(fit_piece, valve="IN L", fitted=False, measured="")
+    job.act(write_down_gap, valve="IN L", purpose="found", text="5", unit=Unit.MM, reason="Misread")
+    page.reload()
+    page.get_by_role("button", name="Plan again").click()
+    expect(page.locator("#is-in")).to_be_visible()
+    assert not job.view.status.valves["IN L"].overtaken
+
+
+def with_spec_and_sizes(engine):
+    engine["spec"] = {"intake": {"min": 0.13, "max": 0.19}, "exhaust": {"min": 0.22, "max": 0.28}}
+    engine["family"] = {"diameter": 9.48, "runs": [{"from": 2, "to": 3, "step": 0.05}]}

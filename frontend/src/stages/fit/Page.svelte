@@ -105,7 +105,7 @@
           <Button onclick={() => notYet(step.valve)}>Not yet</Button>
         {/if}
       </div>
-    {:else if !job.signed}
+    {:else if !job.signed && !step.overtaken}
       <Form class="flex items-end gap-2" onsend={() => isIn()}>
         <Field
           label="Measured, if you do"
@@ -129,7 +129,7 @@
     {#if job.refusal}
       <Notice kind="now">
         {job.refusal.sentence}
-        {#if job.refusal?.field === "measured" && job.refusal.code === "not-ready"}
+        {#if job.refusal?.field === "measured" && job.refusal.code === "not_ready"}
           <Button onclick={() => void isIn(true)}>It goes in all the same</Button>
         {:else if job.refusal?.field === "overtaken"}
           <Button kind="now" onclick={() => void job.plan.takeAll()}>Plan again</Button>
