@@ -38,7 +38,7 @@ def choose_piece(
     choice = None
     if thickness_nm is not None:
         check_shim(thickness_nm)
-        piece = on.records.get(valve, ValveRecord()).piece
+        piece = _of(on.records, valve).piece
         if piece is None:
             raise NotReady(f"Read the shim of {valve} first, then choose.", field="valve")
         kept = thickness_nm == piece.thickness_nm
@@ -60,22 +60,25 @@ def _decide(on: OnCard, valve: str, choice: Choice | None) -> None:
     clearance = known_valve(on.card, valve)
     key = clearance.key
     if choice is not None:
+        records = on.records
         choice = replace(
             choice,
-            by_marking=_from_marking(on, choice, shim_id),
-            made_from=on.records.get(valve, ValveRecord()).made_from(clearance),
+            by_marking=_from_marking(on, records, choice, shim_id),
+            made_from=_of(records, valve).made_from(clearance),
         )
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now
     )
 
 
-def _from_marking(on: OnCard, choice: Choice, kept_back: int | None) -> bool:
+def _from_marking(
+    on: OnCard, records: Mapping[str, ValveRecord], choice: Choice, kept_back: int | None
+) -> bool:
     """Return whether nobody has measured the piece that is chosen."""
     if kept_back is not None:
         return numbered(on.session, ShimRow, kept_back).measured_nm is None
     if choice.source is Source.ENGINE:
-        piece = on.records[choice.from_valve or ""].piece
+        piece = records[choice.from_valve or ""].piece
         return piece is not None and piece.from_marking
     return choice.source is Source.COUNTER
 
@@ -135,8 +138,7 @@ def forbid_piece(on: OnCard, *, valve: str, thickness_nm: int, forbidden: bool) 
     pair = (known_valve(on.card, valve).key, thickness_nm)
     without = tuple(one for one in on.card.forbidden if one != pair)
     on.card.forbidden = (*without, pair) if forbidden else without
-    record = on.records.get(valve)
-    if forbidden and record and record.chosen_nm == thickness_nm:
+    if forbidden and _of(on.records, valve).chosen_nm == thickness_nm:
         _decide(on, valve, None)
 
 

@@ -26,11 +26,7 @@ def still_to_buy(database: Database, card_id: int) -> tuple[OrderLine, ...]:
     """Return what a card's plan buys and has not ordered yet."""
     with database.reading() as session:
         view = read_plan(session, card_id)
-    return tuple(
-        replace(buy.line, count=buy.line.count - buy.ordered)
-        for buy in view.buy
-        if buy.line.count > buy.ordered
-    )
+    return tuple(replace(buy.line, count=buy.left) for buy in view.buy if buy.left)
 
 
 def ask_counter(database: Database, address: str | None, card_id: int) -> tuple[Answered, ...]:

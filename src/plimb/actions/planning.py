@@ -77,6 +77,11 @@ class BuyLine:
     ordered: int
     musts: tuple[Must, ...] = ()
 
+    @property
+    def left(self) -> int:
+        """How many of them are still to be bought."""
+        return max(0, self.line.count - self.ordered)
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class PlanView:
@@ -213,6 +218,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     """Return the plan of the card, or what can be had instead of it."""
     status = status_of(card)
     request = request_of(session, card, status)
+    known = families(session)
     wanted = variant or card.variant
     best = plan_engine(request)
     others = alternatives(request, best)
@@ -248,7 +254,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
         purchases=tuple(
             one.words()
             for one in purchases(
-                plan.order, _kits(session), _terms(session), _left_over(request, plan), units
+                plan.order, _kits(known), _terms(known), _left_over(request, plan), units
             )
         ),
         buy=tuple(
@@ -257,7 +263,11 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
         ),
         orders=tuple(list_orders(session, card.id)),
         taken=_is_taken(plan, {v: s.record for v, s in status.valves.items()}),
-        remembered=tuple(known_from_before(session, card, status)),
+        remembered=tuple(
+            row.valve
+            for row in request.rows
+            if row.piece_nm is not None and status.valves[row.valve].record.piece is None
+        ),
     )
 
 
@@ -277,7 +287,7 @@ def _buy_line(line: OrderLine, ordered: int, musts: Mapping[str, Window]) -> Buy
     )
 
 
-def _kits(session: Session) -> list[Kit]:
+def _kits(known: Sequence[ShimFamilyRow]) -> list[Kit]:
     """Return the kits the shop knows the price of."""
     return [
         Kit(
@@ -286,12 +296,12 @@ def _kits(session: Session) -> list[Kit]:
             each=row.kit_each,
             price=Decimal(row.kit_price),
         )
-        for row in families(session)
+        for row in known
         if row.kit_price is not None
     ]
 
 
-def _terms(session: Session) -> list[Terms]:
+def _terms(known: Sequence[ShimFamilyRow]) -> list[Terms]:
     """Return how the counter sells the families the shop knows."""
     return [
         Terms(
@@ -300,7 +310,7 @@ def _terms(session: Session) -> list[Terms]:
             to_order=frozenset(row.to_order),
             wait_days=row.wait_days,
         )
-        for row in families(session)
+        for row in known
     ]
 
 

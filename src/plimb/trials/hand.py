@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from pathlib import Path
 
+from plimb.actions.card_view import CardView
 from plimb.actions.cards import Change, Written, set_school
 from plimb.actions.choosing import take_plan
 from plimb.actions.drawer import add_pieces, read_drawer
@@ -79,7 +80,6 @@ class Worked:
     tries: int
     seen: JobStatus
     shafts: tuple[str, ...]
-    signed: bool
 
 
 class Hand:
@@ -145,6 +145,12 @@ class Hand:
             return status_of(get_card(session, self.card.id))
 
     @property
+    def view(self) -> CardView:
+        """The card as the screen shows it."""
+        with self.database.reading() as session:
+            return read_card(session, self.card.id)
+
+    @property
     def plan(self) -> PlanView:
         """The plan as it stands."""
         with self.database.reading() as session:
@@ -162,7 +168,8 @@ class Hand:
             if number == 1:
                 seen = status
             if status.opened or status.touched:
-                plan = self._take_plan()
+                self._do(take_plan)
+                plan = self.plan
                 self._fit()
             if number == 1:
                 changed = tuple(status.touched) or tuple(self.status.touched)
@@ -179,13 +186,11 @@ class Hand:
         self.minutes += MINUTES["close"] + MINUTES["try"] * self.simulated.tries
         return Worked(
             rounds=number, bought=self.bought, changed=changed, minutes=self.minutes,
-            tries=self.simulated.tries, seen=seen, shafts=shafts, signed=True,
+            tries=self.simulated.tries, seen=seen, shafts=shafts,
         )  # fmt: skip
 
     def _measure_all(self) -> None:
-        with self.database.reading() as session:
-            stops = read_card(session, self.card.id).turning.stops
-        for stop in stops:
+        for stop in self.view.turning.stops:
             self.simulated.turn_to(stop.valves)
             self.minutes += MINUTES["turn"]
             for valve in stop.valves:
@@ -234,15 +239,9 @@ class Hand:
                 self.minutes += MINUTES["shim"]
                 self._do(write_down_shim, valve=valve, text=f"{marked} {shown / mm('1'):.3f}")
 
-    def _take_plan(self) -> PlanView:
-        self._do(take_plan)
-        return self.plan
-
     def _fit(self) -> None:
         """Put in what was decided, in the order that is said; the rest goes back where it was."""
-        with self.database.reading() as session:
-            card = read_card(session, self.card.id)
-        steps, plan = card.fit, self.plan
+        steps, plan = self.view.fit, self.plan
         self.minutes += MINUTES["shaft"] * len(plan.plan.camshafts_out)
         if plan.buy:
             self.minutes += MINUTES["counter"]
@@ -291,9 +290,7 @@ class Hand:
 
     def _prove(self) -> None:
         status = self.status
-        with self.database.reading() as session:
-            stops = read_card(session, self.card.id).turning.stops
-        for stop in stops:
+        for stop in self.view.turning.stops:
             mine = [valve for valve in stop.valves if valve in status.touched]
             if mine:
                 self.simulated.turn_to(stop.valves)

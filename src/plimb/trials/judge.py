@@ -5,7 +5,6 @@ nothing else; their choices are then looked at with the engine's truth, each val
 a size being the same piece that the hand would have been given.
 """
 
-from collections.abc import Callable
 from functools import lru_cache
 
 import numpy as np
@@ -55,13 +54,10 @@ def with_paper(seen: JobStatus, shafts: tuple[str, ...]) -> Choice:
     return chosen
 
 
-def best_possible(
-    seen: JobStatus, shafts: tuple[str, ...], world: World, picked: float | None = None
-) -> Choice:
+def best_possible(seen: JobStatus, shafts: tuple[str, ...], world: World) -> Choice:
     """Return for each valve what is likeliest to be truly in spec, money no object.
 
-    Judged by the world's own scatter, not by the doubts that the plan is made with. With
-    `picked` the new piece is known to that standard deviation, else to how pieces are bought.
+    Judged by the world's own scatter, not by the doubts that the plan is made with.
     """
     chosen: Choice = {}
     for one in changeable(seen, shafts):
@@ -78,11 +74,10 @@ def best_possible(
         ]
         chances = {
             size: _inside(
-                gaps + piece.thickness_nm - size, shares, check, world.reads_nm,
-                world.bought_nm if picked is None else 0.0,
+                gaps + piece.thickness_nm - size, shares, check, world.reads_nm, world.bought_nm
             )
             for size in sizes
-        }  # fmt: skip
+        }
         best = max(chances, key=lambda size: chances[size], default=None)
         better = best is not None and chances[best] > keeps
         chosen[one.valve] = best if better else None
@@ -142,6 +137,3 @@ def comes_out(simulated: SimulatedEngine, choice: Choice) -> bool:
         if not check.low_nm <= gap <= check.high_nm:
             return False
     return True
-
-
-Judge = Callable[[JobStatus, tuple[str, ...]], Choice]

@@ -14,7 +14,7 @@ from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 from plimb.standins.simulated import SimulatedEngine, Truth, World
 from plimb.store.database import Database
-from plimb.trials.hand import Hand, Way, Worked
+from plimb.trials.hand import Hand, Way
 from plimb.trials.judge import best_possible, comes_out, with_paper
 
 LAYOUTS = (Layout.SINGLE, Layout.PARALLEL_TWIN, Layout.TRIPLE, Layout.INLINE_FOUR)
@@ -141,6 +141,3 @@ def _mean(found: Sequence[Outcome]) -> Report:
 
     names = ("right", "paper", "best", "rounds", "bought", "wrongly", "changed", "minutes", "tries")
     return Report(jobs=len(found), **{name: mean(name) for name in names})
-
-
-__all__ = ["Outcome", "Report", "Worked", "report"]

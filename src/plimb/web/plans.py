@@ -168,7 +168,7 @@ def buy_csv(card_id: int) -> Response:
         (
             show_mm(line.thickness_nm),
             "" if line.diameter_nm is None else show_mm(line.diameter_nm),
-            buy.line.count - buy.ordered,
+            buy.left,
             line.price or "",
             "; ".join(
                 f"{one.valve} {show_mm(one.thin_nm)}-{show_mm(one.thick_nm)}"
@@ -179,7 +179,7 @@ def buy_csv(card_id: int) -> Response:
         )
         for buy in _plan(card_id).buy
         for line in (buy.line,)
-        if line.count > buy.ordered
+        if buy.left
     ]
     columns = ("thickness_mm", "diameter_mm", "count", "price", "must_measure_mm", "thickness_in")
     return csv_answer(write_csv(columns, rows), f"buy-card-{card_id}.csv")

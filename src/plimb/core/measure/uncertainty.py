@@ -181,11 +181,16 @@ def chance_in_band(middle: Any, widths: Iterable[float], low_nm: int, high_nm: i
     return inside.clip(0.0, 1.0) if hasattr(inside, "clip") else min(1.0, max(0.0, inside))
 
 
+LEAST_WIDTH_NM = 100
+
+
 def chances_in_bands(middle: Any, widths: Sequence[Any], low_nm: Any, high_nm: Any) -> Any:
     """Return for each of many values the share between its two limits, by its own widths.
 
-    The same as `chance_in_band`, for numpy arrays of one length throughout; no width may be 0.
+    The same as `chance_in_band`, for numpy arrays that fit one another. A width of less than a
+    tenth of a micrometre is reckoned with as that: nothing is divided by nothing.
     """
+    widths = [width.clip(LEAST_WIDTH_NM) * 1.0 for width in widths]
     power, total = len(widths), 0.0
     below, above = low_nm - middle - 0.5, high_nm - middle
     for signs in product((1, -1), repeat=power):

@@ -20,8 +20,6 @@ SHARED = 0.4
 PLACES, HANDS = 16, 9
 """So many places in an interval, and so many hands from heavy to light, are averaged over."""
 
-LEAST_WIDTH_NM = 100.0
-
 Floats = NDArray[np.float64]
 
 
@@ -44,8 +42,7 @@ def engine_chance(changed: Sequence[tuple[PlanRow, int, int, float]], doubt: Dou
         fields.append((low + after, high - low, row.doubt_nm, new_nm, limits.low_nm,
                        limits.high_nm, own))  # fmt: skip
     low, wide, old, new, least, most, own = np.array(fields, dtype=np.float64).T[:, :, None]
-    widths = tuple(np.maximum(LEAST_WIDTH_NM, 2 * half) for half in (old, new))
-    given = chances_in_bands(low + wide * places, widths, least, most)
+    given = chances_in_bands(low + wide * places, (2 * old, 2 * new), least, most)
     own = own[:, 0]
     by_hand = given @ _shares().T
     mean = by_hand.mean(axis=1)

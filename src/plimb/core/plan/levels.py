@@ -30,9 +30,6 @@ WRONG_WAY_NM = mm("20")
 """A piece against the shop's rounding is as bad as one this far from the aim: worse than any."""
 
 _FIELDS = 10
-LEAST_WIDTH_NM = 100
-"""What is narrower than a tenth of a micrometre is reckoned with as that wide."""
-
 ROUND_OF_SINGLES = 30
 """Another round costs about as much as so many single pieces: half a day's work (judgement)."""
 
@@ -152,10 +149,7 @@ class Levels:
         low, high = self.low[row], self.high[row]
         chance[wanted] = chances_in_bands(
             (low + high) / 2 + self.shim[row] - thick[wanted],
-            tuple(
-                np.maximum(width, LEAST_WIDTH_NM).astype(np.float64)
-                for width in (high - low, 2 * self.old[row], 2 * doubt[wanted])
-            ),
+            (high - low, 2 * self.old[row], 2 * doubt[wanted]),
             np.where(held, self.target_low[row], self.check_low[row]),
             np.where(held, self.target_high[row], self.check_high[row]),
         )

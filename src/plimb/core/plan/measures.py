@@ -39,7 +39,7 @@ def must_measure(rows: tuple[PlanRow, ...], plan: Plan, doubt: Doubt) -> Mapping
         low, high = gap_ends(row.gap, doubt)
         best_nm = round(((low + high) / 2 + (row.piece_nm or 0) - limits.middle_nm) / STEP_NM)
         widths = tuple(
-            np.full(len(offsets), float(max(100.0, width)))
+            np.full(len(offsets), width)
             for width in (high - low, 2 * row.doubt_nm, 2 * doubt.piece_nm)
         )
         chances = chances_in_bands(

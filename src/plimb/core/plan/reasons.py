@@ -98,7 +98,7 @@ class Why:
         """How the valve stands with its piece: in spec for sure, or how sure to be."""
         move, spec = self.move, self.row.spec
         chance = move.chance or 0.0
-        if spec.set_ and not move.in_set and move.gap and not spec.set_.holds(move.gap.best_nm):
+        if spec.set_ and move.gap and not spec.set_.holds(move.gap.best_nm):
             inside = "in the check range" if move.in_spec else f"{percent(chance)} sure to be in it"
             return f"{inside}, but not in the set range"
         return "in spec" if move.in_spec else f"{percent(chance)} sure to be in spec"

@@ -18,8 +18,8 @@ from plimb.core.shim.sum import window
 class Move:
     """What one valve gets. `gap` is what follows; for a provisional piece, the most it can be.
 
-    `in_spec` says that every gap the reading allows is in the check range, `in_set` in the set
-    range; `chance` is the chance to pass the proof; `doubt_nm` how far the piece may be off.
+    `in_spec` says that every gap the reading allows is in the check range; `chance` is the chance
+    to pass the proof; `doubt_nm` how far the piece may be off.
     """
 
     valve: str
@@ -28,7 +28,6 @@ class Move:
     from_valve: str | None
     gap: Gap | None
     in_spec: bool
-    in_set: bool
     chance: float | None
     provisional: bool
     pinned: bool
@@ -195,7 +194,6 @@ def _move(of: Candidates, at: int, column: int) -> Move:
         from_valve=from_valve,
         gap=gap,
         in_spec=bool(gap and judge(gap, row.spec.check) is Verdict.IN),
-        in_set=bool(gap and judge(gap, row.spec.target) is Verdict.IN),
         chance=chance_of(row, thickness_nm or 0, doubt_nm, of.policy.doubt, kept=kept),
         provisional=row.lost and not kept,
         pinned=row.valve in of.pins,
