@@ -100,11 +100,12 @@ def _revision_now(session: Session, card: CardRow) -> EngineRevisionRow:
 
 def is_apart(card: CardRow) -> bool:
     """Return whether pieces are out in the first round, so that gaps can be felt no more."""
-    if len(card.rounds) > 1:
-        return True
-    engine = engine_of(card)
-    records = written(card.rounds[-1], engine, card.trust)
-    return pieces_out(records.values(), kind_of_job(card.kind))
+    return _apart(card, status_of(card))
+
+
+def _apart(card: CardRow, status: JobStatus) -> bool:
+    records = (state.record for state in status.valves.values())
+    return len(card.rounds) > 1 or pieces_out(records, kind_of_job(card.kind))
 
 
 def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
@@ -173,7 +174,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         tools=tool_list(engine, kind, method_of(card)),
         checks=card.checks or SideChecks(),
         checks_before=get_card(session, earlier, whole=False).checks if earlier else None,
-        apart=is_apart(card),
+        apart=_apart(card, status),
         tray=card.trays[-1].document if card.trays else (),
         blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),

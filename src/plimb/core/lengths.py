@@ -5,15 +5,19 @@ thou is 25 400 nm exactly and no limit ever drifts.
 """
 
 import re
-from decimal import ROUND_HALF_EVEN, Decimal, InvalidOperation
+from decimal import Decimal, InvalidOperation
 from enum import StrEnum
 from fractions import Fraction
+from functools import lru_cache
 
 from plimb.core.errors import BadValue
 
 NM_PER_MM = 1_000_000
 NM_PER_INCH = 25_400_000
 NM_PER_THOU = 25_400
+
+REMEMBERED = 16_384
+"""So many lengths keep how they are written: the same few are shown again and again."""
 
 _NUMBER = re.compile(r"(?a:[0-9]{1,9}(?:[.,][0-9]{0,9})?|[.,][0-9]{1,9})")
 
@@ -71,6 +75,7 @@ def parse_length(text: str, unit: Unit, *, field: str) -> int:
     return round(parse_number(text, field=field) * unit.nm)
 
 
+@lru_cache(maxsize=1024)
 def mm(text: str) -> int:
     """Return the nanometres in a decimal number of millimetres: `mm("0.15")` is 150 000."""
     return parse_length(text, Unit.MM, field="length")
@@ -81,42 +86,42 @@ def to_float(nm: int, unit: Unit) -> float:
     return float(Fraction(nm, unit.nm))
 
 
-def _fixed(value: Fraction, places: int, least: int) -> str:
-    """Write a fraction with at most `places` decimals, no fewer than `least`."""
-    quantum = Decimal(1).scaleb(-places)
-    exact = Decimal(value.numerator) / Decimal(value.denominator)
-    text = f"{exact.quantize(quantum, rounding=ROUND_HALF_EVEN):f}"
-    if "." in text:
-        whole, decimals = text.split(".")
-        text = f"{whole}.{decimals.rstrip('0').ljust(least, '0')}".rstrip(".")
-    return text.lstrip("-") if not text.strip("-0.") else text
+def _fixed(nm: int, unit_nm: int, places: int, least: int) -> str:
+    """Write a length in a unit with at most `places` decimals, no fewer than `least`."""
+    power = 10**places
+    steps, rest = divmod(abs(nm) * power, unit_nm)
+    if 2 * rest > unit_nm or (2 * rest == unit_nm and steps % 2):
+        steps += 1
+    whole, part = divmod(steps, power)
+    decimals = f"{part:0{places}}".rstrip("0").ljust(least, "0")
+    sign = "−" if nm < 0 and steps else ""
+    return f"{sign}{whole}.{decimals}" if decimals else f"{sign}{whole}"
 
 
+@lru_cache(maxsize=REMEMBERED)
 def show_mm(nm: int) -> str:
     """Return millimetres with two decimals, a third or fourth only where it is not zero.
 
     Rounds half to even at the fourth decimal (a tenth of a micrometre).
     """
-    return _signed(_fixed(Fraction(nm, NM_PER_MM), 4, 2))
+    return _fixed(nm, NM_PER_MM, 4, 2)
 
 
+@lru_cache(maxsize=REMEMBERED)
 def show_thou(nm: int) -> str:
     """Return thou (thousandths of an inch) to one decimal, none where it is zero.
 
     Rounds half to even: 0.15 mm is 5.9 thou.
     """
-    return _signed(_fixed(Fraction(nm, NM_PER_THOU), 1, 0))
+    return _fixed(nm, NM_PER_THOU, 1, 0)
 
 
+@lru_cache(maxsize=REMEMBERED)
 def show_inch(nm: int) -> str:
     """Return inches with four decimals, a fifth only where it is not zero."""
-    return _signed(_fixed(Fraction(nm, NM_PER_INCH), 5, 4))
+    return _fixed(nm, NM_PER_INCH, 5, 4)
 
 
 def show(nm: int, unit: Unit) -> str:
     """Return the length as a person reads it, with its unit."""
     return f"{show_mm(nm)} mm" if unit is Unit.MM else f"{show_thou(nm)} thou"
-
-
-def _signed(text: str) -> str:
-    return text.replace("-", "−")

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import fields
+from functools import lru_cache
 from typing import Any, TypeVar
 
 from sqlalchemy.orm import Session
@@ -39,8 +40,13 @@ def numbered(session: Session, kind: type[Row], number: int, options: Sequence[A
 
 def value_of(kind: type[Value], row: object, **besides: Any) -> Value:
     """Return a value (a dataclass) read off a row by its fields' names, but for those given."""
-    names = [one.name for one in fields(kind) if one.name not in besides]  # type: ignore[arg-type]
-    return kind(**{name: getattr(row, name) for name in names}, **besides)
+    read = {name: getattr(row, name) for name in _names(kind) if name not in besides}
+    return kind(**read, **besides)
+
+
+@lru_cache(maxsize=256)
+def _names(kind: Any) -> tuple[str, ...]:
+    return tuple(one.name for one in fields(kind))
 
 
 _OWN = {"id", "card_id", "round_id", "supersedes_id", "engine_revision_id"}

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from enum import StrEnum
 
 from plimb.core.errors import BadValue
@@ -92,11 +92,15 @@ class Gap:
 
     def shifted(self, by_nm: int) -> Gap:
         """Return the same reading moved: the gap after a shim thinner by `by_nm` is fitted."""
-        return replace(
-            self,
+        return Gap(  # written out: a plan does this hundreds of times
             low_nm=None if self.low_nm is None else self.low_nm + by_nm,
             high_nm=self.high_nm + by_nm,
+            open_above=self.open_above,
             called_nm=None if self.called_nm is None else self.called_nm + by_nm,
+            joints=self.joints,
+            thinnest=self.thinnest,
+            endless=self.endless,
+            guess=self.guess,
         )
 
     def words(self, unit: Unit = Unit.MM) -> str:

@@ -66,7 +66,7 @@ def assign(packs: Sequence[Whole], allowed: Mask) -> tuple[int, ...] | None:
 def _smaller(level: Whole, allowed: Mask) -> Whole:
     """Return the level divided by what divides all of it, nothing where it is not allowed."""
     kept: Whole = np.where(allowed, level, 0)
-    if not kept.any():
+    if kept.max(initial=0) <= 1:
         return kept
     common = int(np.gcd.reduce(kept, axis=None))
     return kept // common if common > 1 else kept

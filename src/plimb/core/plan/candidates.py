@@ -212,10 +212,12 @@ class Candidates:
             return picked
         rank = self.levels.rank(row, levels)
         drawer = np.flatnonzero(column >= n)
-        best_first = drawer[np.lexsort((rank[drawer], row[drawer]))]
-        begins = np.searchsorted(row[best_first], np.arange(n))
-        nth = np.arange(len(best_first)) - begins[row[best_first]]
-        wanted = set((column[best_first[nth < n]] - n).tolist())
+        ends = np.searchsorted(row[drawer], np.arange(n + 1))  # pairs come valve by valve
+        wanted: set[int] = set()
+        for begin, end in zip(ends[:-1].tolist(), ends[1:].tolist(), strict=True):
+            mine = drawer[begin:end]
+            best = mine[rank[mine].argsort(kind="stable")[:n]]
+            wanted.update((column[best] - n).tolist())
         pinned = {
             (pin.thickness_nm, self.rows[at].clearance.family.kind)
             for at in self.known

@@ -144,14 +144,18 @@ class Levels:
         in_set: NDArray[np.bool_],
     ) -> Floats:
         """Return the chance to be in the range a changed valve is held to, where wanted."""
-        chance: Floats = np.zeros(thick.shape)
-        held, row = in_set[wanted], row[wanted]
+        least = np.where(in_set, self.target_low[row], self.check_low[row])
+        most = np.where(in_set, self.target_high[row], self.check_high[row])
         low, high = self.low[row], self.high[row]
-        chance[wanted] = chances_in_bands(
-            (low + high) / 2 + self.shim[row] - thick[wanted],
-            (high - low, 2 * self.old[row], 2 * doubt[wanted]),
-            np.where(held, self.target_low[row], self.check_low[row]),
-            np.where(held, self.target_high[row], self.check_high[row]),
+        middle = (low + high) / 2 + self.shim[row] - thick
+        reach = (high - low) / 2 + self.old[row] + doubt
+        chance: Floats = (wanted & (least <= middle - reach) & (middle + reach <= most)) * 1.0
+        some = wanted & (chance == 0) & (least <= middle + reach) & (middle - reach <= most)
+        chance[some] = chances_in_bands(
+            middle[some],
+            ((high - low)[some], 2 * self.old[row][some], 2 * doubt[some]),
+            least[some],
+            most[some],
         )
         return chance
 

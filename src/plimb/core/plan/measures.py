@@ -31,24 +31,26 @@ def must_measure(rows: tuple[PlanRow, ...], plan: Plan, doubt: Doubt) -> Mapping
     ]
     if not moves:
         return {}
-    offsets = np.arange(-REACH, REACH + 1) * float(STEP_NM)
-    found = {}
+    fields = []
     for row, move in moves:
         assert row.gap is not None
         limits = row.held_to(move.thickness_nm or 0)
         low, high = gap_ends(row.gap, doubt)
-        best_nm = round(((low + high) / 2 + (row.piece_nm or 0) - limits.middle_nm) / STEP_NM)
-        widths = tuple(
-            np.full(len(offsets), width)
-            for width in (high - low, 2 * row.doubt_nm, 2 * doubt.piece_nm)
-        )
-        chances = chances_in_bands(
-            limits.middle_nm - offsets, widths, limits.low_nm, limits.high_nm
-        )
-        right = np.flatnonzero(chances >= chances.max() - GIVES_AWAY)
-        if chances.max() > GIVES_AWAY:
+        best_nm = (low + high) / 2 + (row.piece_nm or 0) - limits.middle_nm
+        fields.append((best_nm, high - low, row.doubt_nm, limits.low_nm, limits.high_nm))
+    best, wide, old, least, most = np.array(fields, dtype=np.float64).T[:, :, None]
+    offsets = np.arange(-REACH, REACH + 1) * float(STEP_NM)
+    piece = np.full_like(wide, 2 * doubt.piece_nm)
+    # middles of ranges are whole nanometres, rounded down
+    middle = (least + most) // 2 - offsets
+    chances = chances_in_bands(middle, (wide, 2 * old, piece), least, most)
+    found = {}
+    for (_row, move), of_move, best_nm in zip(moves, chances, best[:, 0], strict=True):
+        right = np.flatnonzero(of_move >= of_move.max() - GIVES_AWAY)
+        nearest = round(best_nm / STEP_NM)
+        if of_move.max() > GIVES_AWAY:
             found[move.valve] = Window(
-                thin_nm=(best_nm + int(right[0]) - REACH) * STEP_NM,
-                thick_nm=(best_nm + int(right[-1]) - REACH) * STEP_NM,
+                thin_nm=(nearest + int(right[0]) - REACH) * STEP_NM,
+                thick_nm=(nearest + int(right[-1]) - REACH) * STEP_NM,
             )
     return found

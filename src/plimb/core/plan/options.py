@@ -9,7 +9,7 @@ from plimb.core.plan.request import PlanRequest
 from plimb.core.plan.result import Move, Plan
 from plimb.core.plan.rows import PlanRow, chance_of
 from plimb.core.shim.shim import Condition, Source
-from plimb.core.shim.sum import sizes_around, sought_thickness, window
+from plimb.core.shim.sum import Window, sizes_around, sought_thickness, window
 from plimb.core.words import percent
 
 AROUND = 2
@@ -101,8 +101,11 @@ class _Shelf:
                     doubt_nm=stock.doubt_nm,
                 ),
             )
-        for offers in self.by_kind.values():
+        self.first: dict[tuple[object, _Key], _Offer] = {}
+        for kind, offers in self.by_kind.items():
             offers.sort(key=_thickness)
+            for offer in offers:
+                self.first.setdefault((kind, _key(offer)), offer)
         self.takers: dict[_Key, str] = {}
         for move in plan.moves:
             if move.source is not Source.COUNTER:
@@ -125,25 +128,27 @@ class _Shelf:
         ]
         order = list(Source)
         offers.sort(key=lambda one: (one.thickness_nm, order.index(one.source)))
-        return tuple(self._option(row, offer, move) for offer in offers)
+        safe = window(row.gap, row.piece_nm, spec.check)
+        return tuple(self._option(row, offer, move, safe) for offer in offers)
 
     def _at_hand(self, row: PlanRow, ideal_nm: int, move: Move) -> list[_Offer]:
         """Return the nearest pieces at hand, and the one that the plan takes."""
-        lying = self.by_kind.get(row.clearance.family.kind, [])
+        kind = row.clearance.family.kind
+        lying = self.by_kind.get(kind, [])
         place = bisect_left(lying, ideal_nm, key=_thickness)
         # one more than wanted on each side, the valve's own piece being among them
         about = lying[max(0, place - MOST_AT_HAND - 1) : place + MOST_AT_HAND + 1]
         about = [one for one in about if one.from_valve != row.valve]
         near = nsmallest(MOST_AT_HAND, about, key=lambda one: abs(one.thickness_nm - ideal_nm))
         if move.source in (Source.ENGINE, Source.DRAWER) and _key(move) not in map(_key, near):
-            near += [one for one in lying if _key(one) == _key(move)][:1]
+            taken = self.first.get((kind, _key(move)))
+            near += [taken] if taken else []
         return near
 
-    def _option(self, row: PlanRow, offer: _Offer, move: Move) -> Option:
+    def _option(self, row: PlanRow, offer: _Offer, move: Move, safe: Window | None) -> Option:
         assert row.gap is not None
         assert row.piece_nm is not None
         valve = row.valve
-        safe = window(row.gap, row.piece_nm, row.spec.check)
         kept = offer.source is Source.SAME
         doubt = self.request.policy.doubt
         goes_to = None if kept else self.takers.get(_key(offer))

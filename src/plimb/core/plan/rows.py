@@ -86,9 +86,11 @@ class PlanRow:
 
     def held_to(self, thickness_nm: int) -> Limits:
         """Return the range it is held to with another piece: the set range, if it gets there."""
-        gap = self.gives(thickness_nm)
+        if self.gap is None:
+            return self.spec.check
+        moved = 0 if self.piece_nm is None else self.piece_nm - thickness_nm
         target = self.spec.target
-        return target if gap is not None and target.holds(gap.best_nm) else self.spec.check
+        return target if target.holds(self.gap.best_nm + moved) else self.spec.check
 
     def gives(self, thickness_nm: int) -> Gap | None:
         """Return the gap that follows with that thickness in."""
