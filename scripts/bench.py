@@ -184,7 +184,7 @@ def served() -> None:
             for clients in (1, 4):
                 # clients are processes of their own, as browsers are
                 with ProcessPoolExecutor(clients, get_context("spawn")) as pool:
-                    list(pool.map(asked, [port] * clients, [place] * clients, [1] * clients))
+                    list(pool.map(asked, [port] * clients, [place] * clients, [3] * clients))
                     many = pool.map(asked, [port] * clients, [place] * clients,
                                     [2 * TRIES] * clients)  # fmt: skip
                     times = [took for one in many for took in one]
