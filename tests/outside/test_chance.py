@@ -31,9 +31,8 @@ CASES = [
 def test_the_chance_is_what_a_million_draws_give(gap, thinner, old, new):
     """JCGM 101: draw gap and both pieces from their distributions and count."""
     dice = np.random.default_rng(20260)
-    low, high = gap.low_nm, gap.high_nm
-    if gap.is_point:
-        low, high = low - USUAL_DOUBT.drag_nm, high + USUAL_DOUBT.drag_nm
+    room = USUAL_DOUBT.drag_nm if gap.is_point else USUAL_DOUBT.feel_nm
+    low, high = gap.low_nm - room, gap.high_nm + room
     halves = [USUAL_DOUBT.piece_nm if half is None else half for half in (old, new)]
     by = -mm(thinner[1:]) if thinner.startswith("-") else mm(thinner)
     after = dice.uniform(low, high, DRAWS) + by

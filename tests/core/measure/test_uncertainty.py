@@ -14,9 +14,8 @@ SPEC = parse_limits("0.15-0.20", Unit.MM)
 
 def drawn(gap, thinner_by, doubt, draws=60_000):
     dice = random.Random(20261124)
-    low, high = gap.low_nm, gap.high_nm
-    if gap.is_point:
-        low, high = low - doubt.drag_nm, high + doubt.drag_nm
+    room = doubt.drag_nm if gap.is_point else doubt.feel_nm
+    low, high = gap.low_nm - room, gap.high_nm + room
     q = doubt.piece_nm
     passed = sum(
         SPEC.low_nm

@@ -22,7 +22,7 @@ from plimb.core.measure.shorthand import Reading
 ASKED_FROM = 4.6
 """Log-odds from which on a story is asked about: told a hundred times better."""
 
-STUCK_FROM, FEEL_MM = 2.75, 0.008
+STUCK_FROM, FEEL_MM = 2.75, 0.01
 """The same for two blades that stuck together, seldom as they do not; and how exact a blade is."""
 
 WEAR_MM, WEAR_SPREAD_MM = 0.012, 0.016
@@ -303,7 +303,7 @@ def _stuck(valves: list[_Valve], thin_blades_nm: Sequence[int], unit: Unit) -> S
         more = one.wear - usual
         best = min(thin, key=partial(_from, more))
         odds = _apart(more - best, width) - _apart(more, width) - log(len(thin)) / 2
-        if odds >= STUCK_FROM and abs(more - best) <= FEEL_MM:
+        if odds >= STUCK_FROM and abs(more - best) <= FEEL_MM + 1e-6:
             assert one.gap is not None
             meant_nm = round((one.gap + best) * mm("1"))
             yield (

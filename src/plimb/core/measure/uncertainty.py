@@ -58,9 +58,11 @@ def thickness_doubt(
     return doubt.piece_nm if instrument_nm is None else instrument_nm
 
 
-def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
+def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT, *, kept: bool = True) -> tuple[float, float]:
     """Return between which lengths the gap is taken to lie evenly, in nanometres.
 
+    A piece that is `kept` is taken by what its blades say; where another is to be worked out the
+    hand's feel leaves room beyond the blades, so that none is chosen for lying on their edge.
     Each joint of a stack may hold oil that widens it upwards. A called number narrows it, as
     far as what goes and refuses allows, the hand's feel left some room; a guess widens it.
 
@@ -77,6 +79,8 @@ def gap_ends(gap: Gap, doubt: Doubt = USUAL_DOUBT) -> tuple[float, float]:
         high = min(high, gap.called_nm + doubt.called_nm)
     elif low == high:
         low, high = low - doubt.drag_nm, high + doubt.drag_nm
+    elif not kept:
+        low, high = low - doubt.feel_nm, high + doubt.feel_nm
     wider = doubt.guess_nm * gap.guess
     return low - wider, high + wider
 
@@ -134,7 +138,7 @@ def chance_in_spec(
     """
     if not gap.both_ends:
         return 0.0
-    low, high = gap_ends(gap, doubt)
+    low, high = gap_ends(gap, doubt, kept=kept)
     middle = (low + high) / 2 + thinner_by_nm
     widths = band_widths(gap, doubt, kept=kept, old_nm=old_nm, new_nm=new_nm)
     reach = sum(widths) / 2
@@ -161,7 +165,7 @@ def band_widths(
     new_nm: int | None = None,
 ) -> tuple[float, ...]:
     """Return the widths of what a gap after a change is spread by: its reading, each piece."""
-    low, high = gap_ends(gap, doubt)
+    low, high = gap_ends(gap, doubt, kept=kept)
     if kept:
         return (high - low,)
     halves = (doubt.piece_nm if half is None else half for half in (old_nm, new_nm))

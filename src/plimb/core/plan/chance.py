@@ -36,7 +36,7 @@ def engine_chance(changed: Sequence[tuple[PlanRow, int, int, float]], doubt: Dou
     fields = []
     for row, thickness_nm, new_nm, own in changed:
         assert row.gap is not None
-        low, high = gap_ends(row.gap, doubt)
+        low, high = gap_ends(row.gap, doubt, kept=False)
         limits = row.held_to(thickness_nm)
         after = (row.piece_nm or 0) - thickness_nm
         fields.append((low + after, high - low, row.doubt_nm, new_nm, limits.low_nm,

@@ -72,7 +72,7 @@ class Levels:
         if gap is not None:
             low = high = best = gap.best_nm
         if row.sums and gap is not None:
-            low, high = (round(end) for end in gap_ends(gap, self.policy.doubt))
+            low, high = (round(end) for end in gap_ends(gap, self.policy.doubt, kept=False))
         shim_nm = row.piece_nm or 0
         ideal = shim_nm
         if gap is not None:

@@ -35,7 +35,7 @@ def must_measure(rows: tuple[PlanRow, ...], plan: Plan, doubt: Doubt) -> Mapping
     for row, move in moves:
         assert row.gap is not None
         limits = row.held_to(move.thickness_nm or 0)
-        low, high = gap_ends(row.gap, doubt)
+        low, high = gap_ends(row.gap, doubt, kept=False)
         best_nm = (low + high) / 2 + (row.piece_nm or 0) - limits.middle_nm
         fields.append((best_nm, high - low, row.doubt_nm, limits.low_nm, limits.high_nm))
     best, wide, old, least, most = np.array(fields, dtype=np.float64).T[:, :, None]

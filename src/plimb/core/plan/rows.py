@@ -106,7 +106,7 @@ class PlanRow:
             doubt: What readings are worth.
         """
         assert self.gap is not None
-        low, high = gap_ends(self.gap, doubt)
+        low, high = gap_ends(self.gap, doubt, kept=False)
         widths = band_widths(self.gap, doubt, old_nm=self.doubt_nm, new_nm=new_nm)
         return (low + high) / 2 + (self.piece_nm or 0), widths
 
