@@ -25,7 +25,7 @@ from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.proof import explain
 from plimb.core.job.reach import reach_list
 from plimb.core.job.ready import safety_list
-from plimb.core.job.residuals import beyond_doubt, proved_from
+from plimb.core.job.residuals import proved_from
 from plimb.core.job.sheet import Round
 from plimb.core.job.slips import Before, Question, Slip, questions
 from plimb.core.job.status import Around, JobStatus, job_status, pieces_out
@@ -238,7 +238,7 @@ def _valves(
     chains = repeated(card.rounds[-1], engine, "found")
     asked = _questions(session, card, engine, last.status, blades, earlier)
     proved = _questions(session, card, engine, last.status, blades, earlier, "proof")
-    beyond = beyond_doubt(last.proved)
+    beyond = explain(last.proved).beyond if last.proved else ()
     doubts = {
         one.valve: None if one.residual_nm is None else one.valve not in beyond
         for one in last.proved

@@ -72,10 +72,10 @@ def base(found, proof):
     ("found", "proof", "fine"),
     [
         (point(mm("0.10")), point(mm("0.10")), True),
-        (point(mm("0.10")), point(mm("0.119")), True),
-        (point(mm("0.10")), point(mm("0.121")), False),
-        (point(mm("0.10")), point(mm("0.081")), True),
-        (point(mm("0.10")), point(mm("0.079")), False),
+        (point(mm("0.10")), point(mm("0.134")), True),
+        (point(mm("0.10")), point(mm("0.135")), False),
+        (point(mm("0.10")), point(mm("0.066")), True),
+        (point(mm("0.10")), point(mm("0.065")), False),
         (between(mm("0.10"), mm("0.15")), point(mm("0.15")), True),
         (between(mm("0.10"), mm("0.15")), point(mm("0.175")), False),
         (none_below(mm("0.05")), point(mm("0.10")), True),
@@ -87,14 +87,14 @@ def test_the_line_of_one_valve_measured_alone(found, proof, fine):
 
 
 def test_the_more_valves_are_measured_the_further_off_is_no_more_than_doubt():
-    off = base(point(mm("0.10")), point(mm("0.122")))
+    off = base(point(mm("0.10")), point(mm("0.136")))
     still = replace(off, proof=point(mm("0.10")), valve="other")
     assert beyond_doubt([off]) == (off.valve,)
     assert beyond_doubt([off, *[still] * 15]) == ()
 
 
 def test_unmeasured_pieces_widen_the_line_where_they_changed():
-    off = base(point(mm("0.10")), point(mm("0.125")))
+    off = base(point(mm("0.10")), point(mm("0.137")))
     doubted = replace(off, changed=True, old_doubt_nm=mm("0.02"), new_doubt_nm=mm("0.02"))
     assert (beyond_doubt([off]), beyond_doubt([doubted])) == ((off.valve,), ())
 

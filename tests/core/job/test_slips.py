@@ -86,7 +86,7 @@ RIGHT = {
         IN, {IN: "10", "1 IN R": "10"}, {"before": {IN: "0.14", "1 IN R": "0.14"}},
     ),
     "down by what is no blade": (
-        IN, {IN: "8", "1 IN R": "14"}, {"before": {IN: "0.14", "1 IN R": "0.14"}},
+        IN, {IN: "7", "1 IN R": "14"}, {"before": {IN: "0.14", "1 IN R": "0.14"}},
     ),
     "a feel wider": (IN, {IN: "15"}, {"before": {IN: "0.14"}}),
     "a bracket around what it was": (IN, {IN: "13-18"}, {"before": {IN: "0.14"}}),

@@ -17,7 +17,7 @@ from math import erf, exp, log, sqrt
 import numpy as np
 
 from plimb.core.job.causes import Cause, Shifts, kind_of
-from plimb.core.job.residuals import FEEL_NM, Proved, beyond_doubt
+from plimb.core.job.residuals import Proved, beyond_doubt
 from plimb.core.lengths import mm
 from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt, gap_ends
 from plimb.core.words import percent
@@ -30,6 +30,9 @@ IMPOSSIBLE_FROM = 0.95
 
 FAR_NM = float(mm("5"))
 """Further than any valve is held open."""
+
+FEEL_NM = mm("0.006")
+"""How far the same hand's feel of the same gap differs from time to time (judgement)."""
 
 CLAIM = 0.5
 """How likely it must be that not all is doubt before a cause is named (judgement)."""
@@ -72,7 +75,8 @@ class Explanation:
 class Explained:
     """What the proof says. `fine` where doubt alone explains it.
 
-    `beyond` are valves off by more than the instruments' doubt.
+    `beyond` are valves off by more than the instruments' doubt, and those that a cause is
+    blamed on.
     """
 
     fine: bool
@@ -133,7 +137,9 @@ def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained
     named.sort(key=lambda one: -one.chance)
     if not named:
         return Explained(fine=not held, ranked=held, beyond=beyond)
-    return Explained(fine=False, ranked=(*named, *held), beyond=beyond)
+    blamed = {valve for one in named for valve in one.valves if by_valve[valve].residual_nm}
+    marked = tuple(one.valve for one in proved if one.valve in blamed.union(beyond))
+    return Explained(fine=False, ranked=(*named, *held), beyond=marked)
 
 
 def _off(model: _Model, on: list[Proved]) -> list[Proved]:

@@ -13,8 +13,11 @@ from plimb.core.measure.gap import Gap, point, residual
 from plimb.core.measure.uncertainty import USUAL_DOUBT, gap_ends
 from plimb.core.words import MILLIMETRES, Units
 
-FEEL_NM = mm("0.006")
-"""How far the same hand's feel of the same gap differs from time to time (judgement)."""
+COARSE_NM = mm("0.0115")
+"""How far a coarse hand's feel of one gap differs from time to time (judgement).
+
+Nobody knows that this hand is not one: a mark holds for it, too.
+"""
 
 HONEST_ENGINES = 0.04
 """Of so many whole honest engines one valve or more may be marked as beyond doubt."""
@@ -106,7 +109,7 @@ def beyond_doubt(proved: Sequence[Proved]) -> tuple[str, ...]:
     """Return the valves off by more than the instruments' doubt, by so much that it is rare.
 
     Of the valves of a whole honest engine together one is beyond it in fewer than one engine in
-    twenty: the more are measured, the further off is still no more than doubt.
+    twenty, even felt by a coarse hand: the more are measured, the further off is still no more than doubt.
     """
     told = [one for one in proved if one.residual_nm is not None]
     if not told:
@@ -123,7 +126,7 @@ def _sigmas(valves: int) -> float:
 def _doubt(one: Proved) -> float:
     """Return the standard uncertainty of a residual (JCGM 100, 5.1.2)."""
     pieces = (one.old_doubt_nm**2 + one.new_doubt_nm**2) / 3 if one.changed else 0.0
-    return sqrt(pieces + _spread(one.found) + _spread(one.proof) + 2 * FEEL_NM**2)
+    return sqrt(pieces + _spread(one.found) + _spread(one.proof) + 2 * COARSE_NM**2)
 
 
 def _spread(gap: Gap) -> float:

@@ -12,8 +12,8 @@ from plimb.core.engine.followers import Role
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.job.bolts import Tightening
 from plimb.core.job.causes import Cause
-from plimb.core.job.proof import Explained
-from plimb.core.job.residuals import Proved, beyond_doubt
+from plimb.core.job.proof import Explained, explain
+from plimb.core.job.residuals import Proved
 from plimb.core.job.status import JobStatus
 from plimb.core.job.valve import ValveStatus
 from plimb.core.lengths import Unit
@@ -172,7 +172,7 @@ def _row(
 ) -> SheetRow:
     found, out = begun.record.found, begun.record.piece
     choice = set_.record.choice if set_ else None
-    beyond = beyond_doubt(at.proved) if at and set_ else ()
+    beyond = explain(at.proved).beyond if at and set_ else ()
     return SheetRow(
         valve=begun.valve,
         spec=begun.clearance.check,
