@@ -193,6 +193,8 @@ def test_a_valve_on_its_limit_is_looked_at_where_its_camshaft_is_out_anyway(job)
     assert "on the limit (50 % sure)" in state.reason
     job.act(write_down_gap, valve="EX L", purpose="found", text="22", unit=Unit.MM, reason="Again")
     assert not job.view.status.valves["EX L"].opens  # its camshaft stays in
+    set_closing(job.database, hand_turns=2, wrench=TorqueUnit.NM, sure=50)
+    assert not job.view.status.valves["IN R"].opens  # half a chance is sure enough here
 
 
 def test_the_shops_own_figures_reach_the_plan(job):

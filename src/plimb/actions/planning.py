@@ -9,7 +9,7 @@ from sqlalchemy.orm import Session
 
 from plimb.actions.custody import left_over, tray_of, worth
 from plimb.actions.shims import clearance_family
-from plimb.actions.views import engine_of, status_of
+from plimb.actions.views import engine_of, school_of, status_of
 from plimb.core.job.status import JobStatus, by_amount
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.measure.uncertainty import thickness_doubt
@@ -23,7 +23,7 @@ from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
 from plimb.core.plan.search import OTHERS, alternatives, instead, plan_engine
 from plimb.core.shim.shim import Condition, ShimReading, Trust
-from plimb.core.shim.sum import School, Window
+from plimb.core.shim.sum import Window
 from plimb.core.words import sure
 from plimb.store.cards import get_card
 from plimb.store.families import core_family, families, family_among
@@ -121,7 +121,7 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
     trust = card.trust
     rows, pins, engine = [], {}, engine_of(card)
     remembered = known_from_before(session, card, status)
-    around, school = status.around, School(aim=card.aim, rounding=card.rounding)
+    around, school = status.around, school_of(card)
     for valve in status.order:
         state = status.valves[valve]
         if around.only == valve:
@@ -157,7 +157,6 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
             school=school,
             act=around.kind.sets or card.act,
             reuse=card.reuse,
-            sure=shop.sure / 100 if school.first is None else school.first,
             round_cost=None if shop.round_cost is None else Decimal(shop.round_cost),
         ),
         pins=pins,

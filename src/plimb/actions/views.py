@@ -6,7 +6,7 @@ from decimal import Decimal
 from fractions import Fraction
 from typing import Literal
 
-from sqlalchemy.orm import Session
+from sqlalchemy.orm import Session, object_session
 
 from plimb.actions.card_view import Amendment, CardView, Line, NumberedSet, ValveView
 from plimb.core.engine.changes import changes
@@ -108,6 +108,13 @@ def _apart(card: CardRow, status: JobStatus) -> bool:
     return len(card.rounds) > 1 or pieces_out(records, kind_of_job(card.kind))
 
 
+def school_of(card: CardRow) -> School:
+    """Return how a card leans, and how sure is sure enough in its shop."""
+    session = object_session(card)
+    assert session is not None  # a card is read in one
+    return School(aim=card.aim, rounding=card.rounding, sure=get_shop(session).sure / 100)
+
+
 def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
     """Return what every valve of a card says and what is still to do, in one of its rounds."""
     engine, kind = engine_of(card), kind_of_job(card.kind)
@@ -118,7 +125,7 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
     return job_status(
         engine,
         written(round_ or card.rounds[-1], engine, card.trust),
-        School(aim=card.aim, rounding=card.rounding),
+        school_of(card),
         card.act,
         order_by_plan(engine, turning_for(card)),
         Around(

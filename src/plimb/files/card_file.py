@@ -135,10 +135,11 @@ class CardFile(EngineFile):
             ),
             drawer=tuple(self._stocks(engine)),
             policy=Policy(
-                school=School(aim=self.policy.aim, rounding=self.policy.round),
+                school=School(
+                    aim=self.policy.aim, rounding=self.policy.round, sure=self.policy.sure
+                ),
                 act=self.policy.act,
                 reuse=self.policy.reuse,
-                sure=self.policy.sure,
                 round_cost=self.policy.round_cost,
             ),
         )

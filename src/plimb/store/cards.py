@@ -19,7 +19,7 @@ from plimb.store.tables.engine import EngineRevisionRow
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
 from plimb.store.tables.shop import BladeSetRow, InstrumentRow
 
-_CARD = bindparam("card")
+_CARD: Any = bindparam("card")
 _ONE = (
     joinedload(CardRow.revision).joinedload(EngineRevisionRow.engine),
     joinedload(CardRow.blade_set).selectinload(BladeSetRow.blades),

@@ -40,7 +40,7 @@ def numbered(session: Session, kind: type[Row], number: int, options: Sequence[A
 
 def value_of(kind: type[Value], row: object, **besides: Any) -> Value:
     """Return a value (a dataclass) read off a row by its fields' names, but for those given."""
-    read = {name: getattr(row, name) for name in _names(kind) if name not in besides}
+    read = {name: getattr(row, name) for name in _names(kind) if name not in besides}  # type: ignore[arg-type]
     return kind(**read, **besides)
 
 

@@ -109,7 +109,8 @@ def beyond_doubt(proved: Sequence[Proved]) -> tuple[str, ...]:
     """Return the valves off by more than the instruments' doubt, by so much that it is rare.
 
     Of the valves of a whole honest engine together one is beyond it in fewer than one engine in
-    twenty, even felt by a coarse hand: the more are measured, the further off is still no more than doubt.
+    twenty, even felt by a coarse hand: the more are measured, the further off is still no more
+    than doubt.
     """
     told = [one for one in proved if one.residual_nm is not None]
     if not told:

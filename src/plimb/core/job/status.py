@@ -8,7 +8,6 @@ from plimb.core.job.kinds import SET, KindOfJob
 from plimb.core.job.stages import NOTED_FIRST, Job, Stage, Todo, todo_list
 from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
 from plimb.core.measure.limits import Verdict
-from plimb.core.measure.uncertainty import SURE
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import School
@@ -74,7 +73,7 @@ def job_status(
     around = around or Around()
     kind = around.kind
     which = kind.sets or which
-    school = replace(school, first=SURE if which.aim_first else None)
+    school = replace(school, first=school.sure if which.aim_first else None)
     written = {valve: records.get(valve, ValveRecord()) for valve in order}
     shafts_out = _shafts_out(engine, written, which, around)
     given = {
@@ -89,7 +88,7 @@ def job_status(
             by_amount(engine.clearance(valve), record, around.change_nm, school)
             if around.only == valve
             else school,
-            _need(engine.clearance(valve), record, which, shafts_out, around),
+            _need(engine.clearance(valve), record, which, shafts_out, around, school.sure),
             given_away=valve in given,
             overtaken=_overtaken(engine.clearance(valve), record, written),
         )
@@ -174,11 +173,12 @@ def _need(
     which: WhichToSet,
     shafts_out: frozenset[str],
     around: Around,
+    sure: float,
 ) -> ValveNeed:
     """Return what a valve asks for; one that the job is not about is left alone."""
     if around.only not in (None, clearance.id):
         return LEFT_ALONE
-    need = need_of(clearance, record, which, shafts_out)
+    need = need_of(clearance, record, which, shafts_out, sure)
     return need if around.kind.opens else replace(need, opens=False)
 
 

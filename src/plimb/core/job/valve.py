@@ -155,12 +155,16 @@ class ValveStatus:
 
 
 def need_of(
-    clearance: Clearance, record: ValveRecord, which: WhichToSet, shafts_out: frozenset[str]
+    clearance: Clearance,
+    record: ValveRecord,
+    which: WhichToSet,
+    shafts_out: frozenset[str],
+    sure: float,
 ) -> ValveNeed:
     """Return what the valve asks for by what has been written down."""
     gap = record.found.gap if record.found else None
     condition = record.piece.condition if record.piece else Condition.SOUND
-    return valve_need(clearance, gap, condition, which, shafts_out)
+    return valve_need(clearance, gap, condition, which, shafts_out, sure)
 
 
 def valve_status(

@@ -149,7 +149,8 @@ class Levels:
         low, high = self.low[row], self.high[row]
         middle = (low + high) / 2 + self.shim[row] - thick
         reach = (high - low) / 2 + self.old[row] + doubt
-        chance: Floats = (wanted & (least <= middle - reach) & (middle + reach <= most)) * 1.0
+        inside = wanted & (least <= middle - reach) & (middle + reach <= most)
+        chance: Floats = inside.astype(np.float64)
         some = wanted & (chance == 0) & (least <= middle + reach) & (middle - reach <= most)
         chance[some] = chances_in_bands(
             middle[some],

@@ -92,7 +92,9 @@ def comes_along(clearance: Clearance, which: WhichToSet, shafts_out: frozenset[s
     return which.sets_with(clearance) and out
 
 
-def doubtful(clearance: Clearance, gap: Gap, shafts_out: frozenset[str]) -> float | None:
+def doubtful(
+    clearance: Clearance, gap: Gap, shafts_out: frozenset[str], sure: float = SURE
+) -> float | None:
     """Return the chance of a valve that reads in spec without being sure, its shaft being out.
 
     What lies on a limit is in by its reading, but out as likely as in: where the camshaft comes
@@ -101,7 +103,7 @@ def doubtful(clearance: Clearance, gap: Gap, shafts_out: frozenset[str]) -> floa
     if clearance.check is None or clearance.camshaft not in shafts_out:
         return None
     chance = kept_chance(gap, clearance.check)
-    return chance if chance is not None and chance < SURE else None
+    return chance if chance is not None and chance < sure else None
 
 
 _ENDS = {
@@ -122,8 +124,12 @@ def valve_need(
     condition: Condition,
     which: WhichToSet,
     shafts_out: frozenset[str],
+    sure: float = SURE,
 ) -> ValveNeed:
-    """Return what one valve asks for, the camshafts that come out anyway being known."""
+    """Return what one valve asks for, the camshafts that come out anyway being known.
+
+    `sure` is the chance from which on the shop takes a valve for sure.
+    """
     if gap is None:
         return ValveNeed(need=Need.MEASURE, reason="not measured yet", opens=False)
     if clearance.check is None:
@@ -145,7 +151,7 @@ def valve_need(
     if comes_along(clearance, which, shafts_out):
         why = "every valve is set" if which is WhichToSet.EVERY else "its camshaft comes out"
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
-    chance = doubtful(clearance, gap, shafts_out)
+    chance = doubtful(clearance, gap, shafts_out, sure)
     if chance is not None:
         why = f"on the limit ({percent(chance)} sure), and its camshaft comes out"
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from decimal import Decimal
 
-from plimb.core.measure.uncertainty import SURE, USUAL_DOUBT, Doubt
+from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.shim import Source
@@ -34,9 +34,9 @@ class Pin:
 class Policy:
     """How a shop decides, and what it may use.
 
-    `reuse` allows pieces from other valves and the drawer, `buy` the counter. `sure` is the
-    chance from which on a piece is sure enough, `round_cost` what going round again costs the
-    shop, in the money of its prices; as much as thirty singles where nobody said.
+    `reuse` allows pieces from other valves and the drawer, `buy` the counter. `round_cost` is
+    what going round again costs the shop, in the money of its prices; as much as thirty singles
+    where nobody said.
     """
 
     school: School = field(default_factory=School)
@@ -44,9 +44,13 @@ class Policy:
     reuse: bool = True
     buy: bool = True
     touch_least: bool = False
-    sure: float = SURE
     round_cost: Decimal | None = None
     doubt: Doubt = USUAL_DOUBT
+
+    @property
+    def sure(self) -> float:
+        """The chance from which on a piece is sure enough."""
+        return self.school.sure if self.school.first is None else self.school.first
 
     @property
     def aim_first(self) -> bool:

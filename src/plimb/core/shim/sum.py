@@ -36,12 +36,14 @@ class School:
     """How a shop leans: an aim (a named one, or a gap in nanometres) and a rounding.
 
     It leans as far as is sure enough. Where `first` is given the aim comes before all but that
-    chance: every piece whose chance reaches it is as good as any other but for its aim.
+    chance: every piece whose chance reaches it is as good as any other but for its aim. `sure`
+    is the chance from which on the shop takes a valve for sure.
     """
 
     aim: Aim | int = Aim.LOOSE
     rounding: Rounding = Rounding.NEAREST
     first: float | None = None
+    sure: float = SURE
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -274,7 +276,7 @@ def preferred(choices: Sequence[Outcome], sought_nm: int, school: School) -> Out
     """
     lean = -1 if school.aim is Aim.TIGHT else 1
     directed = school.rounding in (Rounding.THINNER, Rounding.THICKER)
-    sure_at = risk_of(SURE if school.first is None else school.first)
+    sure_at = risk_of(school.sure if school.first is None else school.first)
 
     def order(one: Outcome) -> tuple[float, ...]:
         risk, size = risk_of(one.chance), one.thickness_nm
