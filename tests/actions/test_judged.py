@@ -12,12 +12,13 @@ from plimb.actions.shop import save_blade_set, set_closing
 from plimb.actions.signing import sign_card
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.torque import TorqueUnit
-from plimb.core.lengths import Unit, mm
+from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.measure.blades import Blade, BladeSet
 from plimb.core.measure.limits import Verdict
 from plimb.core.plan.needs import Need, WhichToSet
 from plimb.core.shim.shim import Condition, Source, Trust
 from plimb.core.shim.sum import Aim, Rounding
+from plimb.store.shims import audit, shims_in
 
 from ..guest import Job
 
@@ -206,3 +207,22 @@ def test_the_shops_own_figures_reach_the_plan(job):
     for wrong in ({"sure": 20}, {"round_cost": "much"}):
         with pytest.raises(BadValue):
             set_closing(job.database, **{"hand_turns": 2, "wrench": TorqueUnit.NM, **wrong})
+
+
+def test_a_shim_struck_out_is_in_no_valve_and_what_it_made_way_for_is_in_again(job):
+    def inside():
+        with job.database.reading() as session:
+            return [show_mm(row.thickness_nm) for row in shims_in(session, job.engine_id)]
+
+    shim(job, "IN L", "2.50")
+    assert inside() == ["2.50"]
+    shim(job, "IN L", "")
+    assert inside() == []
+    shim(job, "IN L", "2.50")
+    job.open()
+    shim(job, "IN L", "2.30")  # a try, out of the drawer by mistake
+    assert inside() == ["2.30"]
+    shim(job, "IN L", "")
+    assert inside() == ["2.50"]
+    with job.database.reading() as session:
+        assert audit(session) == []

@@ -19,6 +19,7 @@ from plimb.store.shims import (
     came_from,
     drawer,
     move_shim,
+    moves_of,
     remeasure,
     shim_at,
     shims_at,
@@ -78,8 +79,36 @@ def found_in_valve(
         if corrects or same:
             remeasure(session, there, piece)
             return
-        move_shim(session, there, GONE, "another piece was found in its place", now)
-    add_shim(session, family_row(session, clearance), piece, here, f"read on card {card.id}", now)
+        move_shim(session, there, GONE, _MADE_WAY, now)
+    add_shim(session, family_row(session, clearance), piece, here, _read_on(card), now)
+
+
+_MADE_WAY = "another piece was found in its place"
+
+
+def _read_on(card: CardRow) -> str:
+    return f"read on card {card.id}"
+
+
+def not_found_after_all(
+    session: Session, card: CardRow, clearance: Clearance, now: datetime
+) -> None:
+    """Take back that a piece was read in a valve: what it made way for is there again.
+
+    A piece that the record knew before this card stays.
+    """
+    here = in_valve(card, clearance.id)
+    there = shim_at(session, here)
+    if there is None or moves_of(session, there.id)[-1].why != _read_on(card):
+        return
+    read_at = moves_of(session, there.id)[-1].moved_at
+    move_shim(session, there, GONE, f"struck out on card {card.id}", now)
+    for row in shims_at(session, GONE):
+        last = moves_of(session, row.id)[-1]
+        if last.why == _MADE_WAY and last.left == here and last.moved_at == read_at:
+            why = f"struck out on card {card.id}: in after all"
+            move_shim(session, row, DRAWER, why, now)
+            move_shim(session, row, here, why, now)
 
 
 def keep_back(

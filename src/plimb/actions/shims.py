@@ -6,7 +6,7 @@ from dataclasses import replace
 from sqlalchemy.orm import Session
 
 from plimb.actions.cards import OnCard, act, known_valve
-from plimb.actions.custody import found_in_valve
+from plimb.actions.custody import found_in_valve, not_found_after_all
 from plimb.core.engine.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit, mm, parse_length
@@ -41,6 +41,8 @@ def write_down_shim(
     write_shim(session, on.round, key=clearance.key, reading=piece, zero_nm=zero_nm, now=on.now)
     if piece is not None:
         found_in_valve(session, card, clearance, piece, on.now, corrects=before is not None)
+    elif before is not None:
+        not_found_after_all(session, card, clearance, on.now)
 
 
 @act("recalled {valve} {text}")
