@@ -839,6 +839,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the record's own copies and how many are kept. */
+        get: operations["get_copies_get_copies"];
+        put?: never;
+        /** Make a copy now, whatever the day's copy is. */
+        post: operations["post_copies_make_copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set of how many days, weeks and months a copy is kept. */
+        post: operations["post_copies_keep_copies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/put-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a copy in the record's place; the record that was there is laid aside. */
+        post: operations["post_copies_put_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer": {
         parameters: {
             query?: never;
@@ -1807,6 +1859,27 @@ export interface components {
             warnings: string[];
         };
         /**
+         * CopiesOut
+         * @description The record's own copies, the newest first, and how many are kept.
+         */
+        CopiesOut: {
+            /** Copies */
+            copies: components["schemas"]["CopyOut"][];
+            kept: components["schemas"]["KeptOut"];
+        };
+        /**
+         * CopyOut
+         * @description One of a record's own copies, when it was made and how large it is, in bytes.
+         */
+        CopyOut: {
+            /** Made At */
+            made_at: string;
+            /** Name */
+            name: string;
+            /** Size */
+            size: number;
+        };
+        /**
          * CountIn
          * @description Set a pocket to what was counted: found ones are added, missing ones are gone.
          */
@@ -2336,9 +2409,21 @@ export interface components {
         JobKind: "set" | "check" | "bench" | "head-work" | "head-work-bench" | "one-valve" | "set-every";
         /**
          * KeptIn
-         * @description Answer what was asked about a reading: it is so.
+         * @description Set of how many days, weeks and months the newest copy each is kept.
          */
         KeptIn: {
+            /** Days */
+            days: number;
+            /** Months */
+            months: number;
+            /** Weeks */
+            weeks: number;
+        };
+        /**
+         * KeptIn
+         * @description Answer what was asked about a reading: it is so.
+         */
+        KeptIn1: {
             /** Key */
             key: string;
             /**
@@ -2352,6 +2437,18 @@ export interface components {
             valve: string;
             /** Version */
             version: number;
+        };
+        /**
+         * KeptOut
+         * @description How many copies are kept: of so many days, weeks and months the newest one each.
+         */
+        KeptOut: {
+            /** Days */
+            days: number;
+            /** Months */
+            months: number;
+            /** Weeks */
+            weeks: number;
         };
         /**
          * KindIn
@@ -2879,6 +2976,22 @@ export interface components {
             parts: {
                 [key: string]: number;
             };
+        };
+        /**
+         * PutBackIn
+         * @description Which copy is put in the record's place.
+         */
+        PutBackIn: {
+            /** Name */
+            name: string;
+        };
+        /**
+         * PutBackOut
+         * @description What the record that was there is called now, beside the one that was put back.
+         */
+        PutBackOut: {
+            /** Aside */
+            aside: string;
         };
         /**
          * QuestionOut
@@ -5074,7 +5187,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["KeptIn"];
+                "application/json": components["schemas"]["KeptIn1"];
             };
         };
         responses: {
@@ -6806,6 +6919,238 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_copies_get_copies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopiesOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_copies_make_copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopiesOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_copies_keep_copies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopiesOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_copies_put_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutBackIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PutBackOut"];
                 };
             };
             /** @description Refused */

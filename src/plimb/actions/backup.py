@@ -1,58 +1,221 @@
-"""Keep safe copies of the record, and put one in its place."""
+"""Safe copies of the record: made by hand or each day, looked at, put back."""
 
+import os
+import shutil
 import sqlite3
-from contextlib import closing
+from collections.abc import Iterable, Sequence
+from contextlib import closing, suppress
+from dataclasses import dataclass
+from datetime import UTC, date, datetime
 from pathlib import Path
 
-from plimb.core.errors import BadValue
+from plimb.actions.views import forget
+from plimb.core.errors import BadValue, NotFound
+from plimb.store.database import Database, copies_of
+from plimb.store.health import looked_at
+from plimb.store.held import held
 from plimb.store.records import free_name
+
+NO_ROOM = "There is not enough room on the disk for it; nothing was changed. Make room, try again."
 
 
 def back_up(record: Path, copy: Path) -> None:
-    """Write a consistent copy of a record, also while it is in use.
+    """Write a consistent copy of a record, also while it is in use, and look at it.
 
     Raises:
-        BadValue: There is no record there, or the copy's place is taken.
+        BadValue: There is no record there, the copy's place is taken, or there is no room.
     """
     if not record.exists():
         raise BadValue(f"record {record} is not there.", field="database")
     if copy.exists():
         raise BadValue(f"{copy} is there already; a copy never writes over another.", field="FILE")
-    copy.parent.mkdir(parents=True, exist_ok=True)
+    _whole(record, copy).rename(copy)
+
+
+def _whole(source: Path, copy: Path) -> Path:
+    """Return a looked-at copy of a record under a name of its own beside where it is to be."""
     half = copy.with_name(copy.name + ".part")
-    half.unlink(missing_ok=True)
-    with closing(sqlite3.connect(record)) as source, closing(sqlite3.connect(half)) as target:
-        source.backup(target)
-        target.execute("PRAGMA journal_mode=DELETE")
-    half.rename(copy)
+    try:
+        copy.parent.mkdir(parents=True, exist_ok=True)
+        half.unlink(missing_ok=True)
+        with (
+            closing(sqlite3.connect(f"file:{source}?mode=ro", uri=True)) as whole,
+            closing(sqlite3.connect(half)) as target,
+        ):
+            whole.backup(target)
+            target.execute("PRAGMA journal_mode=DELETE")
+        half.chmod(0o600)
+        with half.open("rb") as written:
+            os.fsync(written.fileno())
+        looked_at(half, "copy")
+    except (sqlite3.Error, OSError) as error:
+        with suppress(OSError):
+            half.unlink(missing_ok=True)
+        full = "full" in str(error) or "No space" in str(error)
+        why = NO_ROOM if full else f"{copy} cannot be written ({error}); nothing was changed."
+        raise BadValue(why, field="FILE") from None
+    except BadValue:
+        half.unlink(missing_ok=True)
+        raise
+    return half
 
 
 def restore(copy: Path, record: Path) -> Path | None:
     """Put a copy in a record's place and return where the record before was laid aside.
 
+    Nothing is moved before the copy stands whole, and looked at, beside the record.
+
     Raises:
-        BadValue: The copy is not there, is damaged, or is no record of Plimb's.
+        BadValue: The record is open, there is no room, or the copy is not there, is damaged, a
+            later version's, or no record of Plimb's.
     """
-    if not copy.exists():
-        raise BadValue(f"copy {copy} is not there.", field="FILE")
-    try:
-        with closing(sqlite3.connect(f"file:{copy}?mode=ro", uri=True)) as look:
-            sound = look.execute("PRAGMA integrity_check").fetchone()[0] == "ok"
-            look.execute("SELECT version_num FROM alembic_version").fetchone()
-    except sqlite3.DatabaseError:
-        sound = False
-    if not sound:
-        raise BadValue(f"copy {copy} is damaged, or no record of Plimb's.", field="FILE")
+    looked_at(copy, "copy")
+    with held(record, "a copy is being put back"):
+        return _put_back(copy, record)
+
+
+def _put_back(copy: Path, record: Path) -> Path | None:
+    half = _whole(copy, record)
     aside = None
     if record.exists():
-        with closing(sqlite3.connect(record)) as old:
+        with suppress(sqlite3.DatabaseError), closing(sqlite3.connect(record)) as old:
             old.execute("PRAGMA wal_checkpoint(TRUNCATE)")
         aside = Path(free_name(f"{record}.before", {str(p) for p in record.parent.iterdir()}))
-        record.rename(aside)
-    for leftover in (Path(f"{record}-wal"), Path(f"{record}-shm")):
-        leftover.unlink(missing_ok=True)
-    record.parent.mkdir(parents=True, exist_ok=True)
-    half = record.with_name(record.name + ".part")
-    half.write_bytes(copy.read_bytes())
-    half.rename(record)
+        try:
+            os.link(record, aside)  # there is a record under its name at any moment
+        except OSError:  # a disk without links
+            shutil.copy2(record, aside)
+    for leftover in ("-wal", "-shm"):
+        if aside is not None and Path(f"{record}{leftover}").exists():
+            Path(f"{record}{leftover}").rename(f"{aside}{leftover}")
+    half.replace(record)
     return aside
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Copy:
+    """One of a record's own copies, when it was made and how large it is, in bytes."""
+
+    name: str
+    made_at: datetime
+    size: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Kept:
+    """How many copies are kept: of so many days, weeks and months the newest one each."""
+
+    days: int = 7
+    weeks: int = 4
+    months: int = 12
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CopiesView:
+    """A record's own copies, the newest first, and how many are kept."""
+
+    copies: tuple[Copy, ...]
+    kept: Kept
+
+
+BEFORES = 5
+"""So many copies from before an upgrade are kept."""
+
+
+def list_copies(record: Path) -> Sequence[Copy]:
+    """Return a record's own copies, the newest first."""
+    found = [
+        Copy(
+            name=path.name,
+            made_at=datetime.fromtimestamp(path.stat().st_mtime, UTC).replace(tzinfo=None),
+            size=path.stat().st_size,
+        )
+        for path in copies_of(record).glob("*.sqlite3")
+    ]
+    return sorted(found, key=lambda one: (one.made_at, one.name), reverse=True)
+
+
+def copy_now(record: Path, now: datetime) -> Copy:
+    """Make a copy beside the record, the day's own first, and return it."""
+    names = {one.name for one in list_copies(record)}
+    day = f"{now:%Y-%m-%d}.sqlite3"
+    name = day if day not in names else f"{now:%Y-%m-%d-%H%M%S}.sqlite3"
+    back_up(record, copies_of(record) / name)
+    return next(one for one in list_copies(record) if one.name == name)
+
+
+def copy_of_the_day(record: Path, now: datetime, kept: Kept | None = None) -> Copy | None:
+    """Make the day's copy where there is none yet, and let go of those not kept any longer."""
+    names = {one.name for one in list_copies(record)}
+    if f"{now:%Y-%m-%d}.sqlite3" in names:
+        return None
+    made = copy_now(record, now)
+    let_go(record, kept or Kept())
+    return made
+
+
+def let_go(record: Path, kept: Kept) -> None:
+    """Remove the copies that are kept no longer."""
+    by_day: dict[date, list[str]] = {}
+    befores = []
+    for one in list_copies(record):
+        try:
+            by_day.setdefault(date.fromisoformat(one.name[:10]), []).append(one.name)
+        except ValueError:
+            befores.append(one.name)
+    stay = staying(by_day, kept)
+    gone = [name for day, names in by_day.items() if day not in stay for name in names]
+    for name in (*gone, *befores[BEFORES:]):
+        (copies_of(record) / name).unlink(missing_ok=True)
+
+
+def staying(days: Iterable[date], kept: Kept) -> set[date]:
+    """Return the days whose copies stay: the last ones, and the last of each week and month."""
+    newest_first = sorted(set(days), reverse=True)
+    stay = set(newest_first[: kept.days])
+    for most, span in ((kept.weeks, "%G-%V"), (kept.months, "%Y-%m")):
+        spans: dict[str, date] = {}
+        for day in newest_first:
+            spans.setdefault(day.strftime(span), day)
+        stay.update(list(spans.values())[:most])
+    return stay
+
+
+def put_back(database: Database, name: str) -> str:
+    """Put one of the record's own copies in its place while it is served; return what is aside.
+
+    Raises:
+        NotFound: There is no such copy.
+        BadValue: It is damaged, or there is no room.
+    """
+    if name not in {one.name for one in list_copies(database.path)}:
+        raise NotFound(f"There is no copy called {name}.", field="name")
+    copy = copies_of(database.path) / name
+    looked_at(copy, "copy")
+    with database.alone():
+        aside = _put_back(copy, database.path)
+    forget()
+    assert aside is not None  # it was served
+    return aside.name
+
+
+def start_anew(record: Path, sure: str) -> None:
+    """Throw a record away that is sure to be the demo's.
+
+    Raises:
+        BadValue: It is open, or another shop's.
+    """
+    with held(record, "the demo is being loaded anew"):
+        if record.exists():
+            with closing(sqlite3.connect(f"file:{record}?mode=ro", uri=True)) as look:
+                try:
+                    shops = [name for (name,) in look.execute("SELECT name FROM shop")]
+                except sqlite3.DatabaseError:
+                    shops = ["?"]
+            if any(name != sure for name in shops):
+                raise BadValue(
+                    f"record {record} is not the demo's; it stays. Name another with --database.",
+                    field="database",
+                )
+        for leftover in ("", "-wal", "-shm"):
+            Path(f"{record}{leftover}").unlink(missing_ok=True)

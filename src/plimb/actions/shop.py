@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+from plimb.actions.backup import Kept
 from plimb.actions.cards import required
 from plimb.actions.families import money_in
 from plimb.actions.fitting import MOST_TURNS
@@ -121,3 +122,28 @@ def set_closing(
         shop = get_shop(session)
         shop.hand_turns, shop.wrench = hand_turns, wrench
         shop.round_cost, shop.sure = None if cost is None else f"{cost:f}", sure
+
+
+MOST_KEPT = 400
+
+
+def keep_copies(database: Database, *, days: int, weeks: int, months: int) -> None:
+    """Set of how many days, weeks and months the newest copy each is kept.
+
+    Raises:
+        BadValue: No copy would be kept, or more than can be.
+    """
+    if days < 1 or min(weeks, months) < 0 or max(days, weeks, months) > MOST_KEPT:
+        raise BadValue(
+            f"Keep copies of at least one day, and of at most {MOST_KEPT}.", field="days"
+        )
+    with database.writing() as session:
+        shop = get_shop(session)
+        shop.keep_days, shop.keep_weeks, shop.keep_months = days, weeks, months
+
+
+def kept_by(database: Database) -> Kept:
+    """Return of how many days, weeks and months the shop keeps copies."""
+    with database.writing() as session:  # a shop is made with the usual settings where none is
+        shop = get_shop(session)
+        return Kept(days=shop.keep_days, weeks=shop.keep_weeks, months=shop.keep_months)

@@ -337,6 +337,11 @@ _LEFT: dict[tuple[str, int], dict[str, Before]] = {}
 """What signed cards left, by record and card: a signed card never changes."""
 
 
+def forget() -> None:
+    """Forget what was remembered of signed cards: another record is in the file's place."""
+    _LEFT.clear()
+
+
 def _left_before(session: Session, card_id: int) -> dict[str, Before]:
     """Return the gaps that the check before left, by the clearances' keys."""
     key = (str(session.connection().engine.url), card_id)

@@ -7,6 +7,7 @@ from pathlib import Path
 import click
 
 from plimb.actions import backup as safe
+from plimb.actions.checking import check_record
 from plimb.actions.clock import utc_now
 from plimb.actions.signing import read_sheet
 from plimb.actions.transfer import export_card, import_card, readings_csv
@@ -115,6 +116,20 @@ def restore(file: Path, database: Path | None, as_json: bool) -> None:
         click.echo(json.dumps({"aside": None if aside is None else str(aside)}))
     else:
         click.echo(f"Restored from {file}." + (f" The record before: {aside}." if aside else ""))
+
+
+@main.command()
+@database_option
+@json_option
+def check(database: Path | None, as_json: bool) -> None:
+    """Tell the health of the record; ends with 1 where it is not well."""
+    record = database or record_path("shop")
+    faults = check_record(record)
+    if as_json:
+        click.echo(json.dumps({"record": str(record), "well": not faults, "faults": faults}))
+    else:
+        click.echo("\n".join(faults) if faults else f"{record} is well.")
+    sys.exit(1 if faults else 0)
 
 
 def _open(database: Path | None, *, make: bool = False) -> Database:

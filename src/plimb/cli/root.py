@@ -20,6 +20,7 @@ COMMANDS = {
     "import": "files",
     "backup": "files",
     "restore": "files",
+    "check": "files",
     "simulate": "simulate",
 }
 """In which module each command lives; it is loaded when the command is asked for."""
@@ -50,6 +51,12 @@ class Commands(click.Group):
             refuse(" ".join(refusal.format_message().split()))
         except click.Abort:
             refuse("Stopped.")
+        except Exception as fault:
+            from plimb.store.database import trouble
+
+            if not (words := trouble(fault)):
+                raise
+            refuse(words)
         sys.exit(0)
 
 

@@ -9,10 +9,12 @@ from collections.abc import Mapping
 from dataclasses import asdict
 from datetime import datetime, timedelta
 from importlib import resources
+from importlib.resources.abc import Traversable
 from itertools import count
 from pathlib import Path
 from typing import Any
 
+from plimb.actions.backup import start_anew
 from plimb.actions.card_view import CardView
 from plimb.actions.cards import Change, Written, lay_out_tray, note_conditions, see_to
 from plimb.actions.choosing import choose_piece, set_variant, take_plan
@@ -108,18 +110,21 @@ class _Bench:
 def load_demo(path: Path, *, fresh: bool = False) -> None:
     """Load the school into the record at the path, unless it is there already."""
     if fresh:
-        for leftover in (path, Path(f"{path}-wal"), Path(f"{path}-shm")):
-            leftover.unlink(missing_ok=True)
+        start_anew(path, json.loads(_school().read_text("utf-8"))["shop"])
     database = Database(path)
     if shop_is_empty(database):
         fill(database)
     database.close()
 
 
+def _school() -> Traversable:
+    return resources.files("plimb.demo") / "school.json"
+
+
 def fill(database: Database) -> None:
     """Write the school's engines and cards into an empty record."""
     here = resources.files("plimb.demo")
-    school = json.loads((here / "school.json").read_text("utf-8"))
+    school = json.loads(_school().read_text("utf-8"))
     rename_shop(database, school["shop"])
     _blades(database, school["blade_set"])
     engines = {

@@ -1,8 +1,10 @@
 """Open the record: SQLite with foreign keys on, write-ahead log, one writer at a time."""
 
+import sqlite3
 from collections.abc import Iterator
-from contextlib import contextmanager
+from contextlib import closing, contextmanager
 from pathlib import Path
+from threading import Condition, local
 from typing import Any
 
 from alembic import command
@@ -11,9 +13,11 @@ from alembic.runtime.migration import MigrationContext
 from alembic.script import ScriptDirectory
 from platformdirs import user_data_path
 from sqlalchemy import Connection, Engine, create_engine, event
+from sqlalchemy.exc import DBAPIError
 from sqlalchemy.orm import Session, sessionmaker
 
 from plimb.core.errors import BadValue
+from plimb.store.troubles import plain_words
 
 MIGRATIONS = Path(__file__).parent / "migrations"
 
@@ -33,18 +37,54 @@ class Database:
         migrate(self.engine)
         self._readers = sessionmaker(self.engine)
         self._writers = sessionmaker(self.engine.execution_options(writes=True))
+        self._door, self._inside, self._shut = Condition(), 0, False
+        self._mine = local()
 
     @contextmanager
     def reading(self) -> Iterator[Session]:
         """Give a session that sees one moment of the record."""
-        with self._readers() as session:
+        with self._entered(), self._readers() as session:
             yield session
 
     @contextmanager
     def writing(self) -> Iterator[Session]:
         """Give a session whose whole work is saved at the end, or none of it."""
-        with self._writers.begin() as session:
+        with self._entered(), self._writers.begin() as session:
             yield session
+
+    @contextmanager
+    def _entered(self) -> Iterator[None]:
+        """Wait while the record is put back; who is in already may go in again."""
+        depth = getattr(self._mine, "depth", 0)
+        if not depth:
+            with self._door:
+                self._door.wait_for(lambda: not self._shut)
+                self._inside += 1
+        self._mine.depth = depth + 1
+        try:
+            yield
+        finally:
+            self._mine.depth = depth
+            if not depth:
+                with self._door:
+                    self._inside -= 1
+                    self._door.notify_all()
+
+    @contextmanager
+    def alone(self) -> Iterator[None]:
+        """Keep everybody out of the file until the block is done, then bring it up to date."""
+        with self._door:
+            self._door.wait_for(lambda: not self._shut)
+            self._shut = True
+            self._door.wait_for(lambda: not self._inside)
+        try:
+            self.engine.dispose()
+            yield
+            migrate(self.engine)
+        finally:
+            with self._door:
+                self._shut = False
+                self._door.notify_all()
 
     def close(self) -> None:
         """Let go of the file."""
@@ -75,18 +115,29 @@ def newest_revision() -> str:
     return head
 
 
+def is_known_schema(name: str) -> bool:
+    """Return whether this version of Plimb can read records of a schema."""
+    known = ScriptDirectory(str(MIGRATIONS)).walk_revisions()
+    return name in {one.revision for one in known}
+
+
 def migrate(engine: Engine) -> None:
     """Bring the record to the newest schema, from empty or from any earlier one.
 
     Raises:
-        BadValue: Afterwards a line of the record points to one that is not there.
+        BadValue: It is no record of Plimb's or a later version's, or afterwards a line of it
+            points to one that is not there.
     """
     config = Config()
     config.set_main_option("script_location", str(MIGRATIONS))
     with engine.execution_options(writes=True).connect() as connection:
         with connection.begin():
-            if MigrationContext.configure(connection).get_current_revision() == newest_revision():
+            schema = MigrationContext.configure(connection).get_current_revision()
+            if schema == newest_revision():
                 return
+            _refuse_others(connection, schema)
+        if schema is not None:
+            _copy_before(connection, schema)
         # tables are taken down and put up again: what points to them is looked at afterwards
         _heed_foreign_keys(connection, False)
         try:
@@ -102,7 +153,44 @@ def migrate(engine: Engine) -> None:
             _heed_foreign_keys(connection, True)
 
 
+def _refuse_others(connection: Connection, schema: str | None) -> None:
+    """Refuse a later version's record, and a file of tables that are not Plimb's."""
+    if schema is not None and not is_known_schema(schema):
+        raise BadValue(
+            f"record: it was written by a later version of Plimb (schema {schema}); put that "
+            "version in, or put back an older copy.",
+            field="database",
+        )
+    tables = connection.exec_driver_sql("SELECT count(*) FROM sqlite_schema").scalar()
+    if schema is None and tables:
+        raise BadValue("record: the file is no record of Plimb's; name another.", field="database")
+
+
+def _copy_before(connection: Connection, schema: str) -> None:
+    """Keep the record as it was before it is brought to another schema."""
+    driver = connection.connection.driver_connection
+    assert driver is not None  # just opened
+    record = Path(driver.execute("PRAGMA database_list").fetchone()[2])
+    copy = copies_of(record) / f"before-{newest_revision()}-from-{schema}.sqlite3"
+    copy.parent.mkdir(exist_ok=True)
+    copy.unlink(missing_ok=True)
+    with closing(sqlite3.connect(copy)) as target:
+        driver.backup(target)
+        target.execute("PRAGMA journal_mode=DELETE")
+
+
+def copies_of(record: Path) -> Path:
+    """Return the folder beside a record that its own copies lie in."""
+    return record.with_name(f"{record.stem}-copies")
+
+
 def _heed_foreign_keys(connection: Connection, heed: bool) -> None:
     driver = connection.connection.driver_connection
     assert driver is not None  # just opened
     driver.execute(f"PRAGMA foreign_keys={'ON' if heed else 'OFF'}")
+
+
+def trouble(error: BaseException) -> str:
+    """Return in plain words what is wrong around the record, nothing where it is not that."""
+    around = (OSError, DBAPIError, sqlite3.Error)
+    return plain_words(error) if isinstance(error, around) else ""

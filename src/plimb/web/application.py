@@ -14,6 +14,7 @@ from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
 from plimb.web import (
     cards,
+    copies,
     drawer,
     engines,
     errors,
@@ -104,7 +105,19 @@ def create_app(
         instrument=instrument,
         readings=Readings(instrument.port) if instrument else None,
     )
-    for part in (shop, cards, readings, shims, plans, fitting, sheets, drawer, engines, page):
+    for part in (
+        shop,
+        copies,
+        cards,
+        readings,
+        shims,
+        plans,
+        fitting,
+        sheets,
+        drawer,
+        engines,
+        page,
+    ):
         app.register_blueprint(part.blueprint)
     log.init_app(app)
     errors.init_app(app)

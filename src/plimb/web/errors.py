@@ -18,6 +18,7 @@ from plimb.core.errors import (
     PlimbError,
     StaleVersion,
 )
+from plimb.store.database import trouble
 from plimb.web.log import request_id
 
 STATUS: dict[type[PlimbError], int] = {
@@ -88,6 +89,8 @@ def _http(error: HTTPException) -> tuple[Response, int]:
 
 def _fault(error: Exception) -> tuple[Response, int]:
     logging.getLogger("plimb").exception("request %s", request_id(), exc_info=error)
+    if words := trouble(error):
+        return refusal("trouble", words, None, 503)
     return refusal(
         "fault",
         f"Plimb itself went wrong here (request {request_id()}). What you did may have been saved: "

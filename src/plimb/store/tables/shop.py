@@ -17,7 +17,7 @@ class ShopRow(Base):
 
     `round_cost` is what going round again costs it, as a decimal in the money of its prices, or
     nothing where nobody said; `sure` the chance in per cent from which on a piece is
-    sure enough.
+    sure enough. Of the record's own copies the newest of so many days, weeks and months is kept.
     """
 
     __tablename__ = "shop"
@@ -31,6 +31,9 @@ class ShopRow(Base):
     wrench: Mapped[TorqueUnit] = mapped_column(server_default="N·m")
     round_cost: Mapped[str | None]
     sure: Mapped[int] = mapped_column(server_default=text("90"))
+    keep_days: Mapped[int] = mapped_column(server_default=text("7"))
+    keep_weeks: Mapped[int] = mapped_column(server_default=text("4"))
+    keep_months: Mapped[int] = mapped_column(server_default=text("12"))
 
 
 class BladeSetRow(Base):

@@ -1,0 +1,71 @@
+"""The record's own copies over the wire: listed, made, put back."""
+
+from typing import Annotated
+
+from apiflask import APIBlueprint
+from pydantic import Field
+
+from plimb.actions import backup, shop
+from plimb.actions.backup import CopiesView, Copy, Kept
+from plimb.web.request import at_hand, now
+from plimb.web.wire import Answer, Sent, answer_of, read_off, sent_to
+
+blueprint = APIBlueprint("copies", __name__, url_prefix="/api/copies")
+
+CopyOut = answer_of(Copy, "CopyOut")
+KeptOut = answer_of(Kept, "KeptOut")
+
+
+@read_off(CopiesView)
+class CopiesOut(Answer):
+    """The record's own copies, the newest first, and how many are kept."""
+
+
+class PutBackIn(Sent):
+    """Which copy is put in the record's place."""
+
+    name: Annotated[str, Field(max_length=80)]
+
+
+class PutBackOut(Answer):
+    """What the record that was there is called now, beside the one that was put back."""
+
+    aside: str
+
+
+def _copies() -> CopiesView:
+    return CopiesView(
+        copies=tuple(backup.list_copies(at_hand().path)), kept=shop.kept_by(at_hand())
+    )
+
+
+@blueprint.get("")
+@blueprint.output(CopiesOut)
+def get_copies() -> CopiesView:
+    """Return the record's own copies and how many are kept."""
+    return _copies()
+
+
+@blueprint.post("")
+@blueprint.output(CopiesOut)
+def make_copy() -> CopiesView:
+    """Make a copy now, whatever the day's copy is."""
+    backup.copy_now(at_hand().path, now())
+    return _copies()
+
+
+@blueprint.post("/kept")
+@blueprint.input(sent_to("KeptIn", shop.keep_copies))
+@blueprint.output(CopiesOut)
+def keep_copies(json_data: Sent) -> CopiesView:
+    """Set of how many days, weeks and months a copy is kept."""
+    shop.keep_copies(at_hand(), **json_data.said())
+    return _copies()
+
+
+@blueprint.post("/put-back")
+@blueprint.input(PutBackIn)
+@blueprint.output(PutBackOut)
+def put_back(json_data: PutBackIn) -> PutBackOut:
+    """Put a copy in the record's place; the record that was there is laid aside."""
+    return PutBackOut(aside=backup.put_back(at_hand(), json_data.name))
