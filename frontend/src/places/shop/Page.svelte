@@ -4,6 +4,7 @@
   import { Button, Field, Form, PlaceFrame, Select } from "../../kit";
   import { shopState } from "../../state/shop.svelte";
   import Blades from "./Blades.svelte";
+  import Copies from "./Copies.svelte";
 
   void shopState.load();
 
@@ -94,4 +95,5 @@
       {#if said}<p class="pt-2" role="status">{said}</p>{/if}
     </section>
   </div>
+  <Copies />
 </PlaceFrame>

@@ -1,0 +1,37 @@
+"""Shop's copies: one made, one put back, with the server going on."""
+
+import sqlite3
+
+from playwright.sync_api import expect
+
+from plimb.actions.shop import rename_shop
+
+
+def test_a_copy_is_made_and_put_back_from_the_screen(open_page, school, no_barriers):
+    page = open_page("/shop")
+    expect(page.get_by_text("There is none yet.")).to_be_visible()
+    page.get_by_role("button", name="Make one now").click()
+    expect(page.get_by_text("Made, and looked at: it is whole.")).to_be_visible()
+    expect(page.get_by_text("The last one is less than an hour old.")).to_be_visible()
+    page.get_by_label("weeks").fill("0")
+    page.get_by_label("days").fill("0")
+    save = page.get_by_role("region", name="Copies of the record").get_by_role(
+        "button", name="Save"
+    )
+    save.click()
+    expect(page.get_by_text("Keep copies of at least one day")).to_be_visible()
+    page.get_by_label("days").fill("9")
+    save.click()
+    expect(page.get_by_text("Saved.")).to_be_visible()
+    no_barriers(page, "shop with copies")
+
+    rename_shop(school, "A slip of the hand")
+    page.get_by_role("button", name="Put back the copy").click()
+    expect(page.get_by_text("is gone from every screen")).to_be_visible()
+    no_barriers(page, "put a copy back")
+    page.get_by_role("button", name="Put it back").click()
+    expect(page.get_by_role("heading", name="Ostrel Hill Climb School")).to_be_visible()
+    (aside,) = school.path.parent.glob("*.before")
+    raw = sqlite3.connect(aside)
+    assert raw.execute("SELECT name, keep_days FROM shop").fetchall() == [("A slip of the hand", 9)]
+    raw.close()
