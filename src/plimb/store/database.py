@@ -33,6 +33,8 @@ class Database:
     def __init__(self, path: Path) -> None:
         path.parent.mkdir(parents=True, exist_ok=True)
         self.path = path
+        if not path.exists():
+            path.touch(mode=0o600)
         self.engine = _engine(path)
         migrate(self.engine)
         self._readers = sessionmaker(self.engine)

@@ -4,7 +4,7 @@ from threading import Condition
 from typing import Any
 
 from apiflask import APIFlask
-from flask import Response
+from flask import Response, request
 from flask.json.provider import DefaultJSONProvider
 from pydantic_core import to_json
 
@@ -15,6 +15,7 @@ from plimb.store.database import Database
 from plimb.web import (
     cards,
     copies,
+    door,
     drawer,
     engines,
     errors,
@@ -71,6 +72,7 @@ def create_app(
     database: Database,
     *,
     clock: Clock = utc_now,
+    host: str = "127.0.0.1",
     counter: str | None = None,
     instrument: SimulatedMicrometer | None = None,
 ) -> APIFlask:
@@ -79,6 +81,7 @@ def create_app(
     Args:
         database: The record.
         clock: Tells the time as naive UTC.
+        host: Where it is served.
         counter: Address of a parts counter, if one is connected.
         instrument: A micrometer whose readings are taken in, if one is connected.
     """
@@ -120,6 +123,7 @@ def create_app(
     ):
         app.register_blueprint(part.blueprint)
     log.init_app(app)
+    door.init_app(app, host)
     errors.init_app(app)
     spec.init_app(app)
     app.after_request(_harden)
@@ -130,10 +134,13 @@ def create_app(
 def _harden(response: Response) -> Response:
     headers: dict[str, Any] = {
         "Content-Security-Policy": "default-src 'self'; img-src 'self' data:; "
-        "style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'",
+        "style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'; "
+        "form-action 'self'",
         "X-Content-Type-Options": "nosniff",
         "Referrer-Policy": "no-referrer",
     }
+    if request.path.startswith("/api/"):
+        headers["Cache-Control"] = "no-store"
     for name, value in headers.items():
         response.headers.setdefault(name, value)
     return response

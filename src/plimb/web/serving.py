@@ -57,13 +57,14 @@ def run_server(
         ) from None
     place = f"http://{host}:{port}"
     with listener, held(path, f"it is served at {place}"):
-        _serve(path, listener, place, as_json, counter, standins)
+        _serve(path, listener, place, host, as_json, counter, standins)
 
 
 def _serve(
     path: Path,
     listener: socket.socket,
     place: str,
+    host: str,
     as_json: bool,
     counter: str | None,
     standins: bool,
@@ -75,6 +76,7 @@ def _serve(
     database = Database(path)
     app = create_app(
         database,
+        host=host,
         counter=run_counter() if standins and counter is None else counter,
         instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None,
     )
@@ -82,7 +84,7 @@ def _serve(
     ready = f"Plimb is ready at {place} (record: {path.name}). Stop with Ctrl-C."
     print(json.dumps({"url": place, "record": str(path)}) if as_json else ready, flush=True)
     gc.freeze()
-    waitress.serve(app, sockets=[listener], threads=8, _quiet=True)
+    waitress.serve(app, sockets=[listener], threads=8, ident="", _quiet=True)
 
 
 def _copy_each_day(database: Database) -> None:
