@@ -8,6 +8,7 @@ from pathlib import Path
 
 import pytest
 
+import plimb.store
 from plimb.actions.bench import read_shop
 from plimb.actions.cards import Change
 from plimb.actions.engines import read_engine_view, revise
@@ -149,3 +150,70 @@ def test_whole_hours_of_before_are_the_same_hours(tmp_path):
         assert read_card(session, 2).hours == Decimal(62)
         assert json.loads(export_card(session, 2))["job"]["hours"] == 62
     database.close()
+
+
+def test_a_migration_that_has_landed_is_never_edited():
+    """A new one is added to the list by hand; one that is listed stays as it is."""
+    folder = Path(plimb.store.__file__).parent / "migrations" / "versions"
+    listed = dict(
+        reversed(line.split())
+        for line in (RECORDS[0].parent / "migrations.sha256").read_text("utf-8").splitlines()
+    )
+    found = {
+        path.name: hashlib.sha256(path.read_bytes()).hexdigest() for path in folder.glob("0*.py")
+    }
+    assert found == listed
+
+
+@pytest.mark.parametrize(
+    ("change", "says"),
+    [
+        ("UPDATE alembic_version SET version_num = '0999'", "later version"),
+        ("DROP TABLE alembic_version", "no record of Plimb's"),
+    ],
+)
+def test_what_this_version_cannot_read_is_refused_and_left_alone(tmp_path, change, says):
+    path = tmp_path / "other.sqlite3"
+    raw = sqlite3.connect(path)
+    raw.executescript(RECORDS[-1].read_text("utf-8"))
+    raw.execute(change)
+    raw.commit()
+    before = list(raw.iterdump())
+    with pytest.raises(BadValue, match=says):
+        Database(path)
+    assert list(raw.iterdump()) == before
+    raw.close()
+
+
+def values_of(raw):
+    """Return every value of every table by table, line and column."""
+    raw.row_factory = sqlite3.Row
+    tables = [
+        name
+        for (name,) in raw.execute("SELECT name FROM sqlite_schema WHERE type = 'table'")
+        if name not in ("alembic_version", "sqlite_sequence")
+    ]
+    return {
+        table: {row["id"]: dict(row) for row in raw.execute(f'SELECT * FROM "{table}"')}
+        for table in tables
+    }
+
+
+RECKONED_ANEW = {"summary", "hours", "next_check_hours"}
+"""What lists show is made anew, and whole hours are written as decimals."""
+
+
+@pytest.mark.parametrize("sql", RECORDS[5:], ids=lambda sql: sql.stem)
+def test_every_value_that_stood_stands(opened, sql):
+    """From the fifth schema on no column changed its name: each value is where it was."""
+    before = sqlite3.connect(":memory:")
+    before.executescript(sql.read_text("utf-8"))
+    after = sqlite3.connect(opened(sql).path)
+    then, now = values_of(before), values_of(after)
+    for table, rows in then.items():
+        assert set(rows) == set(now[table])
+        for line, row in rows.items():
+            kept = {name: now[table][line][name] for name in row if name not in RECKONED_ANEW}
+            assert kept == {name: row[name] for name in kept}
+    before.close()
+    after.close()

@@ -5,11 +5,12 @@ from dataclasses import replace
 
 from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.custody import check_giver, keep_back
-from plimb.actions.planning import VARIANTS, plan_of, stands
+from plimb.actions.planning import plan_of, stands
 from plimb.actions.views import status_of
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import show_mm
+from plimb.core.plan.search import VARIANTS
 from plimb.core.shim.family import check_shim
 from plimb.core.shim.shim import Source
 from plimb.store.readings import write_choice

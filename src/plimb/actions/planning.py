@@ -21,7 +21,7 @@ from plimb.core.plan.reasons import given_up, reasons
 from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
 from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
-from plimb.core.plan.search import OTHERS, alternatives, instead, plan_engine
+from plimb.core.plan.search import alternatives, instead, plan_engine
 from plimb.core.shim.shim import Condition, ShimReading, Trust
 from plimb.core.shim.sum import Window
 from plimb.core.words import sure
@@ -33,9 +33,6 @@ from plimb.store.shims import drawer, shims_at, shims_in
 from plimb.store.shop import core_set, get_shop
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
-
-VARIANTS = ("best", *OTHERS)
-"""The plan, and what can be had instead of it."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -38,12 +38,12 @@ from plimb.files.records import (
 from plimb.files.table_csv import write_csv
 from plimb.store.cards import get_card
 from plimb.store.database import Database
-from plimb.store.engines import add_engine, list_engines, newest_revision, revise_engine
+from plimb.store.engines import add_engine, list_engines
 from plimb.store.families import know_families
 from plimb.store.readings import written
-from plimb.store.records import add_record, events_of, shop_things
+from plimb.store.records import add_record, events_of, free_name, shop_things
 from plimb.store.tables.card import CardRow, RoundRow
-from plimb.store.tables.engine import EngineRow
+from plimb.store.tables.engine import EngineRevisionRow
 
 AnyLine = TypeVar("AnyLine", bound=LinePart)
 
@@ -172,7 +172,8 @@ def check_fingerprint(session: Session, card_id: int, fingerprint: str) -> str:
 def import_card(database: Database, text: str, *, now: datetime) -> int:
     """Take a card file into the shop and return the card's number; a file is taken whole or not.
 
-    The engine of that label takes the file's engine as its newest revision, or is added.
+    No engine that is here is changed: where the one of that label never was as in the file, the
+    card comes with an engine of its own.
 
     Raises:
         BadValue: The file breaks the format; the field is the JSON path of the first fault.
@@ -196,7 +197,7 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         know_families(session, [one.family for one in core.clearances])
         card = add_record(
             session,
-            row.revisions[-1],
+            row,
             job=job.model_copy(update={"forbidden": forbidden}),
             policy=record.policy,
             rounds=rounds,
@@ -207,17 +208,28 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         return card.id
 
 
-def _engine_for(session: Session, label: str, note: str, document: str, now: datetime) -> EngineRow:
-    for engine in list_engines(session):
-        if engine.label == label:
-            newest = newest_revision(session, engine.id)
-            if json.loads(newest.document) == json.loads(document):
-                return engine
-            return revise_engine(
-                session, engine.id, seen=newest.number, label=label, note=engine.note,
-                document=document, now=now,
-            )  # fmt: skip
-    return add_engine(session, label=label, note=note, document=document, now=now)
+MOST_LABEL = 200
+FROM_FILE = "{} (from a file)"
+
+
+def _engine_for(
+    session: Session, label: str, note: str, document: str, now: datetime
+) -> EngineRevisionRow:
+    """Return the engine as it is in the file: one that is here and was so once, or a new one."""
+    wanted = json.loads(document)
+    engines = list_engines(session)
+    own = FROM_FILE.format(label)[:MOST_LABEL]
+    mine = [one for one in engines if one.label == label or one.label.startswith(own)]
+    for engine in mine:
+        for revision in reversed(engine.revisions):
+            if json.loads(revision.document) == wanted:
+                return revision
+    labels = {engine.label for engine in engines}
+    name = label if label not in labels else own
+    added = add_engine(
+        session, label=free_name(name, labels), note=note, document=document, now=now
+    )
+    return added.revisions[-1]
 
 
 def _round(

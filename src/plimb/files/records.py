@@ -12,7 +12,7 @@ import json
 from dataclasses import asdict, is_dataclass
 from datetime import date, datetime
 from decimal import Decimal
-from typing import Annotated, Any
+from typing import Annotated, Any, TypeVar
 
 from pydantic import AfterValidator, ConfigDict, Field, field_serializer, model_validator
 
@@ -24,7 +24,9 @@ from plimb.core.job.kinds import JobKind
 from plimb.core.job.stages import Stage
 from plimb.core.job.summary import ShopThings
 from plimb.core.job.tray import Part, check_tray
+from plimb.core.lengths import decimal_in
 from plimb.core.measure.blades import BladeSet
+from plimb.core.plan.search import VARIANTS
 from plimb.core.shim.shim import Condition, Instrument, Source, Trust
 from plimb.files.card_file import CardFile, RoundPart
 from plimb.files.engine_parts import FilePart, Name, readable_bolts
@@ -32,6 +34,11 @@ from plimb.files.open_json import validated
 from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
 
 Text = Annotated[str, Field(max_length=4000)]
+Who = Annotated[str, Field(max_length=200)]
+Why = Annotated[str, Field(max_length=500)]
+"""As long as the screen takes a name and a reason: what stands in a file fits a sheet."""
+MOST_NAME = 200
+Thing = TypeVar("Thing", BladeSet | None, Instrument | None)
 Km = Annotated[int, Field(ge=0, le=2_000_000)]
 Hours = Annotated[Decimal, Field(ge=0, le=2_000_000, allow_inf_nan=False)]
 
@@ -112,7 +119,7 @@ class AmendmentPart(FilePart):
     """A dated line written after the signature."""
 
     key: Annotated[str, Field(max_length=64)]
-    written_by: Text
+    written_by: Who
     text: Text
     written_at: Moment
 
@@ -131,32 +138,53 @@ def _left_out(nothing: Any) -> Any:
     return Field(exclude_if=lambda value: value == nothing)
 
 
+def _figure(text: str) -> str:
+    if decimal_in(text, "figure") is None:
+        raise BadValue("figure: write a number, or leave it out.", field="figure")
+    return text
+
+
+def _variant(name: str) -> str:
+    if name not in VARIANTS:
+        raise BadValue(f"variant is one of {', '.join(VARIANTS)}.", field="variant")
+    return name
+
+
+def _named(thing: Thing) -> Thing:
+    if thing is not None and not 0 < len(thing.name.strip()) <= MOST_NAME:
+        raise BadValue(f"name: of 1 to {MOST_NAME} characters.", field="name")
+    return thing
+
+
+Figure = Annotated[str, Field(max_length=12), AfterValidator(_figure)]
+
+
 class JobPart(_Exact):
     """The job: who, why, when, in which state, with what. The names are those of the record."""
 
     label: Annotated[str, Field(min_length=1, max_length=200)]
     note: Text = ""
-    blade_set: BladeSet | None = None
-    instrument: Instrument | None = None
+    blade_set: Annotated[BladeSet | None, AfterValidator(_named)] = None
+    instrument: Annotated[Instrument | None, AfterValidator(_named)] = None
     version: Annotated[int, Field(ge=1)] = 1
     opened_at: Moment
-    opened_by: Text
-    reason: Text
+    opened_by: Who
+    reason: Why
     distance_km: Km | None = None
     hours: Hours | None = None
-    rested_hours: Annotated[str, Field(max_length=12)] | None = None
-    temperature_c: Annotated[str, Field(max_length=12)] | None = None
+    rested_hours: Figure | None = None
+    temperature_c: Figure | None = None
     warm_reason: Text = ""
     method: Method = Method.MARKS
     seen_to: Annotated[tuple[Annotated[str, Field(max_length=60)], ...], Field(max_length=400)] = ()
-    variant: Annotated[str, Field(max_length=20)] = "best"
+    variant: Annotated[str, AfterValidator(_variant)] = "best"
     forbidden: Annotated[tuple[tuple[Name, Nm], ...], Field(max_length=400)] = ()
     zero_nm: Nm | None = None
     tightening: Annotated[
         tuple[BoltGroup, ...], Field(max_length=40), AfterValidator(readable_bolts)
     ] = ()
     signed_at: Moment | None = None
-    signed_by: Text | None = None
+    signed_by: Who | None = None
     remarks: Text | None = None
     next_check_km: Km | None = None
     put_away_at: Annotated[Moment | None, _left_out(None)] = None

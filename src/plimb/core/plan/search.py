@@ -82,6 +82,8 @@ def _sets(shafts: Sequence[str], forced: frozenset[str], number: int) -> Iterato
 OTHERS = ("buy-nothing", "only-new", "touch-least")
 """What a shop may want instead: to buy nothing, take only new pieces, or touch least."""
 
+VARIANTS = ("best", *OTHERS)
+
 
 def instead(request: PlanRequest, name: str) -> PlanRequest:
     """Return what one of the alternatives is made from; any other name is the plan's own."""
