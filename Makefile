@@ -59,6 +59,11 @@ types: .venv/.dev frontend/node_modules/.done ## Write the OpenAPI document and 
 	@$(BIN)/python scripts/answers.py
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent types
 
+.PHONY: dist
+dist: .venv/.run $(APP) ## Build a wheel with the screens in it, which runs without Node
+	@$(BIN)/uv build --quiet --wheel --no-build-isolation --python $(BIN)/python --out-dir dist
+	@echo "plimb: built $$(ls dist/*.whl)"
+
 .PHONY: screenshots
 screenshots: .venv/.dev $(APP) chromium ## Take the pictures in docs/screenshots anew
 	@$(BIN)/python scripts/shots.py

@@ -21,6 +21,7 @@ COMMANDS = {
     "backup": "files",
     "restore": "files",
     "check": "files",
+    "service": "service",
     "simulate": "simulate",
 }
 """In which module each command lives; it is loaded when the command is asked for."""

@@ -1,0 +1,79 @@
+"""A full disk, a damaged record, a folder that is not there: one sentence, and what to do."""
+
+import pytest
+from click.testing import CliRunner
+from sqlalchemy import event
+
+from plimb.cli.root import main
+from plimb.store.troubles import plain_words
+from plimb.web.application import create_app
+
+
+def full(database):
+    """Let a record grow no further."""
+    with database.reading() as session:
+        pages = session.connection().exec_driver_sql("PRAGMA page_count").scalar()
+    database.engine.dispose()
+
+    @event.listens_for(database.engine, "connect")
+    def limit(connection, _record):
+        connection.execute(f"PRAGMA max_page_count={pages}")
+
+
+def test_a_full_disk_is_said_so_and_what_was_written_before_stands(school):
+    full(school)
+    client = create_app(school).test_client()
+    document = client.get("/api/engines/1").get_json()["document"]
+    before = len(client.get("/api/shop").get_json()["engines"])
+    answers = [
+        client.post(
+            "/api/engines", json={"label": f"No. {n}", "note": "n" * 200, "document": document}
+        )
+        for n in range(90, 120)
+    ]
+    refused = [one for one in answers if one.status_code == 503]
+    assert refused
+    assert {one.get_json()["sentence"] for one in refused} == {
+        "The disk is full: nothing was saved. Make room, then do it again."
+    }
+    engines = len(client.get("/api/shop").get_json()["engines"])
+    assert engines == before + sum(one.status_code < 300 for one in answers)
+
+
+@pytest.mark.parametrize("command", ["check", "export", "serve"])
+def test_a_damaged_record_is_one_sentence_on_the_command_line(school, tmp_path, command):
+    school.close()
+    torn = tmp_path / "torn.sqlite3"
+    whole = school.path.read_bytes()
+    torn.write_bytes(whole[:4096] + b"\0" * 3000 + whole[8192 : len(whole) // 2])
+    more = {"export": ["--out", str(tmp_path / "out.json")], "serve": ["--port", "18999"]}
+    said = CliRunner().invoke(main, [command, "--database", str(torn), *more.get(command, [])])
+    assert said.exit_code == (1 if command == "check" else 2)
+    assert "Traceback" not in said.output
+    assert command == "check" or "damaged" in said.output
+
+
+def test_a_record_that_cannot_be_made_is_one_sentence(tmp_path):
+    (tmp_path / "file").write_text("in the way", "utf-8")
+    said = CliRunner().invoke(main, ["serve", "--database", str(tmp_path / "file" / "a.sqlite3")])
+    assert said.exit_code == 2
+    assert said.output.startswith("plimb: ")
+    assert said.output.count("\n") == 1
+
+
+@pytest.mark.parametrize(
+    ("fault", "says"),
+    [
+        (OSError(28, "No space left on device"), "disk is full"),
+        (OSError(30, "Read-only file system"), "cannot be written"),
+        (OSError("attempt to write a readonly database"), "cannot be written"),
+        (OSError("database is locked"), "writing to the record for too long"),
+        (OSError("disk I/O error"), "another disk"),
+    ],
+)
+def test_troubles_are_worded(fault, says):
+    assert says in plain_words(fault)
+
+
+def test_what_is_no_trouble_of_the_record_has_no_words():
+    assert plain_words(ValueError("no such valve")) == ""
