@@ -62,7 +62,7 @@ def test_it_runs_without_node_and_shows_the_first_screen(installed, tmp_path, co
     finally:
         server.terminate()
         server.wait(timeout=60)
-        server.stdout.close()  # type: ignore[union-attr]
+        server.stdout.close()
     copies = list((tmp_path / "shop-copies").glob("*.sqlite3"))
     assert len(copies) <= 1
 
