@@ -1,8 +1,10 @@
 """Take the pictures in docs/screenshots from the demo, in Debian's Chromium."""
 
+import os
 import sys
 import tempfile
 from contextlib import contextmanager
+from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from threading import Thread
 
@@ -10,9 +12,10 @@ import scipy.optimize  # noqa: F401  # the first plan would wait for it
 from playwright.sync_api import sync_playwright
 from waitress.server import create_server
 
+from plimb.actions.backup import copy_of_the_day
 from plimb.demo.load import fill
 from plimb.standins.counter import run_counter
-from plimb.store.database import Database
+from plimb.store.database import Database, copies_of
 from plimb.web.application import create_app
 
 FOLDER = Path(__file__).parent.parent / "docs" / "screenshots"
@@ -25,6 +28,7 @@ SHOTS = {
     "marks": ("/cards/4/turn", WIDE, "light"),
     "engine": ("/engines/5", WIDE, "light"),
     "shop": ("/shop", WIDE, "light"),
+    "copies": ("/shop#copies", WIDE, "light"),
     "turn-phone": ("/cards/3/turn", PHONE, "light"),
     "feel": ("/cards/2/feel", WIDE, "light"),
     "choose": ("/cards/3/choose", WIDE, "light"),
@@ -44,6 +48,12 @@ def served():
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "demo.sqlite3")
         fill(database)
+        for days in (9, 2, 1, 0):
+            made = datetime.now(UTC) - timedelta(days=days, hours=2)
+            copy = copy_of_the_day(database.path, made.replace(tzinfo=None))
+            if copy:
+                place = copies_of(database.path) / copy.name
+                os.utime(place, (made.timestamp(), made.timestamp()))
         application = create_app(database, counter=run_counter())
         server = create_server(application, host="127.0.0.1", port=0)
         Thread(target=server.run, daemon=True).start()
@@ -64,6 +74,9 @@ def take(folder: Path, shots: dict) -> None:
             page.goto(address + path)
             page.wait_for_timeout(1500)
             page.evaluate("document.fonts.ready")
+            if "#" in path:
+                part = page.locator(path[path.index("#") :])
+                part.evaluate("one => one.scrollIntoView({block: 'center'})")
             page.screenshot(path=folder / f"{name}.png")
             page.close()
         browser.close()

@@ -19,8 +19,10 @@ from plimb.store.engines import list_engines
 from ..conftest import NOON
 
 FILES = 1700 if os.environ.get("PLIMB_LONG") else 90
-WRONG: tuple[object, ...] = ("x", "", -1, 0, 1e9, None, "x" * 4000, "1e999", True, [], {}, "2026-13-40T00:00:00Z",
-         "=1+1", "\u202etxet", "\x00")  # fmt: skip
+WRONG: tuple[object, ...] = (
+    "x", "", -1, 0, 1e9, None, "x" * 4000, "1e999", True, [], {}, "2026-13-40T00:00:00Z",
+    "=1+1", "\u202etxet", "\x00",
+)  # fmt: skip
 
 
 def leaves(value, path=()):

@@ -1,5 +1,6 @@
 """Buying: refused lines, a counter that goes away, kits, and rounds that use what came out."""
 
+from concurrent.futures import ThreadPoolExecutor
 from decimal import Decimal
 
 import pytest
@@ -156,3 +157,22 @@ def test_a_valve_that_gave_its_piece_away_waits_for_one_and_holds_up_the_signatu
         row = shim_at(session, in_valve(get_card(session, 3), "1 EX R"))
         assert (row.marked, row.thickness_nm) == ("2475", mm("2.470"))
         assert audit(session) == []
+
+
+def test_asked_four_times_at_once_it_is_ordered_once(bench):
+    only_new(bench)
+    wanted = sum(line.count for line in still_to_buy(bench.database, 3))
+    counter = run_counter(counter=Counter(refuses_one_in=10**9))
+
+    def ask(number):
+        try:
+            order_parts(bench.database, counter, card_id=3, key=f"order-at-once-{number}", now=NOON)
+        except NotReady:
+            return 0
+        return 1
+
+    with ThreadPoolExecutor(4) as pool:
+        placed = list(pool.map(ask, range(4)))
+    with bench.database.reading() as session:
+        ordered = sum(line.count for order in list_orders(session, 3) for line in order.lines)
+    assert (sum(placed), ordered) == (1, wanted)

@@ -5,6 +5,7 @@ from click.testing import CliRunner
 from sqlalchemy import event
 
 from plimb.cli.root import main
+from plimb.store.database import Database
 from plimb.store.troubles import plain_words
 from plimb.web.application import create_app
 
@@ -38,6 +39,27 @@ def test_a_full_disk_is_said_so_and_what_was_written_before_stands(school):
     }
     engines = len(client.get("/api/shop").get_json()["engines"])
     assert engines == before + sum(one.status_code < 300 for one in answers)
+
+
+def test_a_record_that_cannot_be_written_is_looked_at_and_exported(school, tmp_path, monkeypatch):
+    school.close()
+    # whoever runs the tests may write anything: the record says that nobody may
+    monkeypatch.setattr("plimb.store.database.is_writable", lambda _path: False)
+    before = {path.name for path in tmp_path.iterdir()}
+    database = Database(school.path)
+    client = create_app(database).test_client()
+    for place in ("shop", "cards/2", "cards/3/plan", "drawer", "cards/1/sheet.pdf", "copies"):
+        assert client.get(f"/api/{place}").status_code == 200
+    version = client.get("/api/cards/2").get_json()["version"]
+    said = client.put("/api/cards/2/turns", json={"turns": 3, "version": version,
+                                                       "key": "read-only-1"})  # fmt: skip
+    assert said.status_code == 503
+    assert "cannot be written: nothing was saved" in said.get_json()["sentence"]
+    database.close()
+    out = tmp_path / "out.json"
+    told = CliRunner().invoke(main, ["export", "--database", str(school.path), "--out", str(out)])
+    assert told.exit_code == 0, told.output
+    assert {path.name for path in tmp_path.iterdir()} - before == {"out.json"}
 
 
 @pytest.mark.parametrize("command", ["check", "export", "serve"])

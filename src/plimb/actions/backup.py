@@ -12,7 +12,7 @@ from pathlib import Path
 from plimb.actions.views import forget
 from plimb.core.errors import BadValue, NotFound
 from plimb.store.database import Database, copies_of
-from plimb.store.health import looked_at
+from plimb.store.health import looked_at, looking
 from plimb.store.held import held
 from plimb.store.records import free_name
 
@@ -39,7 +39,7 @@ def _whole(source: Path, copy: Path) -> Path:
         copy.parent.mkdir(parents=True, exist_ok=True)
         half.unlink(missing_ok=True)
         with (
-            closing(sqlite3.connect(f"file:{source}?mode=ro", uri=True)) as whole,
+            closing(looking(source)) as whole,
             closing(sqlite3.connect(half)) as target,
         ):
             whole.backup(target)
@@ -207,7 +207,7 @@ def start_anew(record: Path, sure: str) -> None:
     """
     with held(record, "the demo is being loaded anew"):
         if record.exists():
-            with closing(sqlite3.connect(f"file:{record}?mode=ro", uri=True)) as look:
+            with closing(looking(record)) as look:
                 try:
                     shops = [name for (name,) in look.execute("SELECT name FROM shop")]
                 except sqlite3.DatabaseError:

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import replace
 from datetime import datetime
+from threading import Lock
 
 from sqlalchemy.orm import Session
 
@@ -59,6 +60,15 @@ def order_parts(
         CounterAway: The counter does not answer; nothing was written.
         NotReady: There is nothing to buy.
     """
+    with _ORDERING:
+        _order(database, address, card_id, key, now)
+
+
+_ORDERING = Lock()
+"""One order at a time: what is still to buy is asked for, ordered and written down in one go."""
+
+
+def _order(database: Database, address: str | None, card_id: int, key: str, now: datetime) -> None:
     with database.reading() as session:
         if order_by_key(session, key) is not None:
             return

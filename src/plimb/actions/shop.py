@@ -144,6 +144,6 @@ def keep_copies(database: Database, *, days: int, weeks: int, months: int) -> No
 
 def kept_by(database: Database) -> Kept:
     """Return of how many days, weeks and months the shop keeps copies."""
-    with database.writing() as session:  # a shop is made with the usual settings where none is
-        shop = get_shop(session)
+    with database.reading() as session:
+        shop = get_shop(session)  # with the usual settings where there is none yet
         return Kept(days=shop.keep_days, weeks=shop.keep_weeks, months=shop.keep_months)

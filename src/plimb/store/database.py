@@ -1,5 +1,6 @@
 """Open the record: SQLite with foreign keys on, write-ahead log, one writer at a time."""
 
+import os
 import sqlite3
 from collections.abc import Iterator
 from contextlib import closing, contextmanager
@@ -15,6 +16,7 @@ from platformdirs import user_data_path
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.exc import DBAPIError
 from sqlalchemy.orm import Session, sessionmaker
+from sqlalchemy.pool import QueuePool
 
 from plimb.core.errors import BadValue
 from plimb.store.troubles import plain_words
@@ -93,7 +95,14 @@ class Database:
         self.engine.dispose()
 
 
+def is_writable(path: Path) -> bool:
+    """Return whether a record, and its folder for the log beside it, can be written."""
+    return os.access(path, os.W_OK) and os.access(path.parent, os.W_OK)
+
+
 def _engine(path: Path) -> Engine:
+    if not is_writable(path):
+        return _looked_at_only(path)
     engine = create_engine(f"sqlite:///{path}", connect_args={"timeout": 10})
 
     @event.listens_for(engine, "connect")
@@ -108,6 +117,17 @@ def _engine(path: Path) -> Engine:
         connection.exec_driver_sql("BEGIN IMMEDIATE" if writes else "BEGIN")
 
     return engine
+
+
+def _looked_at_only(path: Path) -> Engine:
+    """Return an engine for a record that cannot be written: it is read as it lies there."""
+
+    def look() -> sqlite3.Connection:
+        return sqlite3.connect(
+            f"{path.absolute().as_uri()}?mode=ro&immutable=1", uri=True, check_same_thread=False
+        )
+
+    return create_engine("sqlite://", creator=look, poolclass=QueuePool)
 
 
 def newest_revision() -> str:
@@ -138,6 +158,12 @@ def migrate(engine: Engine) -> None:
             if schema == newest_revision():
                 return
             _refuse_others(connection, schema)
+            if not is_writable(path_of(connection)):
+                raise BadValue(
+                    f"record: it is an earlier version's (schema {schema}) and cannot be written, "
+                    "so it cannot be brought up to date. Copy it to where you may write.",
+                    field="database",
+                )
         if schema is not None:
             _copy_before(connection, schema)
         # tables are taken down and put up again: what points to them is looked at afterwards
@@ -172,13 +198,20 @@ def _copy_before(connection: Connection, schema: str) -> None:
     """Keep the record as it was before it is brought to another schema."""
     driver = connection.connection.driver_connection
     assert driver is not None  # just opened
-    record = Path(driver.execute("PRAGMA database_list").fetchone()[2])
-    copy = copies_of(record) / f"before-{newest_revision()}-from-{schema}.sqlite3"
+    copy = copies_of(path_of(connection)) / f"before-{newest_revision()}-from-{schema}.sqlite3"
     copy.parent.mkdir(exist_ok=True)
     copy.unlink(missing_ok=True)
     with closing(sqlite3.connect(copy)) as target:
         driver.backup(target)
         target.execute("PRAGMA journal_mode=DELETE")
+
+
+def path_of(connection: Connection) -> Path:
+    """Return the file that a connection is open on."""
+    driver = connection.connection.driver_connection  # no transaction is begun for it
+    assert driver is not None  # just opened
+    lines = driver.execute("PRAGMA database_list").fetchall()
+    return Path(next(place for _number, name, place in lines if name == "main"))
 
 
 def copies_of(record: Path) -> Path:

@@ -9,6 +9,12 @@ from plimb.core.errors import BadValue
 from plimb.store.database import is_known_schema
 
 
+def looking(path: Path) -> sqlite3.Connection:
+    """Open a record to look at, also one on a stick that cannot be written."""
+    still = "" if Path(f"{path}-wal").exists() else "&immutable=1"
+    return sqlite3.connect(f"{path.absolute().as_uri()}?mode=ro{still}", uri=True)
+
+
 def looked_at(path: Path, called: str) -> str:
     """Return the schema of a sound record.
 
@@ -22,7 +28,7 @@ def looked_at(path: Path, called: str) -> str:
     if not path.exists():
         raise BadValue(f"{called} {path} is not there.", field="FILE")
     try:
-        with closing(sqlite3.connect(f"file:{path}?mode=ro", uri=True)) as look:
+        with closing(looking(path)) as look:
             faults = list(_faults(look))
             row = look.execute("SELECT version_num FROM alembic_version").fetchone()
     except sqlite3.DatabaseError:
@@ -44,7 +50,7 @@ def looked_at(path: Path, called: str) -> str:
 def faults_of(path: Path) -> list[str]:
     """Return what is wrong with the file itself: its pages, and lines that point nowhere."""
     try:
-        with closing(sqlite3.connect(f"file:{path}?mode=ro", uri=True)) as look:
+        with closing(looking(path)) as look:
             return list(_faults(look))
     except sqlite3.DatabaseError as error:
         return [f"the file cannot be read ({error})"]

@@ -4,6 +4,7 @@ import gc
 import json
 import logging
 import socket
+from contextlib import nullcontext
 from pathlib import Path
 from threading import Thread
 from time import sleep
@@ -17,7 +18,7 @@ from plimb.core.errors import BadValue
 from plimb.core.lengths import mm
 from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer
-from plimb.store.database import Database
+from plimb.store.database import Database, is_writable
 from plimb.store.held import held
 from plimb.web.application import create_app
 
@@ -56,7 +57,9 @@ def run_server(
             field="port",
         ) from None
     place = f"http://{host}:{port}"
-    with listener, held(path, f"it is served at {place}"):
+    # what cannot be written is looked at only, and held by nobody
+    alone = held(path, f"it is served at {place}") if is_writable(path.parent) else nullcontext()
+    with listener, alone:
         _serve(path, listener, place, host, as_json, counter, standins)
 
 
@@ -80,7 +83,10 @@ def _serve(
         counter=run_counter() if standins and counter is None else counter,
         instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None,
     )
-    Thread(target=_copy_each_day, args=(database,), daemon=True).start()
+    if is_writable(path):
+        Thread(target=_copy_each_day, args=(database,), daemon=True).start()
+    else:
+        logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
     ready = f"Plimb is ready at {place} (record: {path.name}). Stop with Ctrl-C."
     print(json.dumps({"url": place, "record": str(path)}) if as_json else ready, flush=True)
     gc.freeze()
