@@ -68,6 +68,22 @@ class _Json(DefaultJSONProvider):
         return Response(body, mimetype=self.mimetype)
 
 
+PARTS = (
+    shop,
+    copies,
+    cards,
+    readings,
+    shims,
+    plans,
+    fitting,
+    sheets,
+    drawer,
+    engines,
+    page,
+)
+"""The nouns of the wire; the page answers whatever else is asked for."""
+
+
 def create_app(
     database: Database,
     *,
@@ -108,19 +124,7 @@ def create_app(
         instrument=instrument,
         readings=Readings(instrument.port) if instrument else None,
     )
-    for part in (
-        shop,
-        copies,
-        cards,
-        readings,
-        shims,
-        plans,
-        fitting,
-        sheets,
-        drawer,
-        engines,
-        page,
-    ):
+    for part in PARTS:
         app.register_blueprint(part.blueprint)
     log.init_app(app)
     door.init_app(app, host)
