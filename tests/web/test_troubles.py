@@ -5,9 +5,12 @@ from click.testing import CliRunner
 from sqlalchemy import event
 
 from plimb.cli.root import main
+from plimb.core.errors import BadValue
 from plimb.store.database import Database
+from plimb.store.held import held
 from plimb.store.troubles import plain_words
 from plimb.web.application import create_app
+from plimb.web.serving import run_server
 
 
 def full(database):
@@ -99,3 +102,16 @@ def test_troubles_are_worded(fault, says):
 
 def test_what_is_no_trouble_of_the_record_has_no_words():
     assert plain_words(ValueError("no such valve")) == ""
+
+
+def test_a_record_is_held_from_its_first_start_on(tmp_path, monkeypatch):
+    record, said = tmp_path / "not there yet" / "shop.sqlite3", []
+
+    def serve(*_args):
+        with pytest.raises(BadValue, match="it is served at"), held(record, "another"):
+            pass
+        said.append("refused")
+
+    monkeypatch.setattr("plimb.web.serving._serve", serve)
+    run_server(record, host="127.0.0.1", port=18941)
+    assert said == ["refused"]

@@ -1,6 +1,6 @@
 """A card read off the record: what it is worth now, for the screen and the sheet."""
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import replace
 from decimal import Decimal
 from fractions import Fraction
@@ -31,7 +31,7 @@ from plimb.core.job.slips import Before, Question, Slip, questions
 from plimb.core.job.status import Around, JobStatus, job_status, pieces_out
 from plimb.core.job.summary import NextCheck
 from plimb.core.job.tools import tool_list
-from plimb.core.job.valve import ValveStatus
+from plimb.core.job.valve import ValveRecord, ValveStatus
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
 from plimb.core.shim.sum import School
@@ -100,11 +100,10 @@ def _revision_now(session: Session, card: CardRow) -> EngineRevisionRow:
 
 def is_apart(card: CardRow) -> bool:
     """Return whether pieces are out in the first round, so that gaps can be felt no more."""
-    return _apart(card, status_of(card))
+    return _apart(card, written(card.rounds[-1], engine_of(card), card.trust).values())
 
 
-def _apart(card: CardRow, status: JobStatus) -> bool:
-    records = (state.record for state in status.valves.values())
+def _apart(card: CardRow, records: Iterable[ValveRecord]) -> bool:
     return len(card.rounds) > 1 or pieces_out(records, kind_of_job(card.kind))
 
 
@@ -181,7 +180,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         tools=tool_list(engine, kind, method_of(card)),
         checks=card.checks or SideChecks(),
         checks_before=get_card(session, earlier, whole=False).checks if earlier else None,
-        apart=_apart(card, status),
+        apart=_apart(card, (state.record for state in status.valves.values())),
         tray=card.trays[-1].document if card.trays else (),
         blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),

@@ -58,7 +58,8 @@ def run_server(
         ) from None
     place = f"http://{host}:{port}"
     # what cannot be written is looked at only, and held by nobody
-    alone = held(path, f"it is served at {place}") if is_writable(path.parent) else nullcontext()
+    written = is_writable(path) or not path.exists()
+    alone = held(path, f"it is served at {place}") if written else nullcontext()
     with listener, alone:
         _serve(path, listener, place, host, as_json, counter, standins)
 
