@@ -7,14 +7,17 @@ from collections.abc import Iterable, Sequence
 from contextlib import closing, suppress
 from dataclasses import dataclass
 from datetime import UTC, date, datetime
+from functools import partial
 from pathlib import Path
 
 from plimb.actions.views import forget
 from plimb.core.errors import BadValue, NotFound
+from plimb.store.copying import copied_whole, looking
 from plimb.store.database import Database, copies_of
-from plimb.store.health import looked_at, looking
+from plimb.store.health import looked_at
 from plimb.store.held import held
 from plimb.store.records import free_name
+from plimb.store.troubles import is_full
 
 NO_ROOM = "There is not enough room on the disk for it; nothing was changed. Make room, try again."
 
@@ -34,30 +37,11 @@ def back_up(record: Path, copy: Path) -> None:
 
 def _whole(source: Path, copy: Path) -> Path:
     """Return a looked-at copy of a record under a name of its own beside where it is to be."""
-    half = copy.with_name(copy.name + ".part")
     try:
-        copy.parent.mkdir(parents=True, exist_ok=True)
-        half.unlink(missing_ok=True)
-        with (
-            closing(looking(source)) as whole,
-            closing(sqlite3.connect(half)) as target,
-        ):
-            whole.backup(target)
-            target.execute("PRAGMA journal_mode=DELETE")
-        half.chmod(0o600)
-        with half.open("rb") as written:
-            os.fsync(written.fileno())
-        looked_at(half, "copy")
+        return copied_whole(source, copy, partial(looked_at, called="copy"))
     except (sqlite3.Error, OSError) as error:
-        with suppress(OSError):
-            half.unlink(missing_ok=True)
-        full = "full" in str(error) or "No space" in str(error)
-        why = NO_ROOM if full else f"{copy} cannot be written ({error}); nothing was changed."
-        raise BadValue(why, field="FILE") from None
-    except BadValue:
-        half.unlink(missing_ok=True)
-        raise
-    return half
+        why = f"{copy} cannot be written ({error}); nothing was changed."
+        raise BadValue(NO_ROOM if is_full(error) else why, field="FILE") from None
 
 
 def restore(copy: Path, record: Path) -> Path | None:
@@ -71,11 +55,11 @@ def restore(copy: Path, record: Path) -> Path | None:
     """
     looked_at(copy, "copy")
     with held(record, "a copy is being put back"):
-        return _put_back(copy, record)
+        return _put_back(_whole(copy, record), record)
 
 
-def _put_back(copy: Path, record: Path) -> Path | None:
-    half = _whole(copy, record)
+def _put_back(whole: Path, record: Path) -> Path | None:
+    """Put what stands whole beside a record in its place; return where the one before lies."""
     aside = None
     if record.exists():
         with suppress(sqlite3.DatabaseError), closing(sqlite3.connect(record)) as old:
@@ -88,7 +72,7 @@ def _put_back(copy: Path, record: Path) -> Path | None:
     for leftover in ("-wal", "-shm"):
         if aside is not None and Path(f"{record}{leftover}").exists():
             Path(f"{record}{leftover}").rename(f"{aside}{leftover}")
-    half.replace(record)
+    whole.replace(record)
     return aside
 
 
@@ -192,8 +176,9 @@ def put_back(database: Database, name: str) -> str:
         raise NotFound(f"There is no copy called {name}.", field="name")
     copy = copies_of(database.path) / name
     looked_at(copy, "copy")
+    whole = _whole(copy, database.path)
     with database.alone():
-        aside = _put_back(copy, database.path)
+        aside = _put_back(whole, database.path)
     forget()
     assert aside is not None  # it was served
     return aside.name

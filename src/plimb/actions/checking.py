@@ -10,7 +10,8 @@ from plimb.actions.views import read_card, status_of
 from plimb.core.errors import BadValue
 from plimb.core.job.summary import summary_of
 from plimb.store.cards import get_card
-from plimb.store.database import Database, newest_revision
+from plimb.store.copying import newest_revision
+from plimb.store.database import Database
 from plimb.store.health import faults_of, looked_at
 from plimb.store.shims import audit
 from plimb.store.tables.card import CardRow

@@ -10,7 +10,8 @@ from sqlalchemy.orm import Session
 
 from plimb.core.errors import BadValue, NotReady
 from plimb.files.records import write_json
-from plimb.store.database import Database, newest_revision
+from plimb.store.copying import newest_revision
+from plimb.store.database import Database
 from plimb.store.engines import list_engines
 from plimb.store.tables.base import Base
 

@@ -11,7 +11,6 @@ from typing import Any
 from alembic import command
 from alembic.config import Config
 from alembic.runtime.migration import MigrationContext
-from alembic.script import ScriptDirectory
 from platformdirs import user_data_path
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.exc import DBAPIError
@@ -19,9 +18,14 @@ from sqlalchemy.orm import Session, sessionmaker
 from sqlalchemy.pool import QueuePool
 
 from plimb.core.errors import BadValue
+from plimb.store.copying import (
+    MIGRATIONS,
+    copied_whole,
+    looking,
+    newest_revision,
+    refuse_later,
+)
 from plimb.store.troubles import plain_words
-
-MIGRATIONS = Path(__file__).parent / "migrations"
 
 
 def record_path(name: str) -> Path:
@@ -130,19 +134,6 @@ def _looked_at_only(path: Path) -> Engine:
     return create_engine("sqlite://", creator=look, poolclass=QueuePool)
 
 
-def newest_revision() -> str:
-    """Return the name of the newest schema."""
-    head = ScriptDirectory(str(MIGRATIONS)).get_current_head()
-    assert head is not None  # the migrations ship with the package
-    return head
-
-
-def is_known_schema(name: str) -> bool:
-    """Return whether this version of Plimb can read records of a schema."""
-    known = ScriptDirectory(str(MIGRATIONS)).walk_revisions()
-    return name in {one.revision for one in known}
-
-
 def migrate(engine: Engine) -> None:
     """Bring the record to the newest schema, from empty or from any earlier one.
 
@@ -183,12 +174,8 @@ def migrate(engine: Engine) -> None:
 
 def _refuse_others(connection: Connection, schema: str | None) -> None:
     """Refuse a later version's record, and a file of tables that are not Plimb's."""
-    if schema is not None and not is_known_schema(schema):
-        raise BadValue(
-            f"record: it was written by a later version of Plimb (schema {schema}); put that "
-            "version in, or put back an older copy.",
-            field="database",
-        )
+    if schema is not None:
+        refuse_later(schema, "record: it", "database")
     tables = connection.exec_driver_sql("SELECT count(*) FROM sqlite_schema").scalar()
     if schema is None and tables:
         raise BadValue("record: the file is no record of Plimb's; name another.", field="database")
@@ -196,14 +183,16 @@ def _refuse_others(connection: Connection, schema: str | None) -> None:
 
 def _copy_before(connection: Connection, schema: str) -> None:
     """Keep the record as it was before it is brought to another schema."""
-    driver = connection.connection.driver_connection
-    assert driver is not None  # just opened
-    copy = copies_of(path_of(connection)) / f"before-{newest_revision()}-from-{schema}.sqlite3"
-    copy.parent.mkdir(exist_ok=True)
-    copy.unlink(missing_ok=True)
-    with closing(sqlite3.connect(copy)) as target:
-        driver.backup(target)
-        target.execute("PRAGMA journal_mode=DELETE")
+    record = path_of(connection)
+    copy = copies_of(record) / f"before-{newest_revision()}-from-{schema}.sqlite3"
+    # lines that point nowhere are looked for after the upgrade, which is refused for them
+    copied_whole(record, copy, _readable).replace(copy)
+
+
+def _readable(copy: Path) -> None:
+    with closing(looking(copy)) as look:
+        if look.execute("PRAGMA integrity_check").fetchone()[0] != "ok":
+            raise BadValue("record: it is damaged. Put back a copy.", field="database")
 
 
 def path_of(connection: Connection) -> Path:

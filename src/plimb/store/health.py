@@ -6,13 +6,7 @@ from contextlib import closing
 from pathlib import Path
 
 from plimb.core.errors import BadValue
-from plimb.store.database import is_known_schema
-
-
-def looking(path: Path) -> sqlite3.Connection:
-    """Open a record to look at, also one on a stick that cannot be written."""
-    still = "" if Path(f"{path}-wal").exists() else "&immutable=1"
-    return sqlite3.connect(f"{path.absolute().as_uri()}?mode=ro{still}", uri=True)
+from plimb.store.copying import looking, refuse_later
 
 
 def looked_at(path: Path, called: str) -> str:
@@ -38,12 +32,7 @@ def looked_at(path: Path, called: str) -> str:
     if faults:
         raise BadValue(f"{called} {path} is damaged: {faults[0]}.", field="FILE")
     schema = str(row[0])
-    if not is_known_schema(schema):
-        raise BadValue(
-            f"{called} {path} was written by a later version of Plimb (schema {schema}); put that "
-            "version in, or take an older copy.",
-            field="FILE",
-        )
+    refuse_later(schema, f"{called} {path}", "FILE")
     return schema
 
 

@@ -2,8 +2,9 @@
 
 from errno import EACCES, EDQUOT, ENOSPC, EROFS
 
+_FULL = ("disk is full", "no space left")
 _SAID = (
-    (("disk is full", "no space left"), "The disk is full: nothing was saved. Make room, then do "
+    (_FULL, "The disk is full: nothing was saved. Make room, then do "
      "it again."),
     (("readonly", "read-only"), "The record, or its folder, cannot be written: nothing was saved. "
      "Give this user the right to write there."),
@@ -20,10 +21,19 @@ _SAID = (
 _BY_NUMBER = {ENOSPC: "disk is full", EDQUOT: "disk is full", EROFS: "readonly", EACCES: "readonly"}
 
 
+def is_full(fault: BaseException) -> bool:
+    """Return whether it went wrong for want of room on the disk."""
+    return any(sign in _text(fault) for sign in _FULL)
+
+
+def _text(fault: BaseException) -> str:
+    number = getattr(fault, "errno", None)
+    return f"{_BY_NUMBER.get(number or 0, '')} {fault}".lower()
+
+
 def plain_words(fault: BaseException) -> str:
     """Return what went wrong and what to do about it, nothing where it is none of these."""
-    number = getattr(fault, "errno", None)
-    text = f"{_BY_NUMBER.get(number or 0, '')} {fault}".lower()
+    text = _text(fault)
     for signs, words in _SAID:
         if any(sign in text for sign in signs):
             return words
