@@ -57,3 +57,8 @@ def test_a_record_is_for_its_owner_alone(tmp_path):
     database = Database(tmp_path / "deep" / "shop.sqlite3")
     database.close()
     assert database.path.stat().st_mode & 0o777 == 0o600
+
+
+def test_an_empty_record_has_the_usual_copies_kept(database):
+    answer = create_app(database).test_client().get("/api/copies")
+    assert answer.get_json() == {"copies": [], "kept": {"days": 7, "weeks": 4, "months": 12}}

@@ -10,7 +10,7 @@ from plimb.actions.views import status_of
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import show_mm
-from plimb.core.plan.search import VARIANTS
+from plimb.core.plan.search import known_variant
 from plimb.core.shim.family import check_shim
 from plimb.core.shim.shim import Source
 from plimb.store.readings import write_choice
@@ -146,6 +146,4 @@ def forbid_piece(on: OnCard, *, valve: str, thickness_nm: int, forbidden: bool) 
 @act("variant {variant}")
 def set_variant(on: OnCard, variant: str) -> None:
     """Choose among the plan and its alternatives; BadValue where there is no such alternative."""
-    if variant not in VARIANTS:
-        raise BadValue(f"variant is one of {', '.join(VARIANTS)}.", field="variant")
-    on.card.variant = variant
+    on.card.variant = known_variant(variant)

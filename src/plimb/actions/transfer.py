@@ -26,6 +26,7 @@ from plimb.files.readings import (
     shim_cells,
 )
 from plimb.files.records import (
+    MOST_NAME,
     CardRecord,
     ChoiceLine,
     HistoryPart,
@@ -208,7 +209,6 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         return card.id
 
 
-MOST_LABEL = 200
 FROM_FILE = "{} (from a file)"
 
 
@@ -218,7 +218,7 @@ def _engine_for(
     """Return the engine as it is in the file: one that is here and was so once, or a new one."""
     wanted = json.loads(document)
     engines = list_engines(session)
-    own = FROM_FILE.format(label)[:MOST_LABEL]
+    own = FROM_FILE.format(label)[:MOST_NAME]
     mine = [one for one in engines if one.label == label or one.label.startswith(own)]
     for engine in mine:
         for revision in reversed(engine.revisions):

@@ -10,6 +10,8 @@ import click
 from plimb import __version__
 from plimb.core.errors import BadValue, PlimbError
 
+DEFAULT_PORT = 8017
+
 COMMANDS = {
     "shim": "shim",
     "turn": "engine",

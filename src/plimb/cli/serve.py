@@ -4,12 +4,10 @@ from pathlib import Path
 
 import click
 
-from plimb.cli.root import database_option, json_option, main
+from plimb.cli.root import DEFAULT_PORT, database_option, json_option, main
 from plimb.demo.load import load_demo
 from plimb.store.database import record_path
 from plimb.web.serving import run_server
-
-DEFAULT_PORT = 8017
 
 _port = click.option(
     "--port", type=click.IntRange(1, 65535), envvar="PLIMB_PORT", default=DEFAULT_PORT

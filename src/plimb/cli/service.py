@@ -7,7 +7,7 @@ from pathlib import Path
 
 import click
 
-from plimb.cli.root import database_option, main
+from plimb.cli.root import DEFAULT_PORT, database_option, main
 from plimb.core.errors import BadValue
 from plimb.store.database import record_path
 
@@ -33,7 +33,7 @@ WantedBy=multi-user.target
 
 @main.command()
 @database_option
-@click.option("--port", type=click.IntRange(1, 65535), default=8017)
+@click.option("--port", type=click.IntRange(1, 65535), default=DEFAULT_PORT)
 @click.option("--user", default=None, help="Who it runs as; by default whoever asks.")
 def service(database: Path | None, port: int, user: str | None) -> None:
     """Print a systemd unit that serves the record from start-up on; docs/running.md says more."""

@@ -26,7 +26,7 @@ from plimb.core.job.summary import ShopThings
 from plimb.core.job.tray import Part, check_tray
 from plimb.core.lengths import decimal_in
 from plimb.core.measure.blades import BladeSet
-from plimb.core.plan.search import VARIANTS
+from plimb.core.plan.search import known_variant
 from plimb.core.shim.shim import Condition, Instrument, Source, Trust
 from plimb.files.card_file import CardFile, RoundPart
 from plimb.files.engine_parts import FilePart, Name, readable_bolts
@@ -34,10 +34,10 @@ from plimb.files.open_json import validated
 from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
 
 Text = Annotated[str, Field(max_length=4000)]
-Who = Annotated[str, Field(max_length=200)]
+MOST_NAME = 200
+Who = Annotated[str, Field(max_length=MOST_NAME)]
 Why = Annotated[str, Field(max_length=500)]
 """As long as the screen takes a name and a reason: what stands in a file fits a sheet."""
-MOST_NAME = 200
 Thing = TypeVar("Thing", BladeSet | None, Instrument | None)
 Km = Annotated[int, Field(ge=0, le=2_000_000)]
 Hours = Annotated[Decimal, Field(ge=0, le=2_000_000, allow_inf_nan=False)]
@@ -144,12 +144,6 @@ def _figure(text: str) -> str:
     return text
 
 
-def _variant(name: str) -> str:
-    if name not in VARIANTS:
-        raise BadValue(f"variant is one of {', '.join(VARIANTS)}.", field="variant")
-    return name
-
-
 def _named(thing: Thing) -> Thing:
     if thing is not None and not 0 < len(thing.name.strip()) <= MOST_NAME:
         raise BadValue(f"name: of 1 to {MOST_NAME} characters.", field="name")
@@ -162,7 +156,7 @@ Figure = Annotated[str, Field(max_length=12), AfterValidator(_figure)]
 class JobPart(_Exact):
     """The job: who, why, when, in which state, with what. The names are those of the record."""
 
-    label: Annotated[str, Field(min_length=1, max_length=200)]
+    label: Annotated[str, Field(min_length=1, max_length=MOST_NAME)]
     note: Text = ""
     blade_set: Annotated[BladeSet | None, AfterValidator(_named)] = None
     instrument: Annotated[Instrument | None, AfterValidator(_named)] = None
@@ -177,7 +171,7 @@ class JobPart(_Exact):
     warm_reason: Text = ""
     method: Method = Method.MARKS
     seen_to: Annotated[tuple[Annotated[str, Field(max_length=60)], ...], Field(max_length=400)] = ()
-    variant: Annotated[str, AfterValidator(_variant)] = "best"
+    variant: Annotated[str, AfterValidator(known_variant)] = "best"
     forbidden: Annotated[tuple[tuple[Name, Nm], ...], Field(max_length=400)] = ()
     zero_nm: Nm | None = None
     tightening: Annotated[

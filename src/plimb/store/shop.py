@@ -27,6 +27,9 @@ def get_shop(session: Session) -> ShopRow:
             hand_turns=2,
             wrench=TorqueUnit.NM,
             sure=90,
+            keep_days=7,
+            keep_weeks=4,
+            keep_months=12,
         )
         session.add(shop)
     return shop

@@ -7,7 +7,7 @@ from typing import Any
 from plimb.core.engine.engine import Clearance
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Limits, Verdict, judge
-from plimb.core.measure.uncertainty import SURE, kept_chance
+from plimb.core.measure.uncertainty import kept_chance
 from plimb.core.shim.shim import Condition
 from plimb.core.words import percent
 
@@ -93,7 +93,7 @@ def comes_along(clearance: Clearance, which: WhichToSet, shafts_out: frozenset[s
 
 
 def doubtful(
-    clearance: Clearance, gap: Gap, shafts_out: frozenset[str], sure: float = SURE
+    clearance: Clearance, gap: Gap, shafts_out: frozenset[str], sure: float
 ) -> float | None:
     """Return the chance of a valve that reads in spec without being sure, its shaft being out.
 
@@ -124,7 +124,7 @@ def valve_need(
     condition: Condition,
     which: WhichToSet,
     shafts_out: frozenset[str],
-    sure: float = SURE,
+    sure: float,
 ) -> ValveNeed:
     """Return what one valve asks for, the camshafts that come out anyway being known.
 

@@ -140,9 +140,10 @@ class _Shelf:
         about = lying[max(0, place - MOST_AT_HAND - 1) : place + MOST_AT_HAND + 1]
         about = [one for one in about if one.from_valve != row.valve]
         near = nsmallest(MOST_AT_HAND, about, key=lambda one: abs(one.thickness_nm - ideal_nm))
-        if move.source in (Source.ENGINE, Source.DRAWER) and _key(move) not in map(_key, near):
-            taken = self.first.get((kind, _key(move)))
-            near += [taken] if taken else []
+        at_hand = move.source in (Source.ENGINE, Source.DRAWER)
+        taken = self.first.get((kind, _key(move))) if at_hand else None
+        if taken and _key(move) not in map(_key, near):
+            near.append(taken)
         return near
 
     def _option(self, row: PlanRow, offer: _Offer, move: Move, safe: Window | None) -> Option:

@@ -85,6 +85,13 @@ OTHERS = ("buy-nothing", "only-new", "touch-least")
 VARIANTS = ("best", *OTHERS)
 
 
+def known_variant(name: str) -> str:
+    """Return the name of the plan or one of its alternatives; BadValue for any other."""
+    if name not in VARIANTS:
+        raise BadValue(f"variant is one of {', '.join(VARIANTS)}.", field="variant")
+    return name
+
+
 def instead(request: PlanRequest, name: str) -> PlanRequest:
     """Return what one of the alternatives is made from; any other name is the plan's own."""
     policy = request.policy
