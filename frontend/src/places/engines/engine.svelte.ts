@@ -148,9 +148,10 @@ export class EngineState extends Attempt {
     clearTimeout(this.timer);
     this.timer = setTimeout(() => {
       const document = this.text();
+      const stands = this.asking("drawing");
       void this.at(async () => {
         const drawn = await answer(api.POST("/api/engines/draft", { body: { document } }));
-        ({ drawing: this.drawing, turning: this.turning } = drawn);
+        if (stands()) ({ drawing: this.drawing, turning: this.turning } = drawn);
       });
     }, PAUSE_MS);
   }
@@ -202,6 +203,16 @@ export class EngineState extends Attempt {
 
   // what is edited ------------------------------------------------------------------------
 
+  /** How often each thing was asked: answers may overtake one another, and the last one stands. */
+  private readonly asked: Record<string, number> = {};
+
+  /** Ask something of the server; what is returned says whether nothing newer was asked since. */
+  private asking(what: string): () => boolean {
+    const turn = (this.asked[what] ?? 0) + 1;
+    this.asked[what] = turn;
+    return () => this.asked[what] === turn;
+  }
+
   /** Readings of what was typed that are still on their way: saving waits for them. */
   private pending: Promise<unknown> = Promise.resolve();
 
@@ -213,13 +224,15 @@ export class EngineState extends Attempt {
     take: (read: Schemas["PrintedOut"]) => void,
   ): void {
     this.faults.delete(called);
+    const stands = this.asking(called);
     const read = async (): Promise<void> => {
       if (text.trim())
         try {
           const body = { text, room, unit: this.file?.unit ?? "mm" };
-          take(await answer(api.POST("/api/engines/spec", { body })));
+          const understood = await answer(api.POST("/api/engines/spec", { body }));
+          if (stands()) take(understood);
         } catch (error) {
-          this.faults.set(called, (error as Refusal).sentence);
+          if (stands()) this.faults.set(called, (error as Refusal).sentence);
         }
       this.redraw();
     };
