@@ -1,11 +1,12 @@
 """A fresh record, an application on it, and the school that ships as the demo."""
 
+import os
 import shutil
 from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
-from hypothesis import HealthCheck, settings
+from hypothesis import HealthCheck, Phase, settings
 
 from plimb.actions.cards import Change
 from plimb.actions.views import read_card
@@ -15,7 +16,16 @@ from plimb.web.application import create_app
 
 NOON = datetime(2026, 11, 24, 12, 0)
 
-settings.register_profile("plimb", deadline=None, suppress_health_check=[HealthCheck.too_slow])
+LONG = bool(os.environ.get("PLIMB_LONG"))
+
+settings.register_profile(
+    "plimb",
+    deadline=None,
+    derandomize=not LONG,  # `make test` tries the same cases every time, `make test-long` new ones
+    phases=[Phase.explicit, Phase.generate, Phase.shrink] if LONG else [Phase.explicit,
+                                                                         Phase.generate],
+    suppress_health_check=[HealthCheck.too_slow],
+)  # fmt: skip
 settings.load_profile("plimb")
 
 

@@ -226,3 +226,19 @@ def test_a_shim_struck_out_is_in_no_valve_and_what_it_made_way_for_is_in_again(j
     assert inside() == ["2.50"]
     with job.database.reading() as session:
         assert audit(session) == []
+
+
+def test_a_shim_once_called_scrap_opens_no_valve_in_spec_until_it_is_read_again(job):
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    shim(job, "IN L", "2.500", Condition.SCRAP)
+    job.act(sign_card, signed_by="Oda", remarks="No piece was there for it.")
+    job.open()
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    assert plan_of(job).remembered == ("IN L",)
+    assert not plan_of(job).plan.changed
+    assert job.view.status.valves["IN L"].need is Need.LEAVE
+    shim(job, "IN L", "2.500", Condition.SCRAP)
+    assert plan_of(job).plan.move("IN L").changes
+    assert job.view.status.valves["IN L"].need is Need.OPEN

@@ -181,7 +181,9 @@ def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dic
             measured_nm=row.measured_nm,
             trust=card.trust,
             answered=True,
-            condition=row.condition,
+            # what was called scrap goes into no other valve, and is read again before it
+            # opens one that is in: the card knows nothing of it yet
+            condition=Condition.WORN if row.condition is Condition.SCRAP else row.condition,
         )
         for row in shims_in(session, card.revision.engine_id)
         if row.valve in names and (row.measured_nm or row.marked_nm)
