@@ -182,7 +182,7 @@ def test_a_copy_is_kept_from_before_an_upgrade(tmp_path):
 
 def test_what_is_not_well_is_found(school):
     assert check_record(school.path) == []
-    with school.writing() as session:
+    with school.writing("tried") as session:
         session.connection().exec_driver_sql(
             "UPDATE card SET summary = json_set(summary, '$.opened', 77) WHERE id = 2"
         )

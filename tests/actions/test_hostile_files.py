@@ -10,7 +10,7 @@ import pytest
 from plimb.actions.bench import read_shop
 from plimb.actions.planning import read_plan
 from plimb.actions.signing import read_sheet
-from plimb.actions.transfer import export_card, import_card
+from plimb.actions.transfer import card_text, import_card
 from plimb.actions.views import read_card
 from plimb.core.errors import PlimbError
 from plimb.files.sheet_pdf import sheet_pdf
@@ -48,7 +48,7 @@ def changed(document, path, value):
 
 def test_a_file_is_refused_whole_or_every_view_shows_what_it_brought(school):
     with school.reading() as session:
-        documents = [json.loads(export_card(session, number)) for number in (1, 2, 3)]
+        documents = [json.loads(card_text(session, number)) for number in (1, 2, 3)]
     places = [(one, path) for one in documents for path in leaves(one)]
     dice, taken, refused = random.Random(20261126), 0, 0
     for _file in range(FILES):
@@ -77,7 +77,7 @@ def test_a_file_is_refused_whole_or_every_view_shows_what_it_brought(school):
 )
 def test_what_a_view_would_trip_over_is_refused_at_the_door(school, name, value):
     with school.reading() as session:
-        document = json.loads(export_card(session, 2))
+        document = json.loads(card_text(session, 2))
     document["job"][name] = value
     with pytest.raises(PlimbError) as said:
         import_card(school, json.dumps(document), now=NOON)
@@ -86,7 +86,7 @@ def test_what_a_view_would_trip_over_is_refused_at_the_door(school, name, value)
 
 def test_a_card_that_comes_in_changes_no_engine_here(school):
     with school.reading() as session:
-        text = export_card(session, 1)
+        text = card_text(session, 1)
         before = {one.label: one.revisions[-1].document for one in list_engines(session)}
         label = read_card(session, 1).label
     import_card(school, text, now=NOON)  # its own engine, as it was: nothing new

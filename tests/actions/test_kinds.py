@@ -19,7 +19,7 @@ from plimb.actions.readings import write_down_gap
 from plimb.actions.remembering import set_method
 from plimb.actions.shop import add_instrument, save_blade_set, set_blade_state
 from plimb.actions.signing import blank_sheet, sign_card
-from plimb.actions.transfer import export_card, import_card
+from plimb.actions.transfer import card_text, import_card
 from plimb.core.engine.machine import Measure, RenewedPart
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
@@ -129,7 +129,7 @@ def test_what_was_found_changes_only_with_a_reason_once_pieces_are_out(database)
     assert job.view.at is Stage.CHOOSE
     with database.reading() as session:
         again = import_card(Database(database.path.parent / "other.sqlite3"),
-                            export_card(session, job.card.id), now=NOON)  # fmt: skip
+                            card_text(session, job.card.id), now=NOON)  # fmt: skip
     assert again == 1
 
 
@@ -175,7 +175,7 @@ def test_miles_stay_miles_on_card_sheet_and_file(database):
     job = Job(database, change=known, opened={"distance": 14000, "measure": Measure.MILES})
     assert job.line("At") == "14000 miles"
     with database.reading() as session:
-        assert json.loads(export_card(session, job.card.id))["job"]["distance_mi"] == 14000
+        assert json.loads(card_text(session, job.card.id))["job"]["distance_mi"] == 14000
     job.act(sign_card, signed_by="Oda", remarks="as found", next_distance=28000)
     assert job.sheet.next_check == "at 28000 miles"
     assert read_shop(database).cards[0].next_check == "at 28000 miles"
@@ -261,11 +261,11 @@ def test_everything_a_card_carries_goes_out_and_comes_in_again(database, tmp_pat
     job.act(noting.note_checks, checks=SideChecks(chain="slack"))
     job.act(noting.note_bill, lines=[BillLine(what="Gasket", price=Decimal("9.99"))])
     with database.reading() as session:
-        text = export_card(session, job.card.id)
+        text = card_text(session, job.card.id)
     other = Database(tmp_path / "other.sqlite3")
     number = import_card(other, text, now=NOON)
     with other.reading() as session:
-        assert export_card(session, number) == text
+        assert card_text(session, number) == text
     other.close()
 
 

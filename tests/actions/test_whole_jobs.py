@@ -28,7 +28,7 @@ from plimb.actions.readings import write_down_gap
 from plimb.actions.rounds import next_round
 from plimb.actions.shims import write_down_shim
 from plimb.actions.signing import read_sheet, sign_card
-from plimb.actions.transfer import export_card, import_card
+from plimb.actions.transfer import card_text, import_card
 from plimb.actions.views import read_card
 from plimb.core.errors import PlimbError
 from plimb.core.job.stages import Stage
@@ -291,12 +291,12 @@ class Jobs(RuleBasedStateMachine):
     @rule()
     def out_and_in_again(self):
         with self.database.reading() as session:
-            text = export_card(session, self.card)
+            text = card_text(session, self.card)
         empty = Database(self.path.with_name("taken.sqlite3"))
         try:
             taken = import_card(empty, text, now=NOON)
             with empty.reading() as session:
-                assert export_card(session, taken) == text
+                assert card_text(session, taken) == text
         finally:
             empty.close()
 

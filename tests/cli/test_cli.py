@@ -270,7 +270,9 @@ def test_cards_go_out_as_json_csv_and_pdf_and_in_again(record, tmp_path):
     assert json.loads(taken.stdout) == {"cards": [1, 2]}
     again = tmp_path / "again.json"
     plimb("export", *new, "--card", "2", "--out", str(again))
-    assert again.read_bytes() == written[1].read_bytes()
+    there, here = json.loads(again.read_text("utf-8")), json.loads(written[1].read_text("utf-8"))
+    assert (there.pop("origin")["card"], here.pop("origin")["card"]) == (2, 4)
+    assert there == here
     plan = plimb("plan", str(written[1]), "--json")
     assert json.loads(plan.stdout)["optimal"] is True
 

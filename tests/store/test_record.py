@@ -47,13 +47,13 @@ def test_foreign_keys_and_the_write_ahead_log_are_on(database):
         assert session.scalar(text("PRAGMA foreign_keys")) == 1
         assert session.scalar(text("PRAGMA journal_mode")) == "wal"
     orphan = text("INSERT INTO round (card_id, number) VALUES (999, 1)")
-    with database.writing() as session, pytest.raises(IntegrityError):
+    with database.writing("tried") as session, pytest.raises(IntegrityError):
         session.execute(orphan)
 
 
 def test_half_a_transaction_is_none(school):
     def stop_half_way():
-        with school.writing() as session:
+        with school.writing("tried") as session:
             get_card(session, 3).reason = "changed"
             session.flush()
             raise RuntimeError

@@ -74,7 +74,7 @@ def test_eight_writers_lose_double_and_misplace_nothing(school):
 
 
 def test_the_audit_sees_a_piece_that_was_moved_without_a_record(school):
-    with school.writing() as session:
+    with school.writing("tried") as session:
         row = session.query(ShimRow).where(ShimRow.place == "drawer").first()
         row.place, row.engine_id, row.valve = "engine", 4, "V1"
     with school.reading() as session:

@@ -14,7 +14,7 @@ from plimb.actions.cards import Change
 from plimb.actions.engines import read_engine_view, revise
 from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
-from plimb.actions.transfer import export_card, fingerprint_of
+from plimb.actions.transfer import card_text, fingerprint_of
 from plimb.actions.views import read_card
 from plimb.core.errors import BadValue
 from plimb.core.job.slips import Slip
@@ -87,7 +87,7 @@ def test_every_earlier_record_opens_whole_and_is_written_on(opened, hand, sql):
 def test_card_files_and_so_the_fingerprints_of_signed_cards_stay(opened, stem):
     database = opened(next(sql for sql in RECORDS if sql.stem == stem))
     with database.reading() as session:
-        files = {number: export_card(session, number) for number in cards_of(database)}
+        files = {number: card_text(session, number) for number in cards_of(database)}
         signed = fingerprint_of(session, get_card(session, 1))
     hashes = {n: hashlib.sha256(text.encode()).hexdigest()[:12] for n, text in files.items()}
     assert hashes == FOURTH
@@ -148,7 +148,7 @@ def test_whole_hours_of_before_are_the_same_hours(tmp_path):
     database = Database(path)
     with database.reading() as session:
         assert read_card(session, 2).hours == Decimal(62)
-        assert json.loads(export_card(session, 2))["job"]["hours"] == 62
+        assert json.loads(card_text(session, 2))["job"]["hours"] == 62
     database.close()
 
 

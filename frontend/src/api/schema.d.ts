@@ -1676,6 +1676,8 @@ export interface components {
             only_valve: string | null;
             /** Opened By */
             opened_by: string;
+            /** Origin */
+            origin: string;
             /** Put Away At */
             put_away_at: string | null;
             /** Reach */

@@ -106,7 +106,7 @@ def _keep_missing_summaries(database: Database) -> None:
     with database.reading() as session:
         missing = without_summary(session)
     for number in missing:
-        with database.writing() as session:
+        with database.writing("what lists show made up for") as session:
             keep_summary(get_card(session, number))
 
 

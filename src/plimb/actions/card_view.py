@@ -109,6 +109,7 @@ class CardView:
     bill: tuple[BillLine, ...]
     apart: bool
     put_away_at: datetime | None
+    origin: str
     conditions: Conditions
     method: Method
     turning: Cycle

@@ -100,12 +100,12 @@ def act(
         def done(
             database: Database, change: Change, /, *args: Said.args, **said: Said.kwargs
         ) -> Written:
-            with database.writing() as session:
+            bound = says.bind(None, *args, **said)
+            bound.apply_defaults()
+            action = " ".join(called.format(**bound.arguments).split())
+            with database.writing(action, change.now) as session:
                 card = get_card(session, change.card_id)
                 if not done_before(session, card, change.key):
-                    bound = says.bind(None, *args, **said)
-                    bound.apply_defaults()
-                    action = " ".join(called.format(**bound.arguments).split())
                     step(
                         session, card, seen=change.version, key=change.key, action=action,
                         now=change.now,

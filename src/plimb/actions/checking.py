@@ -1,28 +1,37 @@
 """The health of a record: the file, the pieces, what lists show against the cards."""
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
+from functools import partial
 from pathlib import Path
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from plimb.actions.transfer import fingerprint_of
 from plimb.actions.views import read_card, status_of
 from plimb.core.errors import BadValue
 from plimb.core.job.summary import summary_of
+from plimb.files.engine_file import parsed_engine
 from plimb.store.cards import get_card
 from plimb.store.copying import newest_revision
 from plimb.store.database import Database
+from plimb.store.engines import list_engines
+from plimb.store.families import core_family, families
 from plimb.store.health import faults_of, looked_at
+from plimb.store.journal import journal_faults
+from plimb.store.seals import seal_faults
 from plimb.store.shims import audit
+from plimb.store.shop import core_set, get_shop, list_blade_sets
 from plimb.store.tables.card import CardRow
 
 
 def check_record(record: Path) -> list[str]:
     """Return all that is wrong with a record, a sentence each; none where it is well.
 
-    Looks at the file's pages and at lines that point nowhere, at each piece's moves, and at
-    each card: whether it can be read, and whether lists show it as it stands. Nothing is
-    written; an older version's record is looked at as a file only.
+    Looks at the file's pages and at lines that point nowhere, at the journal and whether every
+    line stands as it says, at each piece's moves, and at each card: whether it can be read,
+    whether lists show it as it stands, whether it is as it was sealed. Nothing is written; an
+    older version's record is looked at as a file only.
 
     Raises:
         BadValue: There is no record there, or it is a later version's.
@@ -39,9 +48,33 @@ def check_record(record: Path) -> list[str]:
     database = Database(record)
     try:
         with database.reading() as session:
-            return [*audit(session), *_cards(session)]
+            return list(faults_in(session))
     finally:
         database.close()
+
+
+def faults_in(session: Session) -> Iterator[str]:
+    """Give all in which what is on record does not hold together, a sentence each."""
+    yield from journal_faults(session.connection())
+    yield from audit(session)
+    yield from _others(session)
+    yield from _cards(session)
+
+
+def _others(session: Session) -> Iterator[str]:
+    """Say what of the shop, its engines and its families cannot be read."""
+    reads: list[tuple[str, Callable[[], object]]] = [
+        ("the shop", lambda: get_shop(session).name),
+        *((f"engine {one.id}", partial(parsed_engine, one.revisions[-1].document))
+          for one in list_engines(session)),
+        *((f"family {one.id}", partial(core_family, one)) for one in families(session)),
+        *((f"feeler set {one.id}", partial(core_set, one)) for one in list_blade_sets(session)),
+    ]  # fmt: skip
+    for name, read in reads:
+        try:
+            read()
+        except Exception as error:
+            yield f"{name} cannot be read ({type(error).__name__}: {error})"
 
 
 def _cards(session: Session) -> Iterator[str]:
@@ -53,5 +86,7 @@ def _cards(session: Session) -> Iterator[str]:
             # cards last changed before summaries were kept get one when the bench is next shown
             if card.summary is not None and card.summary != told:
                 yield f"card {number} is shown in lists otherwise than it stands"
+            if fingerprint := fingerprint_of(session, card, amendments=0):
+                yield from seal_faults(session, card, fingerprint)
         except Exception as error:  # whatever is wrong with one card, the others are looked at
             yield f"card {number} cannot be read ({type(error).__name__}: {error})"

@@ -189,7 +189,7 @@ def add_pieces(
         Ambiguous: A marking can be read in more than one way.
         NotFound: There is no such family.
     """
-    with database.writing() as session:
+    with database.writing("put into the drawer", now) as session:
         row = numbered(session, ShimFamilyRow, family_id)
         wanted = _typed_pieces(text, core_family(row), condition)
         for piece, count in wanted:
@@ -225,7 +225,7 @@ def move_piece(
         PieceMoved: It has gone elsewhere since.
         BadValue: Nothing goes that way.
     """
-    with database.writing() as session:
+    with database.writing(f"piece moved: {why}", now) as session:
         move_shim(session, get_shim(session, shim_id, seen), to, why, now)
 
 
@@ -247,7 +247,7 @@ def count_pocket(
     """
     if not 0 <= counted <= MOST_AT_ONCE:
         raise BadValue(f"A pocket holds 0 to {MOST_AT_ONCE} pieces.", field="counted")
-    with database.writing() as session:
+    with database.writing("drawer counted", now) as session:
         row = numbered(session, ShimFamilyRow, family_id)
         sizes = core_family(row).sizes()
         there = [
@@ -287,7 +287,7 @@ def import_drawer(database: Database, text: str, *, now: datetime) -> int:
     """
     rows = read_csv(text, ("family", "count"), ("marked", "measured_mm", "condition"))
     added = 0
-    with database.writing() as session:
+    with database.writing("drawer read from a file", now) as session:
         known = {row.name: row for row in families(session)}
         for number, cells in enumerate(rows, 2):
             try:

@@ -69,7 +69,7 @@ def register_engine(
         BadValue: The file breaks the format, or the label is taken.
     """
     check_engine(document, label)
-    with database.writing() as session:
+    with database.writing("engine entered", now) as session:
         _free_label(session, label)
         added = add_engine(
             session, label=label.strip(), note=note.strip(), document=document, now=now
@@ -96,7 +96,7 @@ def revise(
         StaleVersion: It was revised since.
     """
     check_engine(document, label)
-    with database.writing() as session:
+    with database.writing("engine changed", now) as session:
         _free_label(session, label, besides=engine_id)
         revise_engine(
             session,

@@ -49,7 +49,7 @@ def save_family(
     ordered = _sizes(to_order, made)
     if wait_days is not None and not 0 <= wait_days <= 365:
         raise BadValue("A wait is 0 to 365 days.", field="wait_days")
-    with database.writing() as session:
+    with database.writing("shim family changed") as session:
         row = ShimFamilyRow() if family_id is None else numbered(session, ShimFamilyRow, family_id)
         if family_id is not None and row.version != seen:
             raise StaleVersion(seen=seen, current=row.version)

@@ -64,7 +64,7 @@ def open_card(
     reason = required(reason, "reason", "Write why the engine is checked now.")
     run = distance_in(distance, measure or Measure.KM)
     hours_run = hours_in(hours)
-    with database.writing() as session:
+    with database.writing("card opened", now) as session:
         shop, newest = get_shop(session), newest_revision(session, engine_id)
         file, engine = parsed_engine(newest.document)
         makers = any(one.spec and one.spec.aim_nm is not None for one in engine.clearances)

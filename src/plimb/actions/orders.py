@@ -73,7 +73,7 @@ def _order(database: Database, address: str | None, card_id: int, key: str, now:
         if order_by_key(session, key) is not None:
             return
     number, answered = place_order(address, key, _wanted(still_to_buy(database, card_id)))
-    with database.writing() as session:
+    with database.writing("ordered", now) as session:
         if order_by_key(session, key) is not None:
             return
         order = PartOrderRow(card_id=card_id, number=number, key=key, ordered_at=now)
@@ -115,7 +115,7 @@ def receive(database: Database, *, line_id: int, now: datetime) -> None:
         NotFound: There is no such line.
         NotReady: The counter refused it, so nothing comes.
     """
-    with database.writing() as session:
+    with database.writing("order received", now) as session:
         line = numbered(session, PartOrderLineRow, line_id)
         if line.state == "received":
             return

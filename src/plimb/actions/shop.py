@@ -34,7 +34,7 @@ def rename_shop(database: Database, name: str) -> None:
     """Give the shop its name; BadValue where the name is empty."""
     if not name.strip():
         raise BadValue("Write the shop's name.", field="name")
-    with database.writing() as session:
+    with database.writing("shop named") as session:
         get_shop(session).name = name.strip()
 
 
@@ -47,7 +47,7 @@ def save_blade_set(database: Database, *, set_id: int | None, blades: BladeSet) 
     """
     name = required(blades.name, "name", "Write what the shop calls this set.")
     _check_usable(blades)
-    with database.writing() as session:
+    with database.writing("feeler set written") as session:
         if any(row.name == name and row.id != set_id for row in list_blade_sets(session)):
             raise BadValue(f"There is a set “{name}” already.", field="name")
         row = BladeSetRow() if set_id is None else numbered(session, BladeSetRow, set_id)
@@ -68,7 +68,7 @@ def set_blade_state(database: Database, *, set_id: int, nominal_nm: int, state: 
         NotFound: There is no such set.
         BadValue: The set has no such blade, or no sound one would be left.
     """
-    with database.writing() as session:
+    with database.writing("blade marked") as session:
         row = numbered(session, BladeSetRow, set_id)
         before = core_set(row)
         if all(one.nominal_nm != nominal_nm for one in before.blades):
@@ -90,7 +90,7 @@ def add_instrument(database: Database, *, name: str, doubt: str) -> int:
     """
     doubt_nm = parse_length(doubt, Unit.MM, field="doubt")
     made = Instrument(name=name.strip(), doubt_nm=doubt_nm)
-    with database.writing() as session:
+    with database.writing("instrument added") as session:
         if any(row.name == made.name for row in list_instruments(session)):
             raise BadValue(f"There is an instrument “{made.name}” already.", field="name")
         row = InstrumentRow(name=made.name, doubt_nm=made.doubt_nm)
@@ -118,7 +118,7 @@ def set_closing(
     cost = money_in(round_cost, "round_cost")
     if not 2 <= hand_turns <= MOST_TURNS:
         raise BadValue("At least two full turns: one of the cams.", field="hand_turns")
-    with database.writing() as session:
+    with database.writing("settings changed") as session:
         shop = get_shop(session)
         shop.hand_turns, shop.wrench = hand_turns, wrench
         shop.round_cost, shop.sure = None if cost is None else f"{cost:f}", sure
@@ -137,7 +137,7 @@ def keep_copies(database: Database, *, days: int, weeks: int, months: int) -> No
         raise BadValue(
             f"Keep copies of at least one day, and of at most {MOST_KEPT}.", field="days"
         )
-    with database.writing() as session:
+    with database.writing("copies set") as session:
         shop = get_shop(session)
         shop.keep_days, shop.keep_weeks, shop.keep_months = days, weeks, months
 

@@ -32,6 +32,7 @@ from plimb.files.blank_pdf import blank_pdf
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.records import shop_things
+from plimb.store.seals import add_seal
 from plimb.store.shop import get_shop
 from plimb.store.tables.card import AmendmentRow, CardRow
 
@@ -70,6 +71,11 @@ def sign_card(
     card.remarks = remarks.strip() or None
     card.next_check_km, card.next_check_mi = due["distance_km"], due["distance_mi"]
     card.next_check_hours, card.next_check_on = hours, next_on
+    on.session.flush()
+    on.session.expire_all()
+    fingerprint = fingerprint_of(on.session, card, amendments=0)
+    assert fingerprint is not None  # it is signed
+    add_seal(on.session, card, fingerprint, on.now)
 
 
 def amend(
@@ -84,7 +90,7 @@ def amend(
     """
     written_by = required(written_by, "written_by", "Write the name of who amends.")
     text = required(text, "text", "Write what is to be known.")
-    with database.writing() as session:
+    with database.writing("amended", now) as session:
         card = get_card(session, card_id)
         if card.signed_at is None:
             raise NotReady("This card is not signed yet; correct it instead.", field="card")
@@ -190,6 +196,7 @@ def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
         *((("Machine", whose),) if whose else ()),
         ("Why", view.reason),
         ("At", ", ".join(filter(None, run)) or "not noted"),
+        *((("Came in", view.origin),) if view.origin else ()),
         ("Opened", f"{view.opened_at:%Y-%m-%d}, {view.opened_by}"),
         ("Spec from", view.source or "not noted"),
         ("State", ", ".join(filter(None, state)) or "not noted"),

@@ -13,9 +13,12 @@ from plimb.actions.engines import check_engine
 from plimb.actions.views import engine_of
 from plimb.core.engine.engine import Engine
 from plimb.core.errors import BadValue, NotReady
+from plimb.core.job.summary import Origin
 from plimb.core.job.valve import ValveRecord
 from plimb.core.lengths import Unit, show_mm
 from plimb.files.card_file import shim_as_json
+from plimb.files.open_json import write_json
+from plimb.files.origin import signed_text
 from plimb.files.readings import (
     COLUMNS,
     GapLine,
@@ -34,15 +37,17 @@ from plimb.files.records import (
     RecordRound,
     ShimLine,
     read_record,
-    write_json,
 )
 from plimb.files.table_csv import write_csv
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.engines import add_engine, list_engines
 from plimb.store.families import know_families
+from plimb.store.keys import is_signed, key_at_hand
 from plimb.store.readings import written
 from plimb.store.records import add_record, events_of, free_name, shop_things
+from plimb.store.seals import seal_of
+from plimb.store.shop import get_shop
 from plimb.store.tables.card import CardRow, RoundRow
 from plimb.store.tables.engine import EngineRevisionRow
 
@@ -136,9 +141,30 @@ def _renamed(line: AnyLine, names: Mapping[str, str]) -> AnyLine:
     return line.model_copy(update=update)
 
 
-def export_card(session: Session, card_id: int) -> str:
-    """Return a card as its file, the same text each time; NotFound where there is no such card."""
+def card_text(session: Session, card_id: int) -> str:
+    """Return a card as its file, but for where it comes from; NotFound where there is none."""
     return write_json(card_document(session, get_card(session, card_id)))
+
+
+def export_card(session: Session, card_id: int) -> str:
+    """Return a card as its file, under the shop's key: the same text each time.
+
+    A record that can only be looked at, and has no key yet, gives it under none.
+
+    Raises:
+        NotFound: There is no such card.
+    """
+    document = card_document(session, get_card(session, card_id))
+    key, shop = key_at_hand(session.info["record"]), get_shop(session).name
+    if key is None:
+        return write_json(document)
+    origin = {
+        "shop": shop,
+        "card": card_id,
+        "public": key.public,
+        "signature": key.sign(signed_text(document, shop, card_id)),
+    }
+    return write_json({**document, "origin": origin})
 
 
 def fingerprint_of(session: Session, card: CardRow, amendments: int | None = None) -> str | None:
@@ -159,6 +185,9 @@ def check_fingerprint(session: Session, card_id: int, fingerprint: str) -> str:
     card = get_card(session, card_id)
     if card.signed_at is None:
         raise NotReady("This card is not signed; no sheet of it counts yet.", field="card")
+    seal = seal_of(session, card)
+    if seal is not None and seal.fingerprint != fingerprint_of(session, card, 0):
+        return "The card in the record was changed after it was signed: no sheet of it counts."
     for count in range(len(card.amendments), -1, -1):
         if fingerprint_of(session, card, count) == fingerprint:
             if count == len(card.amendments):
@@ -181,8 +210,10 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
     """
     record = read_record(text)
     record.checked()  # every name and size, before anything is written
-    engine = {key: value for key, value in json.loads(text).items()
-              if key not in ("rounds", "drawer", "policy", "job")}  # fmt: skip
+    whole = json.loads(text)
+    origin = _origin(record, whole)
+    engine = {key: value for key, value in whole.items()
+              if key not in ("rounds", "drawer", "policy", "job", "origin")}  # fmt: skip
     document = json.dumps({**engine, "format": "plimb-engine"}, ensure_ascii=False)
     job = record.job or _foreign_job(record, now)
     check_engine(document, job.label)
@@ -193,7 +224,7 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         for place, one in enumerate(record.rounds or [RecordRound(gaps=[], pieces=[], proofs=[])])
     ]
     forbidden = [(keys.get(valve, valve), nm) for valve, nm in job.forbidden]
-    with database.writing() as session:
+    with database.writing("card taken in from a file", now) as session:
         row = _engine_for(session, job.label, job.note, document, now)
         know_families(session, [one.family for one in core.clearances])
         card = add_record(
@@ -203,10 +234,24 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
             policy=record.policy,
             rounds=rounds,
         )
+        card.origin = origin
         session.flush()
         session.expire_all()
         keep_summary(card)
         return card.id
+
+
+def _origin(record: CardRecord, document: Mapping[str, Any]) -> Origin:
+    """Return where a file says it comes from; BadValue where that is not so."""
+    part = record.origin
+    if part is None:
+        return Origin(shop="", card=None, public=None)
+    text = signed_text(document, part.shop, part.card)
+    if not is_signed(part.public, part.signature, text):
+        raise BadValue("$.origin.signature: the file was changed after it was signed. Take out "
+                       "“origin” to take it in as unverified.",
+                       field="$.origin.signature")  # fmt: skip
+    return Origin(shop=part.shop, card=part.card, public=part.public)
 
 
 FROM_FILE = "{} (from a file)"

@@ -43,6 +43,7 @@ from plimb.store.engines import newest_revision
 from plimb.store.readings import gaps_of, repeated, written
 from plimb.store.records import shop_things
 from plimb.store.rows import value_of
+from plimb.store.seals import known_key
 from plimb.store.shop import core_set, get_shop
 from plimb.store.tables.card import CardRow, RoundRow
 from plimb.store.tables.engine import EngineRevisionRow
@@ -202,11 +203,21 @@ def card_view(session: Session, card: CardRow) -> CardView:
         hand_turns_wanted=shop.hand_turns,
         bolts=tuple(tightening_of(one, shop.wrench) for one in card.tightening),
         explained=explain(proved) if proved else None,
+        origin=_origin_words(session, card),
         amendments=tuple(value_of(Amendment, one) for one in card.amendments),
         drawing=draw_head(engine),
         status=status,
         valves=_valves(session, card, rounds[-1], blades, earlier),
     )
+
+
+def _origin_words(session: Session, card: CardRow) -> str:
+    """Return where a card from a file comes from, empty where it was opened here."""
+    if card.origin is None:
+        return ""
+    known = known_key(session, card.origin.public) if card.origin.public else None
+    called = None if known is None else "this shop" if known.own else f"“{known.name}”"
+    return card.origin.words(called)
 
 
 def _corrected(card: CardRow, engine: Engine, newest: EngineRevisionRow) -> tuple[str, ...]:

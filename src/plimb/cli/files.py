@@ -9,12 +9,11 @@ import click
 from plimb.actions import backup as safe
 from plimb.actions.checking import check_record
 from plimb.actions.clock import utc_now
-from plimb.actions.signing import read_sheet
+from plimb.actions.sealing import printed_sheet
 from plimb.actions.transfer import export_card, import_card, readings_csv
 from plimb.actions.whole_shop import SHOP_FORMAT, export_shop, import_shop
 from plimb.cli.root import database_option, file_argument, json_option, main, text_of
 from plimb.core.errors import BadValue
-from plimb.files.sheet_pdf import sheet_pdf
 from plimb.store.database import Database, record_path
 
 
@@ -49,7 +48,7 @@ def export(
                     elif kind == "csv":
                         made[f"card-{n}.csv"] = readings_csv(session, n).encode()
                     else:
-                        made[f"card-{n}.pdf"] = sheet_pdf(read_sheet(session, n))
+                        made[f"card-{n}.pdf"] = printed_sheet(session, n)
         written = [_write(name, text, out, len(made)) for name, text in made.items()]
     finally:
         record.close()

@@ -34,6 +34,7 @@ from plimb.core.job.tray import Part, Pocket
 from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.measure.blades import Blade, BladeSet, BladeState
 from plimb.store.database import Database
+from plimb.store.journal import work_of
 
 LAST_SEASON = datetime(2025, 10, 18, 9, 30)
 
@@ -123,6 +124,11 @@ def _school() -> Traversable:
 
 def fill(database: Database) -> None:
     """Write the school's engines and cards into an empty record."""
+    with work_of(at=LAST_SEASON - timedelta(days=30)):
+        _fill(database)
+
+
+def _fill(database: Database) -> None:
     here = resources.files("plimb.demo")
     school = json.loads(_school().read_text("utf-8"))
     rename_shop(database, school["shop"])
@@ -142,10 +148,11 @@ def fill(database: Database) -> None:
     _stock_up(database, school["families"], school["supplier"])
     for one in school["cards"]:
         work, start = one.pop("work"), datetime.fromisoformat(one.pop("opened_at"))
-        card = open_card(database, engine_id=engines[one.pop("engine")], **one, now=start)
-        bench = _Bench(database, card, start, school["tray"])
-        for step, *said in work:
-            getattr(bench, step)(*said)
+        with work_of(one["opened_by"]):
+            card = open_card(database, engine_id=engines[one.pop("engine")], **one, now=start)
+            bench = _Bench(database, card, start, school["tray"])
+            for step, *said in work:
+                getattr(bench, step)(*said)
 
 
 def _blades(database: Database, laid: Mapping[str, Any]) -> None:

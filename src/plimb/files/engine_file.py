@@ -167,6 +167,10 @@ def machine_as_json(known: Mapping[str, Any]) -> dict[str, Any]:
     return plain
 
 
+REST_OF_A_CARD = frozenset({"rounds", "drawer", "policy", "job", "origin"})
+"""What a card file says besides its engine."""
+
+
 def read_engine(text: str) -> EngineFile:
     """Return the engine file in the text, checked.
 
@@ -174,7 +178,7 @@ def read_engine(text: str) -> EngineFile:
         BadValue: It is not JSON, carries NaN or infinity, or breaks the format; the
             field is the JSON path of the first fault.
     """
-    return validated(EngineFile, text)
+    return validated(EngineFile, text, exact=True, besides=REST_OF_A_CARD)
 
 
 @lru_cache(maxsize=256)
@@ -184,7 +188,7 @@ def parsed_engine(document: str) -> tuple[EngineFile, Engine]:
     Raises:
         BadValue: As `read_engine` does, or names clash or point nowhere.
     """
-    file = read_engine(document)
+    file = validated(EngineFile, document)
     return file, file.to_core()
 
 

@@ -1,8 +1,10 @@
 """Open JSON: read exactly, checked by a model, and refused with the path of the first fault."""
 
 import json
-from collections.abc import Iterator
+from collections.abc import Collection, Iterator
 from contextlib import contextmanager
+from dataclasses import asdict, is_dataclass
+from datetime import date, datetime
 from decimal import Decimal, DecimalException
 from typing import Any, NoReturn, TypeVar
 
@@ -16,8 +18,17 @@ LARGEST_FILE = 4_000_000
 """A card or engine file of more bytes than this is refused unread."""
 
 
-def validated(model: type[Whole], text: str) -> Whole:
+def validated(
+    model: type[Whole], text: str, *, exact: bool = False, besides: Collection[str] = ()
+) -> Whole:
     """Return the JSON text as a model of the format.
+
+    Args:
+        model: The format.
+        text: The file.
+        exact: Refuse what the format does not know, as at the door; what is on record already
+            may have been written by a version that knew less.
+        besides: What the whole may say besides, for somebody else to read.
 
     Raises:
         BadValue: It is not JSON, names a field twice, carries NaN or infinity, is too long or
@@ -37,7 +48,10 @@ def validated(model: type[Whole], text: str) -> Whole:
     except (ValueError, RecursionError, DecimalException) as error:
         raise BadValue(f"$: the file is not JSON: {error}.", field="$") from None
     try:
-        return model.model_validate(loaded)
+        read = model.model_validate(loaded)
+        if exact:
+            _refuse_unknown(read, besides)
+        return read
     except ValidationError as error:
         first = error.errors()[0]
         path = "$" + "".join(
@@ -48,6 +62,26 @@ def validated(model: type[Whole], text: str) -> Whole:
         raise BadValue(f"{path}: {said}", field=path) from None
     except RecursionError:
         raise BadValue("$: the file is nested too deeply.", field="$") from None
+
+
+def _refuse_unknown(read: BaseModel, besides: Collection[str]) -> None:
+    for path in _unknown(read, "$"):
+        if path.removeprefix("$.") not in besides:
+            raise BadValue(f"{path}: the format knows no such field.", field=path)
+
+
+def _unknown(read: Any, path: str) -> Iterator[str]:
+    """Give the path of every field that a model does not know."""
+    if isinstance(read, BaseModel):
+        yield from (f"{path}.{name}" for name in read.model_extra or {})
+        for name, field in type(read).model_fields.items():
+            yield from _unknown(getattr(read, name), f"{path}.{field.alias or name}")
+    elif isinstance(read, list | tuple):
+        for place, one in enumerate(read):
+            yield from _unknown(one, f"{path}[{place}]")
+    elif isinstance(read, dict):
+        for name, one in read.items():
+            yield from _unknown(one, f"{path}.{name}")
 
 
 @contextmanager
@@ -72,3 +106,20 @@ def _each_once(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
         twice = next(name for name in names if names.count(name) > 1)
         raise BadValue(f"$: the field “{twice[:40]}” stands twice in one object.", field="$")
     return found
+
+
+def write_json(document: Any) -> str:
+    """Return a document as JSON, the same text for the same document."""
+    return json.dumps(document, ensure_ascii=False, indent=1, default=_plain) + "\n"
+
+
+def _plain(value: Any) -> Any:
+    if isinstance(value, Decimal):
+        return float(value) if value != value.to_integral_value() else int(value)
+    if isinstance(value, datetime):
+        return f"{value:%Y-%m-%dT%H:%M:%S}Z"
+    if isinstance(value, date):
+        return value.isoformat()
+    if is_dataclass(value) and not isinstance(value, type):
+        return asdict(value)
+    raise TypeError(f"{type(value).__name__} has no place in a file")

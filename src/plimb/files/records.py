@@ -8,9 +8,8 @@ them, and the JSON Schema is made from them.
 
 from __future__ import annotations
 
-import json
-from dataclasses import asdict, is_dataclass
-from datetime import date, datetime
+from dataclasses import asdict
+from datetime import date
 from decimal import Decimal
 from typing import Annotated, Any, TypeVar
 
@@ -31,6 +30,7 @@ from plimb.core.shim.shim import Condition, Instrument, Source, Trust
 from plimb.files.card_file import CardFile, RoundPart
 from plimb.files.engine_parts import FilePart, Name, readable_bolts
 from plimb.files.open_json import validated
+from plimb.files.origin import OriginPart
 from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
 
 Text = Annotated[str, Field(max_length=4000)]
@@ -221,6 +221,7 @@ class CardRecord(CardFile):
 
     rounds: Annotated[list[RecordRound], Field(default_factory=list, max_length=40)]  # type: ignore[assignment]
     job: JobPart | None = None
+    origin: OriginPart | None = None
 
 
 def read_record(text: str) -> CardRecord:
@@ -229,21 +230,4 @@ def read_record(text: str) -> CardRecord:
     Raises:
         BadValue: It breaks the format; the field is the JSON path of the first fault.
     """
-    return validated(CardRecord, text)
-
-
-def write_json(document: Any) -> str:
-    """Return a document as JSON, the same text for the same document."""
-    return json.dumps(document, ensure_ascii=False, indent=1, default=_plain) + "\n"
-
-
-def _plain(value: Any) -> Any:
-    if isinstance(value, Decimal):
-        return float(value) if value != value.to_integral_value() else int(value)
-    if isinstance(value, datetime):
-        return f"{value:%Y-%m-%dT%H:%M:%S}Z"
-    if isinstance(value, date):
-        return value.isoformat()
-    if is_dataclass(value) and not isinstance(value, type):
-        return asdict(value)
-    raise TypeError(f"{type(value).__name__} has no place in a file")
+    return validated(CardRecord, text, exact=True)

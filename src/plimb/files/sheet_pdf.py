@@ -1,7 +1,6 @@
 """The sheet as PDF, with its fonts in it and the head drawn; text can be selected and found."""
 
 import io
-import re
 from functools import lru_cache
 from importlib import resources
 from pathlib import Path
@@ -32,10 +31,8 @@ from plimb.core.words import VERDICT_WORDS, Units, signed
 
 INK, SOFT, LINE = colors.HexColor("#131c19"), colors.HexColor("#44504a"), colors.HexColor("#bcc3ba")
 PLAIN, BOLD = "Archivo", "Archivo-Bold"
-MARK = "plimb-record:"
 PADDING = 6
 """What the page's frame leaves free on each side, in points."""
-_FOUND = re.compile(rb"plimb-record:([0-9a-f]{64})")
 
 
 @lru_cache(maxsize=1)
@@ -67,7 +64,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
         out, pagesize=A4, leftMargin=15 * MM, rightMargin=15 * MM, topMargin=12 * MM,
         bottomMargin=14 * MM, title=f"{sheet.label}: valve clearances, card {sheet.card}",
         author=sheet.signed_by or "not signed", subject=sheet.engine, creator="Plimb",
-        keywords=[f"{MARK}{sheet.fingerprint}" if sheet.fingerprint else "not signed"],
+        keywords=[sheet.fingerprint or "not signed"],
         invariant=1, pageCompression=1,
     )  # fmt: skip
     width = document.width - 2 * PADDING
@@ -307,9 +304,3 @@ class HeadFlowable(Flowable):
         canvas.setFont(PLAIN, 8)
         for bore in bank.bores:
             canvas.drawCentredString(across(bore.u), middle - 3, str(bore.cylinder))
-
-
-def fingerprint_in(pdf: bytes) -> str | None:
-    """Return the record's fingerprint that a sheet carries, or None where it carries none."""
-    found = _FOUND.search(pdf)
-    return found.group(1).decode() if found else None

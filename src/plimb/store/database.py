@@ -4,6 +4,7 @@ import os
 import sqlite3
 from collections.abc import Iterator
 from contextlib import closing, contextmanager
+from datetime import datetime
 from pathlib import Path
 from threading import Condition, local
 from typing import Any
@@ -25,6 +26,7 @@ from plimb.store.copying import (
     newest_revision,
     refuse_later,
 )
+from plimb.store.journal import close_entry, lay_triggers, lift_triggers, own_up, take_up
 from plimb.store.troubles import plain_words
 
 
@@ -43,8 +45,9 @@ class Database:
             path.touch(mode=0o600)
         self.engine = _engine(path)
         migrate(self.engine)
-        self._readers = sessionmaker(self.engine)
-        self._writers = sessionmaker(self.engine.execution_options(writes=True))
+        about = {"record": path}
+        self._readers = sessionmaker(self.engine, info=about)
+        self._writers = sessionmaker(self.engine.execution_options(writes=True), info=about)
         self._door, self._inside, self._shut = Condition(), 0, False
         self._mine = local()
 
@@ -55,10 +58,18 @@ class Database:
             yield session
 
     @contextmanager
-    def writing(self) -> Iterator[Session]:
-        """Give a session whose whole work is saved at the end, or none of it."""
+    def writing(self, what: str, at: datetime | None = None) -> Iterator[Session]:
+        """Give a session whose whole work is saved at the end, or none of it.
+
+        Args:
+            what: What is done, in the words of the trade: it stands in the journal.
+            at: When, as naive UTC; now where nothing is said.
+        """
         with self._entered(), self._writers.begin() as session:
+            own_up(session.connection())
             yield session
+            session.flush()
+            close_entry(session.connection(), what, at=at)
 
     @contextmanager
     def _entered(self) -> Iterator[None]:
@@ -146,10 +157,13 @@ def migrate(engine: Engine) -> None:
     with engine.execution_options(writes=True).connect() as connection:
         with connection.begin():
             schema = MigrationContext.configure(connection).get_current_revision()
+            writable = is_writable(path_of(connection))
             if schema == newest_revision():
+                if writable:
+                    lay_triggers(connection)
                 return
             _refuse_others(connection, schema)
-            if not is_writable(path_of(connection)):
+            if not writable:
                 raise BadValue(
                     f"record: it is an earlier version's (schema {schema}) and cannot be written, "
                     "so it cannot be brought up to date. Copy it to where you may write.",
@@ -162,7 +176,10 @@ def migrate(engine: Engine) -> None:
         try:
             with connection.begin():
                 config.attributes["connection"] = connection
+                lift_triggers(connection)
                 command.upgrade(config, "head")
+                lay_triggers(connection)
+                take_up(connection, f"brought to schema {newest_revision()}, as it then stood")
                 if lost := connection.exec_driver_sql("PRAGMA foreign_key_check").first():
                     raise BadValue(
                         f"record: a line of {lost[0]} points to one that is not there; it was "

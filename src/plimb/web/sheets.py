@@ -7,11 +7,9 @@ from apiflask import APIBlueprint
 from flask import Response, request
 from pydantic import Field
 
-from plimb.actions import billing, signing, transfer
+from plimb.actions import billing, sealing, signing, transfer
 from plimb.actions.card_view import CardView
-from plimb.core.errors import BadValue
 from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
-from plimb.files.sheet_pdf import fingerprint_in, sheet_pdf
 from plimb.web.cards import CardOut, act, card_as_it_stands
 from plimb.web.request import at_hand, csv_answer, file_answer, now
 from plimb.web.wire import Answer, Key, Sent, answer_of, read_off, sent_to
@@ -95,10 +93,9 @@ def check_fingerprint(card_id: int, json_data: CheckSheetIn) -> FingerprintOut:
 @blueprint.doc(hide=True)
 def check_pdf(card_id: int) -> dict[str, object]:
     """Say whether a PDF is a sheet of this card as it stands."""
-    found = fingerprint_in(request.get_data(cache=False))
-    if found is None:
-        raise BadValue("This PDF is no signed sheet of Plimb's.", field="file")
-    return _checked(card_id, found).model_dump()
+    with at_hand().reading() as session:
+        found, says = sealing.check_sheet(session, card_id, request.get_data(cache=False))
+    return FingerprintOut(fingerprint=found, says=says).model_dump()
 
 
 def _checked(card_id: int, fingerprint: str) -> FingerprintOut:
@@ -111,7 +108,8 @@ def _checked(card_id: int, fingerprint: str) -> FingerprintOut:
 @blueprint.doc(hide=True)
 def get_pdf(card_id: int) -> Response:
     """Return the sheet as PDF."""
-    pdf = sheet_pdf(_sheet(card_id))
+    with at_hand().reading() as session:
+        pdf = sealing.printed_sheet(session, card_id)
     return file_answer(pdf, "application/pdf", f"card-{card_id}.pdf", keep=False)
 
 

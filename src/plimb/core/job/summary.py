@@ -49,6 +49,33 @@ class ShopThings:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Origin:
+    """Where a card from a file comes from, as far as the file says so.
+
+    `public` is the key that the file is under, None where it is under none.
+    """
+
+    shop: str
+    card: int | None
+    public: str | None
+
+    def words(self, known_as: str | None) -> str:
+        """Return where the card comes from, and what that is worth.
+
+        Args:
+            known_as: What this shop calls whoever has that key, None where it does not know.
+        """
+        said = f"a file of “{self.shop}”" if self.shop else "a file"
+        if self.card is not None:
+            said += f" (card {self.card} there)"
+        if self.public is None:
+            return f"{said}: unverified, it is under no key"
+        if known_as is None:
+            return f"{said}: unverified, its key is not known here"
+        return f"{said}: verified, by the key of {known_as}"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class NextCheck:
     """When the next check is due: by a distance, hours or a day, whichever comes first."""
 

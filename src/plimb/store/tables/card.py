@@ -14,7 +14,7 @@ from plimb.core.job.bolts import BoltGroup
 from plimb.core.job.checks import BillLine, SideChecks
 from plimb.core.job.kinds import JobKind
 from plimb.core.job.stages import Stage
-from plimb.core.job.summary import CardSummary, ShopThings
+from plimb.core.job.summary import CardSummary, Origin, ShopThings
 from plimb.core.job.tray import Part
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
@@ -29,7 +29,8 @@ class CardRow(Base):
     """One job on one engine, from opened to signed.
 
     `as_signed` keeps what the shop may change later as it was when the card was signed: the
-    engine's label, the feeler set, the instrument. `only_valve` is the key of the one valve that
+    engine's label, the feeler set, the instrument. `origin` is where a card from a file comes
+    from. `only_valve` is the key of the one valve that
     a job is about, to be changed by `change_nm`, wider if above 0. `summary` is what lists show
     of it, made anew with each change.
     """
@@ -86,6 +87,7 @@ class CardRow(Base):
     next_check_hours: Mapped[Decimal | None] = mapped_column(Written)
     next_check_on: Mapped[date | None]
     summary: Mapped[CardSummary | None] = mapped_column(Values(CardSummary))
+    origin: Mapped[Origin | None] = mapped_column(Values(Origin))
     revision: Mapped[EngineRevisionRow] = relationship()
     rounds: Mapped[list[RoundRow]] = relationship(order_by="RoundRow.number")
     amendments: Mapped[list[AmendmentRow]] = relationship(order_by="AmendmentRow.id")
@@ -133,7 +135,10 @@ class RoundRow(Base):
 
 
 class EventRow(Base):
-    """One action on a card, with the key its sender gave it: sent twice, it is done once."""
+    """One action on a card, with the key its sender gave it: sent twice, it is done once.
+
+    `digest` is of all that was said with it: the same key with something else is refused.
+    """
 
     __tablename__ = "card_event"
     __table_args__ = (UniqueConstraint("card_id", "key"), UniqueConstraint("card_id", "version"))
@@ -143,3 +148,4 @@ class EventRow(Base):
     key: Mapped[str]
     action: Mapped[str]
     recorded_at: Mapped[datetime]
+    digest: Mapped[str | None]
