@@ -10,7 +10,9 @@
   import Drawer from "./places/drawer/Page.svelte";
   import Editor from "./places/engines/Editor.svelte";
   import Engines from "./places/engines/Page.svelte";
+  import History from "./places/history/Page.svelte";
   import Shop from "./places/shop/Page.svelte";
+  import WhoWorks from "./places/bench/WhoWorks.svelte";
   import StageFrame from "./card/StageFrame.svelte";
   import { isStage, kindOf } from "./card/registry";
 
@@ -27,6 +29,8 @@
     if (first === "engines" && (second === "new" || /^\d+$/.test(second)))
       return { name: "engine" as const, id: second === "new" ? null : Number(second) };
     if (first === "drawer") return { name: "drawer" as const };
+    if (first === "history" && /^(card|engine|piece|shop)$/.test(second) && /^\d+$/.test(third))
+      return { name: "history" as const, kind: second, id: Number(third) };
     if (first === "shop") return { name: "shop" as const };
     return { name: "nowhere" as const };
   });
@@ -109,6 +113,7 @@
       </nav>
     {/if}
     <div class="ml-auto flex items-center gap-1.5">
+      <WhoWorks />
       <div class={place.name === "card" ? "" : "max-sm:hidden"}>
         <Pair
           label="Gaps in"
@@ -159,6 +164,8 @@
     {#key place.id}<Editor id={place.id} />{/key}
   {:else if place.name === "drawer"}
     <Drawer />
+  {:else if place.name === "history"}
+    {#key route.path}<History kind={place.kind} number={place.id} />{/key}
   {:else if place.name === "shop"}
     <Shop />
   {:else}

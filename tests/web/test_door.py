@@ -43,8 +43,9 @@ def test_a_name_that_is_made_to_point_here_reads_nothing(client, host):
 def test_names_of_this_machine_are_answered(client, school):
     for host in ("localhost", "127.0.0.1:8017", "[::1]:8017"):
         assert client.get("/api/health", base_url=f"http://{host}").status_code == 200
-    wide = create_app(school, host="0.0.0.0").test_client()
-    assert wide.get("/api/health", base_url="http://shed.local:8017").status_code == 200
+    wide = create_app(school, host="0.0.0.0", names=("shed.local",)).test_client()
+    assert wide.get("/api/health", base_url="https://Shed.local:8017").status_code == 200
+    assert wide.get("/api/health", base_url="https://evil.example:8017").status_code == 403
 
 
 def test_data_is_not_kept_and_forms_go_nowhere_else(client):

@@ -107,11 +107,11 @@ def test_what_is_no_trouble_of_the_record_has_no_words():
 def test_a_record_is_held_from_its_first_start_on(tmp_path, monkeypatch):
     record, said = tmp_path / "not there yet" / "shop.sqlite3", []
 
-    def serve(*_args):
+    def serve(*_args, **_more):
         with pytest.raises(BadValue, match="it is served at"), held(record, "another"):
             pass
         said.append("refused")
 
-    monkeypatch.setattr("plimb.web.serving._serve", serve)
+    monkeypatch.setattr("plimb.web.serving.waitress.serve", serve)
     run_server(record, host="127.0.0.1", port=18941)
     assert said == ["refused"]

@@ -82,6 +82,7 @@ export async function answer<T>(
   if (settled.data !== undefined) return settled.data;
   const said = settled.error as Partial<Schemas["RefusalOut"]> | undefined;
   if (!said?.sentence) throw AWAY;
+  if (said.code === "who") dispatchEvent(new Event("plimb-who"));
   throw new Refusal(
     said.code ?? "refused",
     placeInWords(said.sentence),

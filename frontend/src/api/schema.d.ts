@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return where Plimb is opened from elsewhere. */
+        get: operations["get_address_get_address"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blade-sets": {
         parameters: {
             query?: never;
@@ -1096,6 +1113,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/history/{kind}/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return what happened on a card, to a piece, to an engine, or in the shop (number 1). */
+        get: operations["get_history_get_history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instrument/press": {
         parameters: {
             query?: never;
@@ -1147,6 +1181,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the keys that the shop has and knows. */
+        get: operations["get_keys_get_keys"];
+        put?: never;
+        /** Take another shop's key for known. */
+        post: operations["post_keys_know_key"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keys/{key_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take another shop's key for unknown again. */
+        delete: operations["delete_keys_forget_key"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{line_id}/received": {
         parameters: {
             query?: never;
@@ -1158,6 +1227,93 @@ export interface paths {
         put?: never;
         /** Take in what came of one order line. */
         post: operations["post_drawer_receive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return who works here, and who is at work at this screen. */
+        get: operations["get_people_get_people"];
+        put?: never;
+        /** Set somebody up. */
+        post: operations["post_people_add_person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sign somebody in at this screen. */
+        post: operations["post_people_sign_in"];
+        /** Sign out at this screen. */
+        delete: operations["delete_people_sign_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person_id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give somebody another code. */
+        put: operations["put_people_change_code"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person_id}/gone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say that somebody works here no more, or again. */
+        put: operations["put_people_let_go"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person_id}/role": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Make somebody an owner or a technician. */
+        put: operations["put_people_change_role"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1261,6 +1417,20 @@ export interface components {
             condition: components["schemas"]["Condition"];
             /** Text */
             text: string;
+        };
+        /**
+         * AddressOut
+         * @description Where Plimb is opened from elsewhere: addresses, a code to photograph, what to trust.
+         *
+         *     There is none where only this machine reaches it.
+         */
+        AddressOut: {
+            /** Addresses */
+            addresses: string[];
+            /** Authority */
+            authority: string;
+            /** Code */
+            code: string;
         };
         /**
          * AdviceKind
@@ -1823,6 +1993,14 @@ export interface components {
          */
         Code: "auto" | "hundredths" | "thousandths" | "rounded";
         /**
+         * CodeIn
+         * @description Give somebody another code; wherever they are signed in they sign in again.
+         */
+        CodeIn: {
+            /** Code */
+            code: string;
+        };
+        /**
          * Condition
          * @description What a piece is fit for: any valve, its own place only, or the scrap tin.
          * @enum {string}
@@ -2354,6 +2532,30 @@ export interface components {
             thou: string;
         };
         /**
+         * GoneIn
+         * @description Say that somebody works here no more, or again; what they wrote stays theirs.
+         */
+        GoneIn: {
+            /** Gone */
+            gone: boolean;
+        };
+        /**
+         * HappenedOut
+         * @description One write: when, by whom (nobody said: empty), what, and what changed.
+         */
+        HappenedOut: {
+            /** At */
+            at: string;
+            /** Changes */
+            changes: components["schemas"]["WasIsOut"][];
+            /** Number */
+            number: number;
+            /** What */
+            what: string;
+            /** Who */
+            who: string;
+        };
+        /**
          * HealthOut
          * @description The server answers and its record can be read.
          */
@@ -2376,9 +2578,21 @@ export interface components {
         };
         /**
          * HistoryOut
-         * @description Every move of a piece in words, the first one first.
+         * @description What happened, the newest first.
          */
         HistoryOut: {
+            /** About */
+            about: string;
+            /** Earlier */
+            earlier: boolean;
+            /** Happened */
+            happened: components["schemas"]["HappenedOut"][];
+        };
+        /**
+         * HistoryOut
+         * @description Every move of a piece in words, the first one first.
+         */
+        HistoryOut1: {
             /** Moves */
             moves: string[];
         };
@@ -2453,6 +2667,16 @@ export interface components {
             weeks: number;
         };
         /**
+         * KeysOut
+         * @description The public part of the shop's own key, and the keys of other shops that it knows.
+         */
+        KeysOut: {
+            /** Known */
+            known: components["schemas"]["KnownKeyOut"][];
+            /** Own */
+            own: string;
+        };
+        /**
          * KindIn
          * @description Make of the card another kind of job; what was written stays.
          */
@@ -2463,6 +2687,28 @@ export interface components {
             kind: components["schemas"]["JobKind"];
             /** Version */
             version: number;
+        };
+        /**
+         * KnownKeyIn
+         * @description Take another shop's key for known: what it signs counts as coming from there.
+         */
+        KnownKeyIn: {
+            /** Name */
+            name: string;
+            /** Public */
+            public: string;
+        };
+        /**
+         * KnownKeyOut
+         * @description The public part of another shop's key, and whose it is.
+         */
+        KnownKeyOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Public */
+            public: string;
         };
         /**
          * LaneOut
@@ -2765,6 +3011,47 @@ export interface components {
             /** Version */
             version: number;
         };
+        /**
+         * PeopleOut
+         * @description Everybody who works or worked here, and who is at work at this screen.
+         */
+        PeopleOut: {
+            here: components["schemas"]["PersonOut"] | null;
+            /** People */
+            people: components["schemas"]["PersonOut"][];
+        };
+        /**
+         * PersonIn
+         * @description Set somebody up with a code.
+         */
+        PersonIn: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            role: components["schemas"]["PersonRole"];
+        };
+        /**
+         * PersonOut
+         * @description Somebody who works here; `has_code` says whether they can sign in.
+         */
+        PersonOut: {
+            /** Has Code */
+            has_code: boolean;
+            /** Id */
+            id: number;
+            /** Left At */
+            left_at: string | null;
+            /** Name */
+            name: string;
+            role: components["schemas"]["PersonRole"];
+        };
+        /**
+         * PersonRole
+         * @description What somebody may do: a technician the work, an owner the shop's settings as well.
+         * @enum {string}
+         */
+        PersonRole: "technician" | "owner";
         /**
          * PieceIn
          * @description Write down the shim that came out; empty text strikes the standing one out.
@@ -3110,6 +3397,13 @@ export interface components {
          */
         Role: "open" | "close";
         /**
+         * RoleIn
+         * @description Make somebody an owner or a technician.
+         */
+        RoleIn: {
+            role: components["schemas"]["PersonRole"];
+        };
+        /**
          * RoundIn
          * @description Go round again: what was proved is what is found now, what was fitted is what is in.
          */
@@ -3328,6 +3622,16 @@ export interface components {
          * @enum {string}
          */
         Side: "intake" | "exhaust";
+        /**
+         * SignInIn
+         * @description Who it is, and their code.
+         */
+        SignInIn: {
+            /** Code */
+            code: string;
+            /** Person Id */
+            person_id: number;
+        };
         /**
          * SignatureIn
          * @description Sign the card; from then on nothing on it changes.
@@ -3763,6 +4067,18 @@ export interface components {
          */
         Verdict: "in" | "tight" | "loose" | "unsettled" | "none";
         /**
+         * WasIsOut
+         * @description One value before and after; None where there was none, or is none.
+         */
+        WasIsOut: {
+            /** Name */
+            name: string;
+            /** Now */
+            now: string | null;
+            /** Was */
+            was: string | null;
+        };
+        /**
          * Where
          * @description The kinds of place: the drawer, a valve, the tray of a job, on order, gone for good.
          * @enum {string}
@@ -3828,6 +4144,62 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    get_address_get_address: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_shop_add_blade_set: {
         parameters: {
             query?: never;
@@ -7971,6 +8343,67 @@ export interface operations {
             };
         };
     };
+    get_history_get_history: {
+        parameters: {
+            query?: {
+                before?: number | null;
+            };
+            header?: never;
+            path: {
+                kind: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_shims_press_instrument: {
         parameters: {
             query?: never;
@@ -8149,6 +8582,180 @@ export interface operations {
             };
         };
     };
+    get_keys_get_keys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeysOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_keys_know_key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KnownKeyIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeysOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    delete_keys_forget_key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeysOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_drawer_receive: {
         parameters: {
             query?: never;
@@ -8207,6 +8814,424 @@ export interface operations {
             };
         };
     };
+    get_people_get_people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_people_add_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_people_sign_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignInIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    delete_people_sign_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_people_change_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_people_let_go: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoneIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_people_change_role: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     get_drawer_piece_history: {
         parameters: {
             query?: never;
@@ -8224,7 +9249,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HistoryOut"];
+                    "application/json": components["schemas"]["HistoryOut1"];
                 };
             };
             /** @description Refused */

@@ -11,6 +11,7 @@ import {
 import type { Arranged, Heading } from "../head/arrange";
 import { neighbour } from "../head/arrange";
 import { atRest } from "../head/crank";
+import { HERE } from "../state/people.svelte";
 import { preferences } from "../state/preferences.svelte";
 import { Entry } from "./entry.svelte";
 import { Outbox } from "./outbox.svelte";
@@ -43,7 +44,13 @@ export class CardState {
     this.entry = new Entry(this);
     this.plan = new PlanState(this);
     this.acts = actsOn(id);
+    addEventListener(HERE, this.again);
   }
+
+  private readonly again = (): void => {
+    this.queue.refusal = null;
+    void this.load();
+  };
 
   get card(): Card | null {
     return this.queue.card;
@@ -98,6 +105,7 @@ export class CardState {
   }
 
   stop(): void {
+    removeEventListener(HERE, this.again);
     this.entry.stop();
   }
 

@@ -161,10 +161,9 @@ export class Entry {
         return this.write();
       },
     });
-    if (code === "away") {
-      this.retry();
-      return "waits";
-    }
+    if (code === "away") this.retry();
+    // what nobody has put a name to waits until somebody does
+    if (code === "away" || code === "who") return "waits";
     job.outbox.remove(entry.key);
     return code === null ? "saved" : "refused";
   }

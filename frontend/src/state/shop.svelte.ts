@@ -1,9 +1,14 @@
 /** The shop as the bench shows it. */
 import { Refusal, type Shop, answer, api } from "../api/client";
+import { HERE } from "./people.svelte";
 
 class ShopState {
   shop = $state.raw<Shop | null>(null);
   refusal = $state.raw<Refusal | null>(null);
+
+  constructor() {
+    addEventListener(HERE, () => void this.load());
+  }
 
   async load(): Promise<void> {
     try {

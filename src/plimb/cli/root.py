@@ -24,6 +24,7 @@ COMMANDS = {
     "restore": "files",
     "check": "files",
     "service": "service",
+    "people": "people",
     "simulate": "simulate",
 }
 """In which module each command lives; it is loaded when the command is asked for."""

@@ -5,13 +5,15 @@ from pathlib import Path
 import click
 
 from plimb.cli.root import DEFAULT_PORT, database_option, json_option, main
+from plimb.core.errors import BadValue
 from plimb.demo.load import load_demo
 from plimb.store.database import record_path
-from plimb.web.serving import run_server
+from plimb.web.serving import Given, run_server
 
 _port = click.option(
     "--port", type=click.IntRange(1, 65535), envvar="PLIMB_PORT", default=DEFAULT_PORT
 )
+_file = click.Path(path_type=Path, dir_okay=False)
 _host = click.option("--host", default="127.0.0.1")
 
 
@@ -21,11 +23,24 @@ _host = click.option("--host", default="127.0.0.1")
 @_port
 @json_option
 @click.option("--counter", default=None, help="Address of a parts counter to order from.")
-def serve(database: Path | None, host: str, port: int, as_json: bool, counter: str | None) -> None:
-    """Serve the shop's own record."""
+@click.option("--certificate", type=_file, default=None, help="One from elsewhere, as PEM.")
+@click.option("--key", type=_file, default=None, help="The key of that certificate, as PEM.")
+def serve(
+    database: Path | None,
+    host: str,
+    port: int,
+    as_json: bool,
+    counter: str | None,
+    certificate: Path | None,
+    key: Path | None,
+) -> None:
+    """Serve the shop's own record, to other machines only encrypted and with people set up."""
+    if (certificate is None) != (key is None):
+        raise BadValue("key: a certificate comes with its key; give both or none.", field="key")
     run_server(
-        database or record_path("shop"), host=host, port=port, as_json=as_json, counter=counter
-    )
+        database or record_path("shop"), host=host, port=port, as_json=as_json, counter=counter,
+        given=Given(certificate=certificate, key=key) if certificate and key else None,
+    )  # fmt: skip
 
 
 @main.command()

@@ -92,6 +92,27 @@ class PieceMoved(PlimbError):
         self.shim_id, self.place = shim_id, place
 
 
+class NobodyAtWork(PlimbError):
+    """Something was to be changed, and nobody has said who does it."""
+
+    code = "who"
+
+
+class OwnersOnly(PlimbError):
+    """What was asked for is the owners' to do."""
+
+    code = "owners_only"
+
+
+class WrongCode(PlimbError):
+    """It is not the person's code, or it comes too soon after wrong ones."""
+
+    code = "wrong_code"
+
+    def __init__(self, sentence: str) -> None:
+        super().__init__(sentence, field="code")
+
+
 class CounterAway(PlimbError):
     """The parts counter does not answer, or no counter is connected."""
 

@@ -53,6 +53,11 @@ def work_of(who: str | None = None, at: datetime | None = None) -> Iterator[None
         _WORKER.reset(token)
 
 
+def begin_work(who: str, at: datetime) -> None:
+    """Write on behalf of somebody from now on, until another begins."""
+    _WORKER.set(Worker(who=who, at=at))
+
+
 def at_work() -> str:
     """Return who is at work, empty where nobody said."""
     return _WORKER.get().who

@@ -1,5 +1,6 @@
 """The application factory."""
 
+from pathlib import Path
 from threading import Condition
 from typing import Any
 
@@ -13,6 +14,7 @@ from plimb.actions.clock import utc_now
 from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
 from plimb.web import (
+    address,
     cards,
     copies,
     door,
@@ -20,8 +22,11 @@ from plimb.web import (
     engines,
     errors,
     fitting,
+    history,
+    keys,
     log,
     page,
+    people,
     plans,
     readings,
     sheets,
@@ -70,6 +75,10 @@ class _Json(DefaultJSONProvider):
 
 PARTS = (
     shop,
+    people,
+    keys,
+    address,
+    history,
     copies,
     cards,
     readings,
@@ -89,6 +98,9 @@ def create_app(
     *,
     clock: Clock = utc_now,
     host: str = "127.0.0.1",
+    names: tuple[str, ...] = (),
+    addresses: tuple[str, ...] = (),
+    authority: Path | None = None,
     counter: str | None = None,
     instrument: SimulatedMicrometer | None = None,
 ) -> APIFlask:
@@ -98,6 +110,9 @@ def create_app(
         database: The record.
         clock: Tells the time as naive UTC.
         host: Where it is served.
+        names: By which names it is reached, where that is not this machine alone.
+        addresses: Where it is opened from elsewhere, the likeliest first.
+        authority: The certificate that those who open it are to trust.
         counter: Address of a parts counter, if one is connected.
         instrument: A micrometer whose readings are taken in, if one is connected.
     """
@@ -123,11 +138,15 @@ def create_app(
         counter=counter,
         instrument=instrument,
         readings=Readings(instrument.port) if instrument else None,
+        beyond=not door.is_loopback(host),
+        addresses=addresses,
+        authority=authority,
     )
     for part in PARTS:
         app.register_blueprint(part.blueprint)
     log.init_app(app)
-    door.init_app(app, host)
+    door.init_app(app, host, names)
+    app.before_request(people.look_who)
     errors.init_app(app)
     spec.init_app(app)
     app.after_request(_harden)
@@ -145,6 +164,8 @@ def _harden(response: Response) -> Response:
     }
     if request.path.startswith("/api/"):
         headers["Cache-Control"] = "no-store"
+    if request.is_secure:
+        headers["Strict-Transport-Security"] = "max-age=31536000"
     for name, value in headers.items():
         response.headers.setdefault(name, value)
     return response

@@ -5,7 +5,7 @@ from decimal import Decimal
 from typing import Annotated, Any
 
 from apiflask import APIBlueprint
-from pydantic import Field
+from pydantic import AfterValidator, Field
 
 from plimb.actions import cards, correcting, noting, opening, remembering
 from plimb.actions.card_view import CardView, Line, NumberedSet
@@ -23,6 +23,7 @@ from plimb.core.job.torque import TorqueSaid
 from plimb.core.job.tray import Part, Pocket
 from plimb.core.measure.blades import Blade, Stack
 from plimb.web.drawings import DrawingOut, TurnOut
+from plimb.web.people import whoever
 from plimb.web.request import at_hand, now
 from plimb.web.valves import ValveOut
 from plimb.web.wire import (
@@ -180,11 +181,16 @@ def act(
     getattr(on, method)(f"/cards/<int:card_id>/{path}")(run)
 
 
+Who = Annotated[str, Field(max_length=200), AfterValidator(whoever)]
+"""A name; whoever is signed in writes under their own."""
+
 AmountPart = inside("AmountPart", Amount, by=Annotated[str, Field(max_length=12)])
 
 
 @blueprint.post("/cards")
-@blueprint.input(sent_to("CardIn", opening.open_card, now=None, amount=AmountPart | None))
+@blueprint.input(
+    sent_to("CardIn", opening.open_card, now=None, amount=AmountPart | None, opened_by=Who)
+)
 @blueprint.output(CardOut, status_code=201)
 def open_card(json_data: Sent) -> CardView:
     """Open a card for an engine."""

@@ -14,17 +14,18 @@ from plimb.web.errors import refusal
 CHANGES = frozenset({"POST", "PUT", "PATCH", "DELETE"})
 
 
-def init_app(app: APIFlask, host: str) -> None:
+def init_app(app: APIFlask, host: str, names: tuple[str, ...] = ()) -> None:
     """Let in what is asked of the address it is served at.
 
     Args:
         app: The application.
-        host: Where it is served; on this machine alone only its own names are answered.
+        host: Where it is served; only its own names are answered.
+        names: By which other names this machine is reached.
     """
-    own = {"localhost", "127.0.0.1", "[::1]", host} if is_loopback(host) else None
+    own = {"localhost", "127.0.0.1", "[::1]", host, *(name.lower() for name in names)}
 
     def look() -> tuple[Response, int] | None:
-        if own is not None and _name(request.host) not in own:
+        if _name(request.host.lower()) not in own:
             return refusal(
                 "elsewhere", "Plimb is not served at this address; use the one that it said when "
                 "it started.", None, 403,

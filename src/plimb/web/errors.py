@@ -12,11 +12,14 @@ from plimb.core.errors import (
     BadValue,
     CardSigned,
     CounterAway,
+    NobodyAtWork,
     NotFound,
     NotReady,
+    OwnersOnly,
     PieceMoved,
     PlimbError,
     StaleVersion,
+    WrongCode,
 )
 from plimb.store.database import trouble
 from plimb.web.log import request_id
@@ -29,6 +32,9 @@ STATUS: dict[type[PlimbError], int] = {
     CardSigned: 409,
     NotReady: 409,
     PieceMoved: 409,
+    NobodyAtWork: 401,
+    OwnersOnly: 403,
+    WrongCode: 403,
     CounterAway: 503,
 }
 """HTTP status of each refusal; a test fails for a class without one."""

@@ -1,11 +1,13 @@
 """What a request works with: the record, the time, and what is connected to the bench."""
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import datetime
+from pathlib import Path
 
 from flask import Response, current_app
 
+from plimb.actions.people import Tries
 from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
 
@@ -14,13 +16,21 @@ Clock = Callable[[], datetime]
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Bench:
-    """What the application works with: the record, the time, and what is connected to it."""
+    """What the application works with: the record, the time, and what is connected to it.
+
+    `beyond` says that other machines reach it, at the `addresses`, trusting the `authority`;
+    `tries` counts wrong codes.
+    """
 
     database: Database
     clock: Clock
     counter: str | None = None
     instrument: SimulatedMicrometer | None = None
     readings: Readings | None = None
+    beyond: bool = False
+    tries: Tries = field(default_factory=Tries)
+    addresses: tuple[str, ...] = ()
+    authority: Path | None = None
 
 
 def bench() -> Bench:

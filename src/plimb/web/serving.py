@@ -1,18 +1,25 @@
 """Run the server on this machine."""
 
+import asyncio
 import gc
 import json
 import logging
 import socket
 from contextlib import nullcontext
+from dataclasses import dataclass
 from pathlib import Path
 from threading import Thread
 from time import sleep
 
+import segno
 import waitress
+from apiflask import APIFlask
+from hypercorn.asyncio import serve
+from hypercorn.config import Config
 
 from plimb.actions.backup import copy_of_the_day
 from plimb.actions.clock import utc_now
+from plimb.actions.people import read_people
 from plimb.actions.shop import kept_by
 from plimb.core.errors import BadValue
 from plimb.core.lengths import mm
@@ -20,10 +27,25 @@ from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer
 from plimb.store.database import Database, is_writable
 from plimb.store.held import held
+from plimb.store.people import PersonRole
 from plimb.web.application import create_app
+from plimb.web.door import is_loopback
+from plimb.web.tls import Certificate, fingerprint, names_in, own_certificate, own_names, utc
 
 DEMO_ZERO_NM = mm("0.003")
 """Where the simulated micrometer's zero stands, so that checking it is worth something."""
+
+
+CONNECTIONS, SILENT_S, LARGEST_BODY, LARGEST_HEAD = 1000, 30, 2_000_000, 32_768
+"""Who says nothing for half a minute is cut off, and who sends too much is before it is kept."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Given:
+    """A certificate that the shop has from elsewhere, and its key."""
+
+    certificate: Path
+    key: Path
 
 
 def run_server(
@@ -34,19 +56,21 @@ def run_server(
     as_json: bool = False,
     counter: str | None = None,
     standins: bool = False,
+    given: Given | None = None,
 ) -> None:
     """Serve the record until stopped.
 
     Args:
         path: The record.
-        host: Where to serve.
+        host: Where to serve; other machines than this only with people and encrypted.
         port: Where to serve.
         as_json: Say where as JSON.
         counter: Address of a parts counter to order from.
         standins: Serve the simulated parts counter and micrometer beside it.
+        given: A certificate to serve with, instead of one of the shop's own authority.
 
     Raises:
-        BadValue: The port is taken.
+        BadValue: The port is taken, or other machines would reach it with nobody set up.
     """
     try:
         listener = socket.create_server((host, port))
@@ -56,42 +80,105 @@ def run_server(
             "set PLIMB_PORT to another.",
             field="port",
         ) from None
-    place = f"http://{host}:{port}"
+    beyond = not is_loopback(host)
+    for file in (given.certificate, given.key) if given else ():
+        if not file.exists():
+            raise BadValue(f"certificate: {file} is not there.", field="certificate")
+    known = names_in(given.certificate) if given else ()
+    names = (*known, *own_names(host)) if beyond else (host,)
+    scheme = "https" if beyond else "http"
+    places = tuple(f"{scheme}://{name}:{port}" for name in names)
     # what cannot be written is looked at only, and held by nobody
     written = is_writable(path) or not path.exists()
-    alone = held(path, f"it is served at {place}") if written else nullcontext()
+    alone = held(path, f"it is served at {places[0]}") if written else nullcontext()
     with listener, alone:
-        _serve(path, listener, place, host, as_json, counter, standins)
+        database = Database(path)
+        if beyond:
+            _refuse_unknown(database)
+        tls = _certificate(path, names, given) if beyond else None
+        app = _application(database, host, names, places, tls, counter, standins)
+        _say_ready(path, places[0], tls, as_json)
+        gc.freeze()
+        if tls is None:
+            waitress.serve(
+                app, sockets=[listener], threads=8, ident="", connection_limit=CONNECTIONS,
+                channel_timeout=SILENT_S, cleanup_interval=5,
+                max_request_header_size=LARGEST_HEAD, max_request_body_size=LARGEST_BODY,
+                _quiet=True,
+            )  # fmt: skip
+        else:
+            _serve_encrypted(app, listener, tls)
 
 
-def _serve(
-    path: Path,
-    listener: socket.socket,
-    place: str,
+def _refuse_unknown(database: Database) -> None:
+    """Refuse to be reached from elsewhere while nobody who could sign in is set up."""
+    owners = [one for one in read_people(database) if one.role is PersonRole.OWNER and one.has_code]
+    if not any(one.left_at is None for one in owners):
+        raise BadValue(
+            "host: other machines would reach this record, and nobody is set up to work here. "
+            "Set up an owner first: plimb people add NAME --owner.",
+            field="host",
+        )
+
+
+def _certificate(path: Path, names: tuple[str, ...], given: Given | None) -> Certificate:
+    if given is None:
+        return own_certificate(path, list(names), utc())
+    return Certificate(certificate=given.certificate, key=given.key, authority=None)
+
+
+def _application(
+    database: Database,
     host: str,
-    as_json: bool,
+    names: tuple[str, ...],
+    places: tuple[str, ...],
+    tls: Certificate | None,
     counter: str | None,
     standins: bool,
-) -> None:
+) -> APIFlask:
     import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
 
     logging.basicConfig(format="%(asctime)s %(message)s", level=logging.WARNING)
     logging.getLogger("plimb").setLevel(logging.INFO)
-    database = Database(path)
     app = create_app(
         database,
         host=host,
+        names=names,
+        addresses=places if tls else (),
+        authority=tls.authority if tls else None,
         counter=run_counter() if standins and counter is None else counter,
         instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None,
     )
-    if is_writable(path):
+    if is_writable(database.path):
         Thread(target=_copy_each_day, args=(database,), daemon=True).start()
     else:
         logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
-    ready = f"Plimb is ready at {place} (record: {path.name}). Stop with Ctrl-C."
-    print(json.dumps({"url": place, "record": str(path)}) if as_json else ready, flush=True)
-    gc.freeze()
-    waitress.serve(app, sockets=[listener], threads=8, ident="", _quiet=True)
+    return app
+
+
+def _say_ready(path: Path, place: str, tls: Certificate | None, as_json: bool) -> None:
+    if as_json:
+        print(json.dumps({"url": place, "record": str(path)}), flush=True)
+        return
+    print(f"Plimb is ready at {place} (record: {path.name}). Stop with Ctrl-C.", flush=True)
+    if tls is not None:
+        segno.make(place, error="m").terminal(compact=True, border=2)
+    if tls is not None and tls.authority is not None:
+        print(f"A tablet trusts it with {place}/api/address/authority.pem, whose SHA-256 is\n"
+              f"{fingerprint(tls.authority)}", flush=True)  # fmt: skip
+
+
+def _serve_encrypted(app: APIFlask, listener: socket.socket, tls: Certificate) -> None:
+    config = Config()
+    config.bind = [f"fd://{listener.fileno()}"]
+    config.certfile, config.keyfile = str(tls.certificate), str(tls.key)
+    config.include_server_header = False
+    config.read_timeout = SILENT_S
+    config.ssl_handshake_timeout = SILENT_S
+    config.wsgi_max_body_size = LARGEST_BODY
+    config.alpn_protocols = ["http/1.1"]
+    config.accesslog = config.errorlog = None
+    asyncio.run(serve(app, config, mode="wsgi"))
 
 
 def _copy_each_day(database: Database) -> None:

@@ -10,7 +10,7 @@ from pydantic import Field
 from plimb.actions import billing, sealing, signing, transfer
 from plimb.actions.card_view import CardView
 from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
-from plimb.web.cards import CardOut, act, card_as_it_stands
+from plimb.web.cards import CardOut, Who, act, card_as_it_stands
 from plimb.web.request import at_hand, csv_answer, file_answer, now
 from plimb.web.wire import Answer, Key, Sent, answer_of, read_off, sent_to
 
@@ -49,11 +49,22 @@ Long = Annotated[str, Field(max_length=2000)]
 Day = Annotated[date | None, Field(strict=False)]
 """A day as ISO 8601."""
 
-act(blueprint, "post", "signature", "SignatureIn", signing.sign_card, remarks=Long, next_on=Day)
+act(
+    blueprint,
+    "post",
+    "signature",
+    "SignatureIn",
+    signing.sign_card,
+    remarks=Long,
+    next_on=Day,
+    signed_by=Who,
+)
 
 
 @blueprint.post("/cards/<int:card_id>/amendments")
-@blueprint.input(sent_to("AmendIn", signing.amend, card_id=None, now=None, key=Key, text=Long))
+@blueprint.input(
+    sent_to("AmendIn", signing.amend, card_id=None, now=None, key=Key, text=Long, written_by=Who)
+)
 @blueprint.output(CardOut, status_code=201)
 def amend(card_id: int, json_data: Sent) -> CardView:
     """Write a dated line on a signed card."""

@@ -8,6 +8,7 @@
   import { whole } from "../../kit/numbers";
   import { Attempt } from "../../state/attempt.svelte";
   import { preferences } from "../../state/preferences.svelte";
+  import { people } from "../../state/people.svelte";
   import { shopState } from "../../state/shop.svelte";
   import { route } from "../../state/route.svelte";
 
@@ -41,7 +42,7 @@
         api.POST("/api/cards", {
           body: {
             engine_id: engine?.id ?? 0,
-            opened_by: who,
+            opened_by: people.name(who),
             reason: why,
             distance: run,
             measure,
@@ -51,7 +52,7 @@
           },
         }),
       );
-      preferences.setName(who.trim());
+      if (!people.here) preferences.setName(who.trim());
       open = false;
       void shopState.load();
       route.go(`/cards/${card.id}/${card.at}`);
@@ -77,7 +78,11 @@
       {valves}
       unit={engine?.unit ?? preferences.unit}
     />
-    <Field label="Who does the work" bind:value={who} at="opened_by" />
+    {#if people.here}
+      <p class="self-end pb-2"><span class="text-soft">Done by</span> {people.here.name}</p>
+    {:else}
+      <Field label="Who does the work" bind:value={who} at="opened_by" />
+    {/if}
     <Field label="Why now" bind:value={why} at="reason" />
     <RunFields bind:distance bind:measure={() => measure, (to) => (measured = to)} bind:hours />
     {#snippet foot()}

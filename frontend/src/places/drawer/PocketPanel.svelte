@@ -55,6 +55,9 @@
         <ol class="text-soft pb-1 text-small leading-5">
           {#each history as line, n (n)}<li>{line}</li>{/each}
         </ol>
+        <a class="text-small underline underline-offset-4" href="/history/piece/{piece.id}"
+          >Who moved it, and when</a
+        >
       {/if}
     </li>
   {/each}

@@ -111,6 +111,8 @@
         <p class="text-soft text-note">
           Open cards are offered what is corrected here, and say what it changes. Signed ones keep
           the engine as it was.
+          <a class="underline underline-offset-4" href="/history/engine/{id}">What happened to it</a
+          >
         </p>
       {/if}
       <div class="flex items-center gap-3">

@@ -5,6 +5,8 @@
   import { shopState } from "../../state/shop.svelte";
   import Blades from "./Blades.svelte";
   import Copies from "./Copies.svelte";
+  import Keys from "./Keys.svelte";
+  import People from "./People.svelte";
 
   void shopState.load();
 
@@ -30,6 +32,7 @@
 </script>
 
 <PlaceFrame title="Shop" refusal={shopState.refusal} onretry={() => shopState.load()}>
+  {#snippet acts()}<Button href="/history/shop/1">What happened</Button>{/snippet}
   <Blades />
   <div class="border-ink mt-8 grid grid-cols-2 gap-8 border-t-2 pt-2 max-md:grid-cols-1">
     <section aria-labelledby="instruments">
@@ -95,5 +98,7 @@
       {#if said}<p class="pt-2" role="status">{said}</p>{/if}
     </section>
   </div>
+  <People />
   <Copies />
+  <Keys />
 </PlaceFrame>

@@ -2,6 +2,7 @@
   /** Sign: the sheet as it will be printed, and the name under it. */
   import { untrack } from "svelte";
   import { Button, Field, Form } from "../../kit";
+  import { people } from "../../state/people.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
   import { whole } from "../../kit/numbers";
@@ -29,7 +30,7 @@
   let amendSays = $state("");
   let checked = $state("");
   async function amend(): Promise<void> {
-    const refusal = await paper.amend(name, amended);
+    const refusal = await paper.amend(people.name(name), amended);
     amendSays = refusal?.sentence ?? "Written.";
     if (!refusal) amended = "";
   }
@@ -45,10 +46,10 @@
 
   async function sign(): Promise<void> {
     if (nextWrong) return;
-    preferences.setName(name.trim());
+    if (!people.here) preferences.setName(name.trim());
     await card.act(
       card.acts.sign({
-        signed_by: name,
+        signed_by: people.name(name),
         remarks: remarks.value,
         next_distance: run,
         next_hours: nextHours.value.trim() || null,
@@ -71,6 +72,7 @@
     <Button href="/api/cards/{card.id}/card.json" kind="bare">Card as JSON</Button>
     <Button href="/api/cards/{card.id}/readings.csv" kind="bare">Readings as CSV</Button>
     <Button href="/api/cards/{card.id}/bill.csv" kind="bare">Bill as CSV</Button>
+    <Button href="/history/card/{card.id}" kind="bare">What happened</Button>
   </div>
 {/snippet}
 
@@ -106,7 +108,9 @@
             <span class="text-soft">Something to add? A dated line of its own</span>
             <textarea class="field min-h-20" bind:value={amended}></textarea>
           </label>
-          <Field label="Name" bind:value={name} autocomplete="name" />
+          {#if !people.here}
+            <Field label="Name" bind:value={name} autocomplete="name" />
+          {/if}
           <Button type="submit" disabled={!amended.trim()}>Write it</Button>
           {#if amendSays}<p role="status">{amendSays}</p>{/if}
         </Form>
@@ -144,7 +148,11 @@
           </div>
         {/if}
         <Form onsend={sign} refusal={card.refusal}>
-          <Field label="Name" bind:value={name} autocomplete="name" at="signed_by" />
+          {#if people.here}
+            <p><span class="text-soft">Signed by</span> <b>{people.here.name}</b></p>
+          {:else}
+            <Field label="Name" bind:value={name} autocomplete="name" at="signed_by" />
+          {/if}
           <label class="block">
             <span class="text-soft">Remarks</span>
             <textarea

@@ -9,7 +9,7 @@ from sqlalchemy.orm import Mapped, mapped_column, relationship
 from plimb.store.tables.base import Base
 
 
-class Role(StrEnum):
+class PersonRole(StrEnum):
     """What somebody may do: a technician the work, an owner the shop's settings as well."""
 
     TECHNICIAN = "technician"
@@ -25,7 +25,7 @@ class PersonRow(Base):
     __tablename__ = "person"
 
     name: Mapped[str] = mapped_column(unique=True)
-    role: Mapped[Role]
+    role: Mapped[PersonRole]
     code: Mapped[str | None]
     made_at: Mapped[datetime]
     left_at: Mapped[datetime | None]

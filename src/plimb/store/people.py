@@ -1,0 +1,56 @@
+"""People in the record, and where each is signed in."""
+
+from datetime import datetime, timedelta
+
+from sqlalchemy import delete, select
+from sqlalchemy.orm import Session
+
+from plimb.core.errors import NotFound
+from plimb.store.tables.people import PersonRole, PersonRow, SittingRow
+
+__all__ = [
+    "PersonRole",
+    "add_sitting",
+    "drop_sittings",
+    "get_person",
+    "list_people",
+    "people_at_work",
+    "sitting_of",
+]
+
+
+def list_people(session: Session) -> list[PersonRow]:
+    """Return everybody, by name."""
+    return list(session.scalars(select(PersonRow).order_by(PersonRow.name)))
+
+
+def people_at_work(session: Session) -> list[PersonRow]:
+    """Return who works here now, by name."""
+    query = select(PersonRow).where(PersonRow.left_at.is_(None)).order_by(PersonRow.name)
+    return list(session.scalars(query))
+
+
+def get_person(session: Session, number: int) -> PersonRow:
+    """Return the person of that number; NotFound where there is none."""
+    row = session.get(PersonRow, number)
+    if row is None:
+        raise NotFound(f"There is nobody of number {number} in this shop.", field="person")
+    return row
+
+
+def sitting_of(session: Session, token: str) -> SittingRow | None:
+    """Return where somebody is signed in, by the hash of the token."""
+    return session.scalars(select(SittingRow).where(SittingRow.token == token)).first()
+
+
+def add_sitting(
+    session: Session, person: PersonRow, token: str, now: datetime, *, longest: timedelta
+) -> None:
+    """Sign somebody in, and forget what is over by now."""
+    session.execute(delete(SittingRow).where(SittingRow.begun_at < now - longest))
+    session.add(SittingRow(token=token, person_id=person.id, begun_at=now, seen_at=now))
+
+
+def drop_sittings(session: Session, person_id: int) -> None:
+    """Sign somebody out everywhere."""
+    session.execute(delete(SittingRow).where(SittingRow.person_id == person_id))

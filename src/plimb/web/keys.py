@@ -1,0 +1,41 @@
+"""Keys over the wire: the shop's own, and those of other shops that it knows."""
+
+from apiflask import APIBlueprint
+
+from plimb.actions import sealing
+from plimb.actions.sealing import KeysView, KnownKey
+from plimb.web.request import at_hand, now
+from plimb.web.wire import Answer, Sent, answer_of, read_off, sent_to
+
+blueprint = APIBlueprint("keys", __name__, url_prefix="/api/keys")
+
+KnownKeyOut = answer_of(KnownKey, "KnownKeyOut")
+
+
+@read_off(KeysView)
+class KeysOut(Answer):
+    """The public part of the shop's own key, and the keys of other shops that it knows."""
+
+
+@blueprint.get("")
+@blueprint.output(KeysOut)
+def get_keys() -> KeysView:
+    """Return the keys that the shop has and knows."""
+    return sealing.read_keys(at_hand())
+
+
+@blueprint.post("")
+@blueprint.input(sent_to("KnownKeyIn", sealing.know_key, now=None))
+@blueprint.output(KeysOut)
+def know_key(json_data: Sent) -> KeysView:
+    """Take another shop's key for known."""
+    sealing.know_key(at_hand(), **json_data.said(), now=now())
+    return sealing.read_keys(at_hand())
+
+
+@blueprint.delete("/<int:key_id>")
+@blueprint.output(KeysOut)
+def forget_key(key_id: int) -> KeysView:
+    """Take another shop's key for unknown again."""
+    sealing.forget_key(at_hand(), key_id=key_id)
+    return sealing.read_keys(at_hand())
