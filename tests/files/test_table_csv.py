@@ -1,5 +1,8 @@
 """Tables out and in: what a spreadsheet would run stays text, what breaks is named by its row."""
 
+import csv
+import io
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -40,3 +43,15 @@ def test_what_breaks_the_table_is_named_by_its_row(text, field):
     with pytest.raises(BadValue) as refusal:
         read_csv(text, ("size", "note"))
     assert refusal.value.field == field
+
+
+@pytest.mark.parametrize("cell", ["-1+1", "＝1+1", "－x", "  =1", "\n=1", "-cmd|' /C calc'!A0"])
+def test_a_cell_in_any_form_that_starts_a_formula_is_text(cell):
+    assert next(csv.reader(io.StringIO(write_csv(("a",), [(cell,)]).split("\r\n", 1)[1])))[
+        0
+    ].startswith("'")
+
+
+@pytest.mark.parametrize("cell", ["-3", "-0.05", "12", "12-15"])
+def test_a_figure_stays_one(cell):
+    assert write_csv(("a",), [(cell,)]) == f"a\r\n{cell}\r\n"

@@ -1405,6 +1405,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/unreadable/{card_id}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a card away that cannot be read, or bring it back. */
+        put: operations["put_shop_put_away_unread"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1493,6 +1510,14 @@ export interface components {
             key: string;
             /** Version */
             version: number;
+        };
+        /**
+         * AwayUnreadIn
+         * @description Whether it is put away.
+         */
+        AwayUnreadIn: {
+            /** Away */
+            away: boolean;
         };
         /**
          * BankOut
@@ -3607,12 +3632,16 @@ export interface components {
             hand_turns: number;
             /** Instruments */
             instruments: components["schemas"]["InstrumentOut"][];
+            /** Lost Engines */
+            lost_engines: string[];
             /** Name */
             name: string;
             /** Round Cost */
             round_cost: string | null;
             /** Sure */
             sure: number;
+            /** Unreadable */
+            unreadable: components["schemas"]["UnreadableOut"][];
             /** Wrench */
             wrench: string;
         };
@@ -3978,6 +4007,22 @@ export interface components {
          * @enum {string}
          */
         Unit: "mm" | "in";
+        /**
+         * UnreadableOut
+         * @description A card that cannot be read: what can be said of it all the same, and why.
+         */
+        UnreadableOut: {
+            /** Away */
+            away: boolean;
+            /** Id */
+            id: number;
+            /** Label */
+            label: string;
+            /** Reason */
+            reason: string;
+            /** Why */
+            why: string;
+        };
         /**
          * ValveOut
          * @description One valve as it stands.
@@ -9488,6 +9533,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TorqueOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_shop_put_away_unread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayUnreadIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
                 };
             };
             /** @description Refused */

@@ -1,8 +1,12 @@
 """What the bench shows: the shop, its engines, and its cards by what was kept of each."""
 
+import logging
 from collections.abc import Mapping
+from contextlib import suppress
 from dataclasses import dataclass
 from datetime import datetime
+
+from sqlalchemy.orm import Session
 
 from plimb.actions.card_view import NumberedSet
 from plimb.actions.cards import keep_summary
@@ -17,10 +21,13 @@ from plimb.files.engine_file import parsed_engine
 from plimb.store.cards import get_card, list_cards, without_summary
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
+from plimb.store.raw import card_as_it_lies, card_numbers
 from plimb.store.rows import value_of
 from plimb.store.shop import core_set, get_shop, list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
+
+LOG = logging.getLogger("plimb")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -70,12 +77,28 @@ class InstrumentLine:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Unreadable:
+    """A card that cannot be read: what can be said of it all the same, and why."""
+
+    id: int
+    label: str
+    reason: str
+    why: str
+    away: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class ShopView:
-    """The shop, its engines by label and its cards, newest first."""
+    """The shop, its engines by label and its cards, newest first.
+
+    What cannot be read stands by itself, and keeps nothing else from being shown.
+    """
 
     name: str
     engines: tuple[EngineLine, ...]
     cards: tuple[CardLine, ...]
+    unreadable: tuple[Unreadable, ...]
+    lost_engines: tuple[str, ...]
     blade_sets: tuple[NumberedSet, ...]
     instruments: tuple[InstrumentLine, ...]
     hand_turns: int
@@ -89,11 +112,15 @@ def read_shop(database: Database) -> ShopView:
     _keep_missing_summaries(database)
     with database.reading() as session:
         shop = get_shop(session)
+        engines, lost = _engine_lines(session)
+        cards, unreadable = _card_lines(session)
         return value_of(
             ShopView,
             shop,
-            engines=tuple(_engine_line(row) for row in list_engines(session)),
-            cards=tuple(_card_line(row) for row in list_cards(session)),
+            engines=engines,
+            lost_engines=lost,
+            cards=cards,
+            unreadable=unreadable,
             blade_sets=tuple(
                 NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
             ),
@@ -106,8 +133,44 @@ def _keep_missing_summaries(database: Database) -> None:
     with database.reading() as session:
         missing = without_summary(session)
     for number in missing:
-        with database.writing("what lists show made up for") as session:
-            keep_summary(get_card(session, number))
+        with suppress(Exception), database.writing("what lists show made up for") as session:
+            keep_summary(get_card(session, number))  # one that cannot be read is said below
+
+
+def _engine_lines(session: Session) -> tuple[tuple[EngineLine, ...], tuple[str, ...]]:
+    lines, lost = [], []
+    for row in list_engines(session):
+        try:
+            lines.append(_engine_line(row))
+        except Exception as error:
+            LOG.exception("engine %d cannot be read", row.id, exc_info=error)
+            lost.append(row.label)
+    return tuple(lines), tuple(lost)
+
+
+def _card_lines(session: Session) -> tuple[tuple[CardLine, ...], tuple[Unreadable, ...]]:
+    """Return the cards in the list; one by one where they cannot be read together."""
+    try:
+        return tuple(_card_line(row) for row in list_cards(session)), ()
+    except Exception:
+        session.expunge_all()
+    lines, unreadable = [], []
+    for number in card_numbers(session):
+        try:
+            lines.append(_card_line(get_card(session, number)))
+        except Exception as error:
+            LOG.exception("card %d cannot be read", number, exc_info=error)
+            lies = card_as_it_lies(session, number) or {}
+            unreadable.append(
+                Unreadable(
+                    id=number,
+                    label=str(lies.get("label") or "an engine"),
+                    reason=str(lies.get("reason") or ""),
+                    why=type(error).__name__,
+                    away=bool(lies.get("away")),
+                )
+            )
+    return tuple(lines), tuple(unreadable)
 
 
 def _engine_line(row: EngineRow) -> EngineLine:
@@ -120,7 +183,8 @@ def _engine_line(row: EngineRow) -> EngineLine:
 
 
 def _card_line(card: CardRow) -> CardLine:
-    assert card.summary is not None  # kept with each change, and made up for above
+    if card.summary is None:  # kept with each change, and made up for above
+        raise ValueError("nothing is kept of it")
     engine = card.revision.engine
     now = parsed_engine(engine.revisions[-1].document)[1]
     return value_of(

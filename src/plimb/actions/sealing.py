@@ -12,7 +12,7 @@ from plimb.files.sealed_pdf import card_in, with_card
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.store.cards import get_card
 from plimb.store.database import Database
-from plimb.store.keys import is_public, is_signed, key_at_hand, key_of
+from plimb.store.keys import is_public, is_signed, key_at_hand
 from plimb.store.seals import known_key, known_keys
 from plimb.store.tables.journal import ShopKeyRow
 
@@ -49,8 +49,8 @@ def check_sheet(session: Session, card_id: int, pdf: bytes) -> tuple[str, str]:
     if not is_signed(found.public, found.signature, found.signed):
         return found.fingerprint, "The sheet was changed after it was made: it does not count."
     known = known_key(session, found.public)
-    mine = key_of(session.info["record"]).public
-    if found.public != mine and (known is None or not known.own):
+    key = key_at_hand(session.info["record"])
+    if (key is None or found.public != key.public) and (known is None or not known.own):
         whose = f"that of “{known.name}”" if known else "one that is not known here"
         return found.fingerprint, f"The sheet is whole, but the key it is under is {whose}."
     return found.fingerprint, check_fingerprint(session, card_id, found.fingerprint)
@@ -81,7 +81,8 @@ def read_keys(database: Database) -> KeysView:
             for row in known_keys(session)
             if not row.own
         )
-    return KeysView(own=key_of(database.path).public, known=known)
+    key = key_at_hand(database.path)
+    return KeysView(own=key.public if key else "", known=known)
 
 
 def know_key(database: Database, *, name: str, public: str, now: datetime) -> None:

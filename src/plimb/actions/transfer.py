@@ -335,7 +335,12 @@ def _made_history(
             )
         )
     return HistoryPart(
-        gaps=[gap_line(part, unit, now) for part in one.gaps], pieces=pieces, choices=[]
+        gaps=[
+            *(gap_line(part, unit, now) for part in one.gaps),
+            *(gap_line(part, unit, now, "proof") for part in one.proofs),
+        ],
+        pieces=pieces,
+        choices=[],
     )
 
 

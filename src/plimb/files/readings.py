@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
-from datetime import datetime
+from datetime import UTC, datetime
 from typing import Annotated, Any, Literal
 
 from pydantic import AfterValidator, Field, model_validator
@@ -22,8 +22,9 @@ Guess = Annotated[bool, Field(exclude_if=lambda guess: not guess)]
 
 
 def _naive(moment: datetime) -> datetime:
-    """Return the moment as naive UTC, as the record keeps it."""
-    return moment.replace(tzinfo=None, microsecond=0)
+    """Return the moment as naive UTC, as the record keeps it; one without an offset is in UTC."""
+    there = moment.astimezone(UTC) if moment.tzinfo else moment
+    return there.replace(tzinfo=None, microsecond=0)
 
 
 Moment = Annotated[datetime, AfterValidator(_naive)]
@@ -160,14 +161,16 @@ class GapLine(LinePart):
         return self
 
 
-def gap_line(part: GapPart, unit: Unit, now: datetime) -> GapLine:
+def gap_line(
+    part: GapPart, unit: Unit, now: datetime, purpose: Literal["found", "proof"] = "found"
+) -> GapLine:
     """Return the line of a reading that was just written down."""
     reading = part.reading(unit)
     return GapLine(
         valve=part.valve,
         typed=reading.typed,
         recorded_at=now,
-        purpose="found",
+        purpose=purpose,
         unit=Unit.MM,
         goes=None if reading.goes is None else list(reading.goes),
         refuses=None if reading.refuses is None else list(reading.refuses),

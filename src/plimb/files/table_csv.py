@@ -2,12 +2,15 @@
 
 import csv
 import io
+import re
 from collections.abc import Iterable, Mapping, Sequence
 
 from plimb.core.errors import BadValue
 
 MOST_ROWS = 20_000
-_RISKY = ("=", "+", "@", "\t", "\r")
+_RISKY = ("=", "+", "-", "@", "\t", "\r", "\n", "＝", "＋", "－", "＠")
+"""What a spreadsheet takes for the start of a formula, in full width too (OWASP)."""
+_NUMBER = re.compile(r"-?\d+([.,]\d+)?")
 
 
 def write_csv(header: Sequence[str], rows: Iterable[Sequence[object]]) -> str:
@@ -21,7 +24,8 @@ def write_csv(header: Sequence[str], rows: Iterable[Sequence[object]]) -> str:
 
 
 def _tame(text: str) -> str:
-    return f"'{text}" if text.startswith(_RISKY) else text
+    risky = text.lstrip(" ").startswith(_RISKY) and not _NUMBER.fullmatch(text)
+    return f"'{text}" if risky else text
 
 
 def read_csv(text: str, wanted: Sequence[str], optional: Sequence[str] = ()) -> list[

@@ -135,7 +135,18 @@ _Line = tuple[str, int, str | None, str | None]
 def _digest(before: str, number: int, at: str, who: str, what: str, lines: Sequence[Any]) -> str:
     said = [before, number, at, who, what, [list(line) for line in lines]]
     text = json.dumps(said, ensure_ascii=False, separators=(",", ":"))
-    return hashlib.sha256(text.encode("utf-8", "surrogatepass")).hexdigest()
+    return hashlib.sha256(text.encode("utf-8", "surrogateescape")).hexdigest()
+
+
+@contextmanager
+def text_as_it_lies(connection: Connection, errors: str = "surrogateescape") -> Iterator[None]:
+    """Read text that is no UTF-8 all the same."""
+    driver: Any = connection.connection.driver_connection
+    driver.text_factory = lambda raw: raw.decode("utf-8", errors)
+    try:
+        yield
+    finally:
+        driver.text_factory = str
 
 
 def head_of(connection: Connection) -> tuple[int, str]:
@@ -164,7 +175,8 @@ def close_entry(
     number, before = head_of(connection)
     number += 1
     query = 'SELECT "of", "row", old, new FROM "change" WHERE entry_id = ? ORDER BY id'
-    lines = connection.exec_driver_sql(query, (number,)).fetchall()
+    with text_as_it_lies(connection):
+        lines = connection.exec_driver_sql(query, (number,)).fetchall()
     if not lines:
         return
     worker = _WORKER.get()
@@ -255,8 +267,9 @@ def _same(one: Any, other: Any) -> bool:
 
 def journal_faults(connection: Connection) -> list[str]:
     """Return all in which the record and its journal do not hold together, a sentence each."""
-    noted, broken = rows_noted(connection)
-    lying, unread = rows_now(connection)
+    with text_as_it_lies(connection):
+        noted, broken = rows_noted(connection)
+        lying, unread = rows_now(connection)
     faults = [*broken, *unread]
     for of, row in sorted({*noted, *lying}):
         was, stands = noted.get((of, row)), lying.get((of, row))

@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from pathlib import Path
 from threading import Thread
 from time import sleep
+from urllib.parse import urlsplit
 
 import segno
 import waitress
@@ -144,7 +145,7 @@ def _application(
         database,
         host=host,
         names=names,
-        addresses=places if tls else (),
+        addresses=tuple(one for one in places if not _is_own(one)) if tls else (),
         authority=tls.authority if tls else None,
         counter=run_counter() if standins and counter is None else counter,
         instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None,
@@ -154,6 +155,10 @@ def _application(
     else:
         logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
     return app
+
+
+def _is_own(place: str) -> bool:
+    return is_loopback(urlsplit(place).hostname or "")
 
 
 def _say_ready(path: Path, place: str, tls: Certificate | None, as_json: bool) -> None:

@@ -3,11 +3,19 @@
 from typing import Annotated
 
 from apiflask import APIBlueprint
+from flask import Response
 from pydantic import Field
 
 from plimb import __version__
-from plimb.actions import shop
-from plimb.actions.bench import CardLine, EngineLine, InstrumentLine, ShopView, read_shop
+from plimb.actions import shop, unreadable
+from plimb.actions.bench import (
+    CardLine,
+    EngineLine,
+    InstrumentLine,
+    ShopView,
+    Unreadable,
+    read_shop,
+)
 from plimb.core.errors import BadValue
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit, parse_length
@@ -15,7 +23,7 @@ from plimb.core.measure.blades import Blade, BladeSet, BladeState, Stack
 from plimb.core.measure.limits import Verdict
 from plimb.web.cards import BladeSetOut
 from plimb.web.drawings import DrawingOut
-from plimb.web.request import at_hand
+from plimb.web.request import at_hand, file_answer, now
 from plimb.web.wire import Answer, Sent, Short, Text, answer_of, off, read_off, sent_to
 
 blueprint = APIBlueprint("shop", __name__, url_prefix="/api")
@@ -42,6 +50,7 @@ class EngineLineOut(Answer):
     drawing: DrawingOut
 
 
+UnreadableOut = answer_of(Unreadable, "UnreadableOut")
 InstrumentOut = answer_of(InstrumentLine, "InstrumentOut")
 
 
@@ -190,6 +199,30 @@ def add_instrument(json_data: Sent) -> ShopView:
     """Add a micrometer or calliper to the shop."""
     shop.add_instrument(at_hand(), **json_data.said())
     return shop_as_it_stands()
+
+
+class AwayUnreadIn(Sent):
+    """Whether it is put away."""
+
+    away: bool
+
+
+@blueprint.put("/unreadable/<int:card_id>/away")
+@blueprint.input(AwayUnreadIn)
+@blueprint.output(ShopOut)
+def put_away_unread(card_id: int, json_data: AwayUnreadIn) -> ShopView:
+    """Put a card away that cannot be read, or bring it back."""
+    unreadable.put_away_unread(at_hand(), card_id=card_id, **json_data.said(), now=now())
+    return shop_as_it_stands()
+
+
+@blueprint.get("/unreadable/<int:card_id>/rows.json")
+@blueprint.doc(hide=True)
+def get_rows(card_id: int) -> Response:
+    """Return every row of a card as it lies in the record."""
+    with at_hand().reading() as session:
+        text = unreadable.export_rows(session, card_id)
+    return file_answer(text, "application/json", f"card-{card_id}-rows.json")
 
 
 @blueprint.put("/shop/closing")

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Bench: what lies open, what was signed, and the way to a new card. */
   import type { Snippet } from "svelte";
-  import type { CardLine } from "../../api/client";
+  import { type CardLine, type Refusal, answer, api } from "../../api/client";
   import HeadMini from "../../head/HeadMini.svelte";
   import { Arrow, Button, PlaceFrame } from "../../kit";
   import { keys } from "../../state/keys.svelte";
@@ -15,6 +15,17 @@
   const shop = $derived(shopState.shop);
   const open = $derived(shop?.cards.filter((card) => !card.signed_at && !card.put_away_at) ?? []);
   const away = $derived(shop?.cards.filter((card) => !card.signed_at && card.put_away_at) ?? []);
+  const broken = $derived(shop?.unreadable ?? []);
+  async function layAside(card_id: number, away: boolean): Promise<void> {
+    const params = { path: { card_id } };
+    try {
+      shopState.shop = await answer(
+        api.PUT("/api/unreadable/{card_id}/away", { params, body: { away } }),
+      );
+    } catch (error) {
+      shopState.refusal = error as Refusal;
+    }
+  }
   const signed = $derived(shop?.cards.filter((card) => card.signed_at) ?? []);
 
   void shopState.load();
@@ -70,7 +81,11 @@
 {/snippet}
 
 <PlaceFrame
-  title={shopState.refusal ? "The bench cannot be shown" : (shop?.name ?? "")}
+  title={shopState.refusal?.code === "who"
+    ? "Plimb"
+    : shopState.refusal
+      ? "The bench cannot be shown"
+      : (shop?.name ?? "")}
   refusal={shopState.refusal}
   onretry={() => shopState.load()}
 >
@@ -116,6 +131,30 @@
             >
           {/snippet}
           {@render row(card, "sign", false, checkAt(card), sheet)}
+        {/each}
+      </ul>
+    {/if}
+    {#if broken.length || shop.lost_engines.length}
+      <h2 class="border-ink mt-8 border-t-2 pt-2 text-lg">Cannot be read</h2>
+      <p class="text-soft text-note leading-5">
+        Something on it was damaged. Nothing else is touched: take it out as it lies, put back a
+        copy from before in Shop, or lay it aside.
+      </p>
+      <ul>
+        {#each broken as card (card.id)}
+          <li class="border-line flex min-h-14 flex-wrap items-center gap-x-4 border-b py-1">
+            <span class="min-w-52 flex-1">
+              <span class="block truncate font-[620]">Card {card.id}, {card.label}</span>
+              <span class="text-soft text-note">{card.reason} ({card.why})</span>
+            </span>
+            <Button href="/api/unreadable/{card.id}/rows.json" kind="bare">Take it out</Button>
+            <Button onclick={() => void layAside(card.id, !card.away)}
+              >{card.away ? "Bring it back" : "Put it away"}</Button
+            >
+          </li>
+        {/each}
+        {#each shop.lost_engines as label (label)}
+          <li class="border-line min-h-11 border-b py-2">Engine {label}</li>
         {/each}
       </ul>
     {/if}
