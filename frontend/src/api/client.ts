@@ -57,6 +57,28 @@ const AWAY = new Refusal(
 
 export const api = createClient<paths>({ baseUrl: "/" });
 
+/**
+ * What makes something new carries a key of its own, so that it is made once. Where no answer
+ * came, the same is sent again under the same key; once one came, the same again is meant.
+ */
+const unanswered = new Map<string, string>();
+const named = async (request: Request): Promise<string> =>
+  `${request.method} ${request.url}\n${await request.clone().text()}`;
+api.use({
+  async onRequest({ request }) {
+    if (request.method !== "POST") return undefined;
+    const name = await named(request);
+    const key = unanswered.get(name) ?? newKey();
+    unanswered.set(name, key);
+    request.headers.set("Idempotency-Key", key);
+    return request;
+  },
+  onResponse({ request }) {
+    const key = request.headers.get("Idempotency-Key");
+    for (const [name, one] of unanswered) if (one === key) unanswered.delete(name);
+  },
+});
+
 /** A place in a file, `$.engine.valves[2].spec`, as a person says it. */
 export function placeInWords(sentence: string): string {
   return sentence.replaceAll(/\$((?:\.\w+|\[\d+\])+)/g, (_, path: string) =>

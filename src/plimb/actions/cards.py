@@ -1,5 +1,6 @@
 """What a technician does to a card as a whole: one function an act, one transaction each."""
 
+import hashlib
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from datetime import datetime
@@ -103,12 +104,14 @@ def act(
             bound = says.bind(None, *args, **said)
             bound.apply_defaults()
             action = " ".join(called.format(**bound.arguments).split())
+            whole = f"{do.__name__} {sorted(bound.arguments.items())}"
+            digest = hashlib.sha256(whole.encode("utf-8", "surrogatepass")).hexdigest()
             with database.writing(action, change.now) as session:
                 card = get_card(session, change.card_id)
-                if not done_before(session, card, change.key):
+                if not done_before(session, card, change.key, digest):
                     step(
                         session, card, seen=change.version, key=change.key, action=action,
-                        now=change.now,
+                        digest=digest, now=change.now,
                     )  # fmt: skip
                     do(OnCard(session=session, card=card, now=change.now), *args, **said)
                     session.flush()

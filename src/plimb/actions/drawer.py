@@ -16,12 +16,13 @@ from plimb.core.shim.location import DRAWER, GONE, Location, Where
 from plimb.core.shim.shim import Condition, ShimReading, parse_shim
 from plimb.files.engine_file import parsed_engine
 from plimb.files.table_csv import read_csv, write_csv
+from plimb.store.asked import done_so_far, note_done
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
 from plimb.store.families import core_family, families
 from plimb.store.orders import Order, list_orders
 from plimb.store.rows import numbered, value_of
-from plimb.store.shims import add_shim, drawer, get_shim, move_shim, moves_of, place_of
+from plimb.store.shims import add_shim, add_shims, drawer, get_shim, move_shim, moves_of, place_of
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 
 COLUMNS = ("family", "marked", "measured_mm", "condition", "count")
@@ -192,9 +193,9 @@ def add_pieces(
     with database.writing("put into the drawer", now) as session:
         row = numbered(session, ShimFamilyRow, family_id)
         wanted = _typed_pieces(text, core_family(row), condition)
-        for piece, count in wanted:
-            for _one in range(count):
-                add_shim(session, row, piece, DRAWER, "put into the drawer", now)
+        pieces = [(row, piece) for piece, count in wanted for _one in range(count)]
+        add_shims(session, pieces, DRAWER, "put into the drawer", now)
+        note_done(session, len(pieces))
     return sum(count for _piece, count in wanted)
 
 
@@ -280,40 +281,57 @@ def drawer_csv(session: Session) -> str:
 
 
 def import_drawer(database: Database, text: str, *, now: datetime) -> int:
-    """Add every piece of a CSV table to the drawer, or none; return how many.
+    """Add every piece of a CSV table to the drawer; return how many.
+
+    All of it is read before anything is written. Cut off while it is written and sent again with
+    its key, it goes on from where it was.
 
     Raises:
         BadValue: A row cannot be read; the field names the row.
     """
     rows = read_csv(text, ("family", "count"), ("marked", "measured_mm", "condition"))
-    added = 0
-    with database.writing("drawer read from a file", now) as session:
-        known = {row.name: row for row in families(session)}
-        for number, cells in enumerate(rows, 2):
-            try:
-                added += _import_row(session, known, cells, now)
-            except BadValue as refusal:
-                place = f"row {number}"
-                raise BadValue(f"{place}: {refusal.sentence}", field=place) from None
-    return added
+    with database.reading() as session:
+        kept = {row.name: (row.id, core_family(row)) for row in families(session)}
+    pieces: list[tuple[int, ShimReading]] = []
+    for number, cells in enumerate(rows, 2):
+        try:
+            pieces += _pieces_in(kept, cells)
+        except BadValue as refusal:
+            place = f"row {number}"
+            raise BadValue(f"{place}: {refusal.sentence}", field=place) from None
+    with database.reading() as session:
+        done = done_so_far(session)
+    while done < len(pieces):
+        # nobody waits behind a long file: it is written by and by, each part whole
+        part = pieces[done : done + AT_ONCE]
+        done += len(part)
+        with database.writing("drawer read from a file", now) as session:
+            known = {row.id: row for row in families(session)}
+            add_shims(session, [(known[family], piece) for family, piece in part], DRAWER,
+                      "read from a file", now)  # fmt: skip
+            note_done(session, done if done == len(pieces) else f"+{done}")
+    return len(pieces)
 
 
-def _import_row(
-    session: Session, known: dict[str, ShimFamilyRow], cells: Mapping[str, str], now: datetime
-) -> int:
-    row = known.get(cells["family"])
-    if row is None:
+AT_ONCE = 100
+"""So many pieces of a file are written in one go."""
+
+
+def _pieces_in(
+    known: Mapping[str, tuple[int, Family]], cells: Mapping[str, str]
+) -> list[tuple[int, ShimReading]]:
+    """Return the pieces of one row, each with the number of its family."""
+    if cells["family"] not in known:
         raise BadValue(f"there is no family “{cells['family'][:40]}”.", field="family")
+    number, family = known[cells["family"]]
     if not cells["count"].isdecimal() or not 1 <= int(cells["count"]) <= MOST_AT_ONCE:
         raise BadValue(f"a count is 1 to {MOST_AT_ONCE}.", field="count")
     text = f"{cells.get('marked', '')} {cells.get('measured_mm', '')}"
     condition = cells.get("condition") or "sound"
     if condition not in {one.value for one in Condition}:
         raise BadValue("a condition is sound, worn or scrap.", field="condition")
-    piece = parse_shim(text, core_family(row), condition=Condition(condition))
-    for _one in range(int(cells["count"])):
-        add_shim(session, row, piece, DRAWER, "read from a file", now)
-    return int(cells["count"])
+    piece = parse_shim(text, family, condition=Condition(condition))
+    return [(number, piece)] * int(cells["count"])
 
 
 def piece_history(session: Session, shim_id: int) -> list[str]:

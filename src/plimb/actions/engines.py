@@ -11,6 +11,7 @@ from plimb.core.engine.layout import HeadDrawing
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue
 from plimb.files.engine_file import parsed_engine, turning_of
+from plimb.store.asked import note_done
 from plimb.store.database import Database
 from plimb.store.engines import add_engine, list_engines, newest_revision, revise_engine
 from plimb.store.families import know_families
@@ -75,6 +76,7 @@ def register_engine(
             session, label=label.strip(), note=note.strip(), document=document, now=now
         )
         _know_families(session, document)
+        note_done(session, added.id)
         return added.id
 
 

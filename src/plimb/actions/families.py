@@ -9,6 +9,7 @@ from plimb.core.errors import BadValue, StaleVersion
 from plimb.core.lengths import Unit, decimal_in, mm, parse_length, show_mm
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.marking import Code
+from plimb.store.asked import note_done
 from plimb.store.database import Database
 from plimb.store.families import families
 from plimb.store.rows import numbered
@@ -63,6 +64,8 @@ def save_family(
         row.to_order, row.wait_days = ordered, wait_days
         row.version = (row.version or 0) + 1
         session.add(row)
+        session.flush()
+        note_done(session, row.id)
 
 
 def _family(diameter: str, runs: Sequence[Sequence[str]], code: Code, price: str) -> Family:

@@ -21,6 +21,7 @@ from plimb.core.job.kinds import JobKind, kind_of_job
 from plimb.core.lengths import Unit, mm, parse_length
 from plimb.core.shim.sum import Aim
 from plimb.files.engine_file import parsed_engine
+from plimb.store.asked import note_done
 from plimb.store.cards import add_card
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
@@ -88,6 +89,7 @@ def open_card(
         if file.machine.counter is None and distance is not None and measure is not None:
             remember(on, counter=measure)
         keep_summary(card)
+        note_done(session, card.id)
         return Written(id=card.id, version=card.version)
 
 

@@ -8,7 +8,7 @@ from threading import Lock
 from sqlalchemy.orm import Session
 
 from plimb.actions.planning import read_plan
-from plimb.core.errors import NotReady
+from plimb.core.errors import KeyReused, NotReady
 from plimb.core.plan.result import OrderLine
 from plimb.core.shim.location import DRAWER, Location, Where
 from plimb.core.shim.shim import ShimReading
@@ -70,11 +70,11 @@ _ORDERING = Lock()
 
 def _order(database: Database, address: str | None, card_id: int, key: str, now: datetime) -> None:
     with database.reading() as session:
-        if order_by_key(session, key) is not None:
+        if _ordered(session, key, card_id):
             return
     number, answered = place_order(address, key, _wanted(still_to_buy(database, card_id)))
     with database.writing("ordered", now) as session:
-        if order_by_key(session, key) is not None:
+        if _ordered(session, key, card_id):
             return
         order = PartOrderRow(card_id=card_id, number=number, key=key, ordered_at=now)
         known = {row.diameter_nm or 0: row for row in families(session)}
@@ -95,6 +95,14 @@ def _order(database: Database, address: str | None, card_id: int, key: str, now:
         for row in order.lines:
             if row.state != "refused":
                 _add_pieces(session, row, row.family, now)
+
+
+def _ordered(session: Session, key: str, card_id: int) -> bool:
+    """Return whether this was ordered already; KeyReused where another card's was."""
+    before = order_by_key(session, key)
+    if before is not None and before.card_id != card_id:
+        raise KeyReused
+    return before is not None
 
 
 def _add_pieces(

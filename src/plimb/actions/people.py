@@ -14,6 +14,7 @@ from argon2.exceptions import VerificationError
 from sqlalchemy.orm import Session
 
 from plimb.core.errors import BadValue, NotFound, NotReady, WrongCode
+from plimb.store.asked import note_done
 from plimb.store.database import Database
 from plimb.store.people import (
     PersonRole,
@@ -134,6 +135,7 @@ def add_person(
         row = PersonRow(name=name, role=role, code=hashed, made_at=now)
         session.add(row)
         session.flush()
+        note_done(session, row.id)
         return _person(row)
 
 

@@ -11,6 +11,7 @@ from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import Unit, parse_length
 from plimb.core.measure.blades import BladeSet, BladeState
 from plimb.core.shim.shim import Instrument
+from plimb.store.asked import note_done
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
 from plimb.store.rows import numbered
@@ -52,6 +53,7 @@ def save_blade_set(database: Database, *, set_id: int | None, blades: BladeSet) 
             raise BadValue(f"There is a set “{name}” already.", field="name")
         row = BladeSetRow() if set_id is None else numbered(session, BladeSetRow, set_id)
         put_blade_set(session, row, replace(blades, name=name))
+        note_done(session, row.id)
         return row.id
 
 
@@ -96,6 +98,7 @@ def add_instrument(database: Database, *, name: str, doubt: str) -> int:
         row = InstrumentRow(name=made.name, doubt_nm=made.doubt_nm)
         session.add(row)
         session.flush()
+        note_done(session, row.id)
         return row.id
 
 

@@ -13,7 +13,7 @@ from plimb.actions.transfer import fingerprint_of
 from plimb.actions.views import card_view, engine_of, machine_now, status_of
 from plimb.core.engine.cycle import CycleStop
 from plimb.core.engine.turning import Method
-from plimb.core.errors import BadValue, NotReady
+from plimb.core.errors import BadValue, KeyReused, NotReady
 from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.sheet import (
     Fact,
@@ -94,7 +94,10 @@ def amend(
         card = get_card(session, card_id)
         if card.signed_at is None:
             raise NotReady("This card is not signed yet; correct it instead.", field="card")
-        if all(one.key != key for one in card.amendments):
+        before = next((one for one in card.amendments if one.key == key), None)
+        if before is not None and (before.written_by, before.text) != (written_by, text):
+            raise KeyReused
+        if before is None:
             line = AmendmentRow(key=key, written_by=written_by, text=text, written_at=now)
             card.amendments.append(line)
             session.flush()

@@ -39,6 +39,7 @@ from plimb.files.records import (
     read_record,
 )
 from plimb.files.table_csv import write_csv
+from plimb.store.asked import note_done
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.engines import add_engine, list_engines
@@ -238,6 +239,7 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         session.flush()
         session.expire_all()
         keep_summary(card)
+        note_done(session, card.id)
         return card.id
 
 

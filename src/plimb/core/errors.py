@@ -92,6 +92,16 @@ class PieceMoved(PlimbError):
         self.shim_id, self.place = shim_id, place
 
 
+class KeyReused(PlimbError):
+    """The sender's key for this was used for something else before."""
+
+    code = "key_reused"
+
+    def __init__(self) -> None:
+        super().__init__("This was sent under a name that something else was sent under before: "
+                         "send it again under a new one.", field="key")  # fmt: skip
+
+
 class NobodyAtWork(PlimbError):
     """Something was to be changed, and nobody has said who does it."""
 

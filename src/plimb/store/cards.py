@@ -9,7 +9,7 @@ from sqlalchemy import bindparam, select
 from sqlalchemy.orm import Session, joinedload
 from sqlalchemy.orm.attributes import set_committed_value
 
-from plimb.core.errors import CardSigned, StaleVersion
+from plimb.core.errors import CardSigned, KeyReused, StaleVersion
 from plimb.core.job.kinds import JobKind
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.sum import Aim, Rounding
@@ -151,14 +151,28 @@ def add_card(
     return card
 
 
-def done_before(session: Session, card: CardRow, key: str) -> bool:
-    """Return whether the action with this key was carried out already."""
-    query = select(EventRow.id).where(EventRow.card_id == card.id, EventRow.key == key)
-    return session.scalar(query) is not None
+def done_before(session: Session, card: CardRow, key: str, digest: str) -> bool:
+    """Return whether the action with this key was carried out already.
+
+    Raises:
+        KeyReused: Something else was carried out with it.
+    """
+    query = select(EventRow).where(EventRow.card_id == card.id, EventRow.key == key)
+    event = session.scalars(query).first()
+    if event is not None and event.digest not in (None, digest):
+        raise KeyReused
+    return event is not None
 
 
 def step(
-    session: Session, card: CardRow, *, seen: int, key: str, action: str, now: datetime
+    session: Session,
+    card: CardRow,
+    *,
+    seen: int,
+    key: str,
+    action: str,
+    digest: str,
+    now: datetime,
 ) -> None:
     """Move the card to its next version and note which action did so.
 
@@ -175,5 +189,8 @@ def step(
         raise StaleVersion(seen=seen, current=card.version)
     card.version += 1
     session.add(
-        EventRow(card_id=card.id, version=card.version, key=key, action=action, recorded_at=now)
-    )
+        EventRow(
+            card_id=card.id, version=card.version, key=key, action=action, digest=digest,
+            recorded_at=now,
+        )
+    )  # fmt: skip

@@ -19,6 +19,7 @@ from sqlalchemy.orm import Session, sessionmaker
 from sqlalchemy.pool import QueuePool
 
 from plimb.core.errors import BadValue
+from plimb.store.asked import refuse_twice
 from plimb.store.copying import (
     MIGRATIONS,
     copied_whole,
@@ -28,6 +29,7 @@ from plimb.store.copying import (
 )
 from plimb.store.journal import close_entry, lay_triggers, lift_triggers, own_up, take_up
 from plimb.store.troubles import plain_words
+from plimb.store.turns import Turns
 
 
 def record_path(name: str) -> Path:
@@ -49,7 +51,7 @@ class Database:
         self._readers = sessionmaker(self.engine, info=about)
         self._writers = sessionmaker(self.engine.execution_options(writes=True), info=about)
         self._door, self._inside, self._shut = Condition(), 0, False
-        self._mine = local()
+        self._mine, self._in_turn = local(), Turns()
 
     @contextmanager
     def reading(self) -> Iterator[Session]:
@@ -65,8 +67,9 @@ class Database:
             what: What is done, in the words of the trade: it stands in the journal.
             at: When, as naive UTC; now where nothing is said.
         """
-        with self._entered(), self._writers.begin() as session:
+        with self._entered(), self._in_turn, self._writers.begin() as session:
             own_up(session.connection())
+            refuse_twice(session)
             yield session
             session.flush()
             close_entry(session.connection(), what, at=at)

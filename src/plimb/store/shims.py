@@ -28,11 +28,23 @@ def add_shim(
     now: datetime,
 ) -> ShimRow:
     """Add a piece the shop did not know of."""
-    row = ShimRow(family=family, **_worth(piece), **_columns(at))
-    session.add(row)
+    return add_shims(session, [(family, piece)], at, why, now)[0]
+
+
+def add_shims(
+    session: Session,
+    pieces: Sequence[tuple[ShimFamilyRow, ShimReading]],
+    at: Location,
+    why: str,
+    now: datetime,
+) -> list[ShimRow]:
+    """Add pieces the shop did not know of, each with its family, all to one place."""
+    rows = [ShimRow(family=family, **_worth(piece), **_columns(at)) for family, piece in pieces]
+    session.add_all(rows)
     session.flush()
-    _note(session, row, None, at, why, now)
-    return row
+    session.add_all(_move(row, None, at, why, now) for row in rows)
+    session.flush()
+    return rows
 
 
 def move_shim(session: Session, row: ShimRow, to: Location, why: str, now: datetime) -> None:
@@ -49,7 +61,7 @@ def move_shim(session: Session, row: ShimRow, to: Location, why: str, now: datet
                        field="place")  # fmt: skip
     for name, value in _columns(to).items():
         setattr(row, name, value)
-    _note(session, row, left, to, why, now)
+    session.add(_move(row, left, to, why, now))
     session.flush()
 
 
@@ -74,16 +86,10 @@ def _columns(at: Location) -> dict[str, object]:
     }
 
 
-def _note(
-    session: Session,
-    row: ShimRow,
-    left: Location | None,
-    reached: Location,
-    why: str,
-    now: datetime,
-) -> None:
-    session.add(ShimMoveRow(shim_id=row.id, left=left, reached=reached, why=why, moved_at=now))
-    session.flush()
+def _move(
+    row: ShimRow, left: Location | None, reached: Location, why: str, now: datetime
+) -> ShimMoveRow:
+    return ShimMoveRow(shim_id=row.id, left=left, reached=reached, why=why, moved_at=now)
 
 
 def get_shim(session: Session, shim_id: int, seen: Location | None = None) -> ShimRow:

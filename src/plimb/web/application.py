@@ -1,7 +1,6 @@
 """The application factory."""
 
 from pathlib import Path
-from threading import Condition
 from typing import Any
 
 from apiflask import APIFlask
@@ -13,6 +12,7 @@ from plimb import __version__
 from plimb.actions.clock import utc_now
 from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
+from plimb.store.turns import Turns
 from plimb.web import (
     address,
     cards,
@@ -37,7 +37,7 @@ from plimb.web import (
 from plimb.web.request import Bench, Clock
 
 
-class _Turns:
+class _ReadsInTurn:
     """Reads take turns, as they came: one interpreter does one at a time anyway.
 
     Four that share it by turns of milliseconds take a third longer than four one after the
@@ -45,23 +45,14 @@ class _Turns:
     """
 
     def __init__(self, application: Any) -> None:
-        self._application = application
-        self._changed, self._drawn, self._served = Condition(), 0, 0
+        self._application, self._turns = application, Turns()
 
     def __call__(self, environ: dict[str, Any], start_response: Any) -> Any:
         """Answer a request, a read when it is its turn."""
         if environ["REQUEST_METHOD"] != "GET" or not environ["PATH_INFO"].startswith("/api/"):
             return self._application(environ, start_response)
-        with self._changed:
-            mine = self._drawn
-            self._drawn += 1
-            self._changed.wait_for(lambda: self._served == mine)
-        try:
+        with self._turns:
             return self._application(environ, start_response)
-        finally:
-            with self._changed:
-                self._served += 1
-                self._changed.notify_all()
 
 
 class _Json(DefaultJSONProvider):
@@ -150,7 +141,7 @@ def create_app(
     errors.init_app(app)
     spec.init_app(app)
     app.after_request(_harden)
-    app.wsgi_app = _Turns(app.wsgi_app)  # type: ignore[method-assign]
+    app.wsgi_app = _ReadsInTurn(app.wsgi_app)  # type: ignore[method-assign]
     return app
 
 

@@ -23,6 +23,7 @@ from plimb.core.job.torque import TorqueSaid
 from plimb.core.job.tray import Part, Pocket
 from plimb.core.measure.blades import Blade, Stack
 from plimb.web.drawings import DrawingOut, TurnOut
+from plimb.web.once import once
 from plimb.web.people import whoever
 from plimb.web.request import at_hand, now
 from plimb.web.valves import ValveOut
@@ -192,6 +193,7 @@ AmountPart = inside("AmountPart", Amount, by=Annotated[str, Field(max_length=12)
     sent_to("CardIn", opening.open_card, now=None, amount=AmountPart | None, opened_by=Who)
 )
 @blueprint.output(CardOut, status_code=201)
+@once(lambda made: card_as_it_stands(int(made)))
 def open_card(json_data: Sent) -> CardView:
     """Open a card for an engine."""
     opened = opening.open_card(at_hand(), **json_data.said(), now=now())

@@ -11,6 +11,7 @@ from plimb.actions import drawer, families, orders
 from plimb.actions.drawer import DrawerView, FamilyView, Pocket, ShimView
 from plimb.core.shim.location import Location
 from plimb.core.shim.marking import Code
+from plimb.web.once import once
 from plimb.web.plans import OrderOut
 from plimb.web.request import at_hand, csv_answer, now
 from plimb.web.sheets import FileIn
@@ -109,6 +110,7 @@ def _save(family_id: int | None, sent: Sent) -> DrawerView:
 @blueprint.post("/families")
 @blueprint.input(FamilyIn)
 @blueprint.output(DrawerOut, status_code=201)
+@once(lambda _made: _drawer())
 def add_family(json_data: Sent) -> DrawerView:
     """Add a family of shims."""
     return _save(None, json_data)
@@ -130,6 +132,7 @@ Pieces = Annotated[str, Field(max_length=4000)]
     sent_to("AddPiecesIn", drawer.add_pieces, whole=True, family_id=None, now=None, text=Pieces)
 )
 @blueprint.output(DrawerOut, status_code=201)
+@once(lambda made: _drawer(int(made)))
 def add_pieces(family_id: int, json_data: Sent) -> DrawerView:
     """Put pieces into the drawer as typed."""
     added = drawer.add_pieces(at_hand(), family_id=family_id, **json_data.said(), now=now())
@@ -182,6 +185,7 @@ def receive(line_id: int) -> DrawerView:
 @blueprint.post("/drawer/csv")
 @blueprint.input(FileIn)
 @blueprint.output(DrawerOut, status_code=201)
+@once(lambda made: _drawer(int(made)))
 def import_drawer(json_data: FileIn) -> DrawerView:
     """Add every piece of a CSV table to the drawer, or none."""
     return _drawer(drawer.import_drawer(at_hand(), json_data.text, now=now()))

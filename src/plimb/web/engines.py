@@ -21,6 +21,7 @@ from plimb.files.printed import as_printed
 from plimb.files.readings import number_in
 from plimb.files.starting_point import Start, starting_point
 from plimb.web.drawings import DrawingOut, TurnOut
+from plimb.web.once import once
 from plimb.web.request import at_hand, now
 from plimb.web.shop import ShopOut, shop_as_it_stands
 from plimb.web.wire import Answer, Sent, Short, Text, read_off, sent_to
@@ -33,6 +34,7 @@ Document = Annotated[str, Field(max_length=500_000)]
 @blueprint.post("/engines")
 @blueprint.input(sent_to("EngineIn", register_engine, now=None, document=Document))
 @blueprint.output(ShopOut, status_code=201)
+@once(lambda _made: shop_as_it_stands())
 def add_engine(json_data: Sent) -> ShopView:
     """Take an engine file into the shop's care."""
     register_engine(at_hand(), **json_data.said(), now=now())

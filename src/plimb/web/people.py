@@ -13,6 +13,7 @@ from plimb.core.errors import NobodyAtWork, OwnersOnly, WrongCode
 from plimb.store.journal import begin_work
 from plimb.store.people import PersonRole
 from plimb.web.door import CHANGES
+from plimb.web.once import once
 from plimb.web.request import at_hand, bench, now
 from plimb.web.wire import Answer, Sent, answer_of, sent_to
 
@@ -102,6 +103,7 @@ Code = Annotated[str, Field(max_length=people.LONGEST)]
 @blueprint.post("")
 @blueprint.input(sent_to("PersonIn", people.add_person, now=None, code=Code))
 @blueprint.output(PeopleOut, status_code=201)
+@once(lambda _made: _everybody())
 def add_person(json_data: Sent) -> PeopleOut:
     """Set somebody up."""
     people.add_person(at_hand(), **json_data.said(), now=now())

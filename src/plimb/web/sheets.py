@@ -11,6 +11,7 @@ from plimb.actions import billing, sealing, signing, transfer
 from plimb.actions.card_view import CardView
 from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
 from plimb.web.cards import CardOut, Who, act, card_as_it_stands
+from plimb.web.once import once
 from plimb.web.request import at_hand, csv_answer, file_answer, now
 from plimb.web.wire import Answer, Key, Sent, answer_of, read_off, sent_to
 
@@ -167,6 +168,7 @@ class FileIn(Sent):
 @blueprint.post("/cards/file")
 @blueprint.input(FileIn)
 @blueprint.output(CardOut, status_code=201)
+@once(lambda made: card_as_it_stands(int(made)))
 def take_file(json_data: FileIn) -> CardView:
     """Take a card file into the shop."""
     return card_as_it_stands(transfer.import_card(at_hand(), json_data.text, now=now()))

@@ -23,6 +23,7 @@ from plimb.core.measure.blades import Blade, BladeSet, BladeState, Stack
 from plimb.core.measure.limits import Verdict
 from plimb.web.cards import BladeSetOut
 from plimb.web.drawings import DrawingOut
+from plimb.web.once import once
 from plimb.web.request import at_hand, file_answer, now
 from plimb.web.wire import Answer, Sent, Short, Text, answer_of, off, read_off, sent_to
 
@@ -177,6 +178,7 @@ def change_blade(set_id: int, json_data: BladeStateIn) -> ShopView:
 @blueprint.post("/blade-sets")
 @blueprint.input(BladeSetIn)
 @blueprint.output(ShopOut, status_code=201)
+@once(lambda _made: shop_as_it_stands())
 def add_blade_set(json_data: BladeSetIn) -> ShopView:
     """Add a feeler set to the shop."""
     shop.save_blade_set(at_hand(), set_id=None, blades=json_data.to_core())
@@ -195,6 +197,7 @@ def change_blade_set(set_id: int, json_data: BladeSetIn) -> ShopView:
 @blueprint.post("/instruments")
 @blueprint.input(sent_to("InstrumentIn", shop.add_instrument, doubt=Short))
 @blueprint.output(ShopOut, status_code=201)
+@once(lambda _made: shop_as_it_stands())
 def add_instrument(json_data: Sent) -> ShopView:
     """Add a micrometer or calliper to the shop."""
     shop.add_instrument(at_hand(), **json_data.said())
