@@ -4,6 +4,7 @@
   import { Button, Dialog, Pair, TurnMark } from "./kit";
   import { keys } from "./state/keys.svelte";
   import { preferences } from "./state/preferences.svelte";
+  import { reach } from "./state/reach.svelte";
   import { route } from "./state/route.svelte";
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./state/shop.svelte";
@@ -152,6 +153,21 @@
       >
     </div>
   </header>
+  {#if reach.away}
+    <p class="no-print border-now bg-wash border-b-2 px-4 py-2 leading-5" role="status">
+      <b>The server does not answer.</b> What you see is as it was here last. Readings are kept in this
+      browser and sent when it does.
+    </p>
+  {/if}
+  {#if reach.old}
+    <p
+      class="no-print border-now bg-wash flex flex-wrap items-center gap-3 border-b-2 px-4 py-2"
+      role="status"
+    >
+      <span class="min-w-52 flex-1"><b>Plimb was updated.</b> This page is from before.</span>
+      <Button kind="now" onclick={() => location.reload()}>Load it anew</Button>
+    </p>
+  {/if}
   {#if place.name === "bench"}
     <Bench />
   {:else if place.name === "card"}

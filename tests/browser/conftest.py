@@ -65,9 +65,11 @@ def open_page(chromium, address):
 
     def opened(path: str = "/", *, phone: bool = False, **more) -> Page:
         size = PHONE if phone else BENCH
+        # what a service worker keeps is for test_offline alone
         context = chromium.new_context(
-            base_url=address, viewport=size, has_touch=phone, is_mobile=phone, **more
-        )
+            base_url=address, viewport=size, has_touch=phone, is_mobile=phone,
+            service_workers="block", **more,
+        )  # fmt: skip
         contexts.append(context)
         page = context.new_page()
         page.set_default_timeout(PATIENCE_MS)

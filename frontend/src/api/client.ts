@@ -1,5 +1,6 @@
 /** The one client of the server, typed from the document that the server writes itself. */
 import createClient from "openapi-fetch";
+import { reach } from "../state/reach.svelte";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -73,7 +74,8 @@ api.use({
     request.headers.set("Idempotency-Key", key);
     return request;
   },
-  onResponse({ request }) {
+  onResponse({ request, response }) {
+    reach.heard(response);
     const key = request.headers.get("Idempotency-Key");
     for (const [name, one] of unanswered) if (one === key) unanswered.delete(name);
   },
@@ -99,6 +101,7 @@ export async function answer<T>(
   try {
     settled = await call;
   } catch {
+    reach.missed();
     throw AWAY;
   }
   if (settled.data !== undefined) return settled.data;

@@ -140,7 +140,15 @@
         The drawing now shows what the other window wrote.
       </p>
       <Button kind="now" onclick={() => void job.queue.clash?.again()}>Save mine</Button>
-      <Button onclick={() => (job.queue.clash = null)}>Keep what is there</Button>
+      {#if job.queue.clash.both}
+        <Button onclick={() => void job.queue.clash?.both?.()}>Both are readings</Button>
+      {/if}
+      <Button
+        onclick={() => {
+          job.queue.clash?.drop?.();
+          job.queue.clash = null;
+        }}>Keep what is there</Button
+      >
     </div>
   {/if}
   {#if job.card.put_away_at}

@@ -1,8 +1,10 @@
 /** Acts, the queue and the entry against a server that keeps versions and keys as the real one. */
+import "fake-indexeddb/auto";
 import { flushSync } from "svelte";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import answered from "../api/answers/card-3.json";
 import type { Card } from "../api/client";
+import { drop, kept } from "./kept";
 
 interface Sent {
   method: string;
@@ -74,6 +76,7 @@ let order: string[];
 
 beforeEach(async () => {
   localStorage.clear();
+  for (const one of (await kept(3)) ?? []) await drop(3, one.key);
   server = new FakeServer();
   const valves = server.card.valves.map((one) => one.valve);
   server.card.todo = server.card.todo.map((one) =>
@@ -206,6 +209,37 @@ describe("entry", () => {
     await job.load();
     await settled();
     expect(server.done.length).toBe(1);
+  });
+  it("shows what clashes with what another tablet wrote meanwhile, and keeps both if told", async () => {
+    server.away = true;
+    type("15");
+    await until(() => job.inHand === order[1]);
+    server.away = false;
+    server.card.valves = server.card.valves.map((one) =>
+      one.valve === order[0] ? { ...one, found: { ...one.found!, typed: "19" } } : one,
+    );
+    await job.load();
+    await until(() => job.queue.clash !== null);
+    expect(job.queue.clash?.sentence).toBe(`${order[0]} was written meanwhile, as 19.`);
+    expect(job.outbox.waiting.map((one) => one.text)).toEqual(["15"]);
+    expect(server.done).toEqual([]);
+    await job.queue.clash?.both?.();
+    expect(server.done.map((one) => one.body)).toMatchObject([{ text: "15", repeats: true }]);
+    await until(() => job.outbox.waiting.length === 0);
+  });
+  it("lets mine go where the other's is kept", async () => {
+    server.away = true;
+    type("15");
+    await until(() => job.inHand === order[1]);
+    server.away = false;
+    server.card.valves = server.card.valves.map((one) =>
+      one.valve === order[0] ? { ...one, found: { ...one.found!, typed: "19" } } : one,
+    );
+    await job.load();
+    await until(() => job.queue.clash !== null);
+    job.queue.clash?.drop?.();
+    await until(() => job.outbox.waiting.length === 0);
+    expect(server.done).toEqual([]);
   });
   it("leaves whoever picked another valve meanwhile there, and what they type with it", async () => {
     server.held = [];

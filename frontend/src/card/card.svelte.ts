@@ -95,8 +95,10 @@ export class CardState {
 
   async load(): Promise<void> {
     try {
-      this.drawing ??= (await this.queue.load()).drawing;
+      const card = await this.queue.load();
+      this.drawing ??= card.drawing;
       this.missing = null;
+      await this.outbox.ready;
       void this.entry.flush();
     } catch (error) {
       if (!this.card) this.missing = error as Refusal;
@@ -106,6 +108,7 @@ export class CardState {
 
   stop(): void {
     removeEventListener(HERE, this.again);
+    this.outbox.stop();
     this.entry.stop();
   }
 

@@ -93,10 +93,11 @@ export class Entry {
       repeats: this.repeating,
       reason: kindOf(stage).purpose === "found" ? this.reason.trim() : "",
       condition: kindOf(stage).shims ? this.condition : undefined,
+      seen: this.written,
     };
     this.hush();
-    job.outbox.add(entry);
     this.sending = true;
+    void job.outbox.add(entry); // kept and sent at the same time: whichever comes first
     const outcome = await this.post(entry);
     this.sending = false;
     const moved = job.picks !== picks || job.stage !== stage;
@@ -164,8 +165,34 @@ export class Entry {
     if (code === "away") this.retry();
     // what nobody has put a name to waits until somebody does
     if (code === "away" || code === "who") return "waits";
-    job.outbox.remove(entry.key);
+    void job.outbox.remove(entry.key);
     return code === null ? "saved" : "refused";
+  }
+
+  /** What somebody else has written for the valve since an entry was; nothing where nobody has. */
+  private meanwhile(entry: Waiting): string {
+    const valve = this.job.valves.get(entry.valve);
+    const stands = (valve && kindOf(entry.stage).written?.(valve)) ?? "";
+    if (entry.seen === undefined || stands === entry.seen || stands === entry.text) return "";
+    return stands;
+  }
+
+  /** Show an entry that clashes with what was written meanwhile; it waits until that is said. */
+  private clashes(entry: Waiting, stands: string): void {
+    const { job } = this;
+    const through = async (changed: Waiting): Promise<boolean> => {
+      job.queue.clash = null;
+      return (await this.post(changed)) === "saved";
+    };
+    const gap = !kindOf(entry.stage).shims;
+    job.queue.clash = {
+      valve: entry.valve,
+      text: entry.text,
+      sentence: `${entry.valve} was written meanwhile, as ${stands}.`,
+      again: () => through(entry),
+      ...(gap ? { both: () => through({ ...entry, repeats: true }) } : {}),
+      drop: () => void job.outbox.remove(entry.key),
+    };
   }
 
   private timer: ReturnType<typeof setTimeout> | null = null;
@@ -190,6 +217,11 @@ export class Entry {
     if (this.flushing) return;
     this.flushing = true;
     for (const entry of this.job.outbox.waiting) {
+      const stands = this.meanwhile(entry);
+      if (stands) {
+        this.clashes(entry, stands);
+        continue;
+      }
       const outcome = await this.post(entry);
       if (outcome === "waits") break;
       if (outcome === "refused")

@@ -4,6 +4,7 @@
  * the key it was first sent with, so nothing is done twice.
  */
 import type { Condition, Stage, Unit } from "../api/client";
+import { bringIn, drop, keep, kept, whenKept } from "./kept";
 
 export interface Waiting {
   key: string;
@@ -14,6 +15,8 @@ export interface Waiting {
   repeats: boolean;
   reason?: string;
   condition?: Condition | undefined;
+  /** What stood for the valve when it was written: another standing by then is a clash. */
+  seen?: string;
 }
 
 function read<T>(name: string, empty: T): T {
@@ -39,8 +42,15 @@ export class Outbox {
   /** The unit each draft was begun in. */
   units = $state<Record<string, Unit>>({});
 
+  /** Settled once what was kept before is here. */
+  readonly ready: Promise<void>;
+  private readonly deaf: () => void;
+
   constructor(private readonly card: number) {
-    this.waiting = read<Waiting[]>(this.name("outbox"), []);
+    this.ready = this.bringOver().then(() => this.fetch());
+    this.deaf = whenKept((of) => {
+      if (of === card) void this.fetch();
+    });
     this.drafts = read<Record<string, string>>(this.name("drafts"), {});
     this.units = read<Record<string, Unit>>(this.name("units"), {});
   }
@@ -49,13 +59,55 @@ export class Outbox {
     return `plimb.card.${this.card}.${what}`;
   }
 
+  /** Entries on their way in or out of the store, which a look into it would miss. */
+  // eslint-disable-next-line svelte/prefer-svelte-reactivity -- nothing shows it
+  private readonly under = new Map<string, "in" | "out">();
+
   /** Keep an entry; a later one for the same valve and stage waits behind it. */
-  add(entry: Waiting): void {
-    this.set([...this.waiting, entry]);
+  async add(entry: Waiting): Promise<void> {
+    this.waiting = [...this.waiting, entry];
+    await this.through(entry.key, "in", keep(this.card, $state.snapshot(entry)));
   }
 
-  remove(key: string): void {
-    this.set(this.waiting.filter((entry) => entry.key !== key));
+  async remove(key: string): Promise<void> {
+    this.waiting = this.waiting.filter((entry) => entry.key !== key);
+    await this.through(key, "out", drop(this.card, key));
+  }
+
+  stop(): void {
+    this.deaf();
+  }
+
+  private changes = 0;
+
+  private async through(key: string, way: "in" | "out", done: Promise<void>): Promise<void> {
+    this.under.set(key, way);
+    this.changes += 1;
+    await done;
+    this.under.delete(key);
+    this.changes += 1;
+  }
+
+  /** Look what is kept, by this tab and by others. */
+  private async fetch(): Promise<void> {
+    let there, before;
+    do {
+      before = this.changes;
+      there = await kept(this.card);
+    } while (before !== this.changes); // what changed meanwhile is looked at again
+    if (!there) return;
+    const coming = this.waiting.filter(
+      (one) => this.under.get(one.key) === "in" && !there.some((other) => other.key === one.key),
+    );
+    this.waiting = [...there.filter((one) => this.under.get(one.key) !== "out"), ...coming];
+  }
+
+  /** Bring over what an earlier page kept in another place. */
+  private async bringOver(): Promise<void> {
+    const before = read<Waiting[]>(this.name("outbox"), []);
+    for (const entry of before) await keep(this.card, entry);
+    await bringIn(this.card);
+    if (before.length) localStorage.removeItem(this.name("outbox"));
   }
 
   of(stage: Stage, valve: string): Waiting | null {
@@ -90,10 +142,5 @@ export class Outbox {
     const at = `${stage} ${what}`;
     this.drafts = Object.fromEntries(Object.entries(this.drafts).filter(([one]) => one !== at));
     write(this.name("drafts"), this.drafts);
-  }
-
-  private set(entries: readonly Waiting[]): void {
-    this.waiting = entries;
-    write(this.name("outbox"), entries);
   }
 }

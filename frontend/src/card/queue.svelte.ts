@@ -4,6 +4,7 @@
  */
 import type { Send } from "../api/acts";
 import { type Card, Refusal, answer, api, newKey } from "../api/client";
+import { keepCard } from "../state/reach.svelte";
 
 /** Something that could not be saved because the card had moved on. */
 export interface Clash {
@@ -11,6 +12,10 @@ export interface Clash {
   text: string;
   sentence: string;
   again: () => Promise<boolean>;
+  /** Where both are readings of the same gap: keep them both. */
+  both?: () => Promise<boolean>;
+  /** Let mine go. */
+  drop?: () => void;
 }
 
 /** What an act is about: for whom it is said, and how to try it again after a clash. */
@@ -37,7 +42,9 @@ export class Queue {
   /** Fetch the card. */
   async load(): Promise<Card> {
     const params = { path: { card_id: this.id } };
-    this.card = await answer(api.GET("/api/cards/{card_id}", { params }));
+    const found = await answer(api.GET("/api/cards/{card_id}", { params }));
+    // what the browser kept may be older than what is on the screen
+    if (!this.card || found.version >= this.card.version) this.card = found;
     return this.card;
   }
 
@@ -58,6 +65,7 @@ export class Queue {
     if (!this.card) return "away";
     try {
       this.card = await answer(send(this.card.version, key));
+      keepCard(this.card);
       this.refusal = null;
       this.clash = null;
       const now = this.card.valves.find((one) => one.valve === about.valve);

@@ -1,5 +1,6 @@
 /** Who works here, and who is at work at this screen. */
 import { type Refusal, type Schemas, answer, api } from "../api/client";
+import { forgetHere } from "./reach.svelte";
 
 type People = Schemas["PeopleOut"];
 export type Person = People["people"][number];
@@ -53,7 +54,9 @@ export class PeopleState {
   }
 
   async signOut(): Promise<void> {
-    if (await this.#take(api.DELETE("/api/people/here"))) this.asking = false;
+    if (!(await this.#take(api.DELETE("/api/people/here")))) return;
+    this.asking = false;
+    await forgetHere();
   }
 
   add(name: string, role: Role, code: string): Promise<boolean> {

@@ -155,6 +155,7 @@ def _harden(response: Response) -> Response:
     }
     if request.path.startswith("/api/"):
         headers["Cache-Control"] = "no-store"
+        headers["X-Plimb-Page"] = page.page_now()
     if request.is_secure:
         headers["Strict-Transport-Security"] = "max-age=31536000"
     for name, value in headers.items():

@@ -1,5 +1,7 @@
 """The built front end: hashed files for ever, the page itself never cached."""
 
+import re
+from functools import cache
 from pathlib import Path
 
 from apiflask import APIBlueprint
@@ -8,6 +10,14 @@ from flask import Response, abort, send_from_directory
 APP = Path(__file__).parent / "app"
 
 blueprint = APIBlueprint("page", __name__, enable_openapi=False)
+
+
+@cache
+def page_now() -> str:
+    """Return the name of the script that the page loads, which changes with its content."""
+    page = APP / "index.html"
+    found = re.search(r"index-[\w-]+\.js", page.read_text("utf-8")) if page.is_file() else None
+    return found.group() if found else ""
 
 
 @blueprint.get("/assets/<path:name>")
@@ -27,7 +37,10 @@ def page(place: str = "") -> Response:
     if not (APP / "index.html").is_file():
         abort(503)
     if place and "/" not in place and (APP / place).is_file():
-        return send_from_directory(APP, place)
+        kind = "application/manifest+json" if place.endswith(".webmanifest") else None
+        response = send_from_directory(APP, place, mimetype=kind)
+        response.cache_control.no_cache = True
+        return response
     response = send_from_directory(APP, "index.html")
     response.cache_control.no_cache = True
     return response

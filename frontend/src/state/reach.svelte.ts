@@ -1,0 +1,54 @@
+/** Whether the server is reached, and whether it serves a newer page than this one. */
+
+/** The name of this page's own script, which changes with its content. */
+const OWN = /index-[\w-]+\.js/.exec(import.meta.url)?.[0] ?? "";
+
+class Reach {
+  /** The server did not answer last time: what is shown is what was kept. */
+  away = $state(false);
+  /** The server has another page than this one. */
+  old = $state(false);
+
+  /** Take note of an answer. */
+  heard(response: Response): void {
+    this.away = response.headers.has("X-Plimb-Kept");
+    const page = response.headers.get("X-Plimb-Page");
+    if (page && OWN && !this.away) this.old = page !== OWN;
+  }
+
+  /** Take note that there was none. */
+  missed(): void {
+    this.away = true;
+  }
+}
+
+export const reach = new Reach();
+
+/** Keep this page and what it shows in the browser, so that it opens without its server. */
+export async function keepHere(): Promise<void> {
+  try {
+    if (import.meta.env.PROD) await navigator.serviceWorker?.register("/sw.js");
+  } catch {
+    // where the browser keeps nothing, Plimb needs its server
+  }
+}
+
+/** Keep a card as it now stands, for when its server does not answer. */
+export function keepCard(card: { id: number }): void {
+  if (!("caches" in globalThis) || !navigator.serviceWorker?.controller) return;
+  const body = JSON.stringify(card);
+  const headers = { "Content-Type": "application/json" };
+  void caches
+    .open("plimb-data")
+    .then((kept) => kept.put(`/api/cards/${card.id}`, new Response(body, { headers })))
+    .catch(() => undefined);
+}
+
+/** Forget what was kept of the record: somebody has signed out. */
+export async function forgetHere(): Promise<void> {
+  try {
+    await caches.delete("plimb-data");
+  } catch {
+    // nothing was kept
+  }
+}

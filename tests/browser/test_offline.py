@@ -1,0 +1,105 @@
+"""No server: the page opens, shows what it knows, takes readings, and loses none of them."""
+
+import re
+
+import pytest
+from playwright.sync_api import expect
+
+from .conftest import BENCH
+
+
+@pytest.fixture
+def own_browser(chromium, own_server):
+    context = chromium.new_context(base_url=own_server.address, viewport=BENCH)
+    yield context
+    context.close()
+
+
+def opened(context, path="/cards/2/feel"):
+    page = context.new_page()
+    page.set_default_timeout(20_000)
+    page.goto(path)
+    return page
+
+
+def kept_by_now(page):
+    """Wait until the page keeps itself and the card in the browser."""
+    page.wait_for_function("() => navigator.serviceWorker.controller !== null")
+    page.reload()
+    page.wait_for_function(
+        "async () => (await (await caches.open('plimb-data')).keys())"
+        ".some((one) => new URL(one.url).pathname === '/api/cards/2')"
+    )
+
+
+def write(page, valve, text):
+    page.locator(f"[data-valve='{valve}']").click()
+    page.locator("#entry").fill(text)
+    page.keyboard.press("Enter")
+
+
+def found(page):
+    card = page.request.get("/api/cards/2").json()
+    return {one["valve"]: one["found"] and one["found"]["typed"] for one in card["valves"]}
+
+
+def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(own_browser, own_server):
+    """Readings written in either come through once the server is there again."""
+    first = opened(own_browser)
+    kept_by_now(first)
+    second = opened(own_browser)
+    expect(second.locator("#entry")).to_be_visible()
+    own_server.kill()
+    write(first, "3 IN L", "17")
+    expect(first.get_by_text("1 entry waits")).to_be_visible()
+    write(second, "3 EX L", "27")
+    write(first, "4 IN L", "16")
+    expect(first.get_by_text("3 entries wait")).to_be_visible()
+    first.close()
+    second.close()
+    third = opened(own_browser)  # the page, and the card as it was, without any server
+    expect(third.get_by_text("The server does not answer.")).to_be_visible()
+    expect(third.get_by_text("3 entries wait")).to_be_visible()
+    own_server.start()
+    expect(third.get_by_text(re.compile("entr(y|ies) wait"))).to_have_count(0, timeout=60_000)
+    expect(third.get_by_text("The server does not answer.")).to_have_count(0)
+    written = found(third)
+    assert [written[v] for v in ("3 IN L", "3 EX L", "4 IN L")] == ["17", "27", "16"]
+
+
+def test_what_two_tablets_wrote_meanwhile_is_shown_and_both_are_kept(
+    own_browser, own_server, chromium
+):
+    here = opened(own_browser)
+    kept_by_now(here)
+    own_browser.set_offline(True)
+    write(here, "3 IN L", "17")
+    expect(here.get_by_text("1 entry waits")).to_be_visible()
+    other = chromium.new_context(base_url=own_server.address, viewport=BENCH)
+    there = opened(other)
+    write(there, "3 IN L", "19")
+    expect(there.locator("[data-valve='3 IN L']")).to_contain_text("0.19")
+    other.close()
+    own_browser.set_offline(False)
+    expect(here.get_by_text("was written meanwhile, as 19")).to_be_visible(timeout=60_000)
+    here.get_by_role("button", name="Both are readings").click()
+    expect(here.get_by_text("1 entry waits")).to_have_count(0)
+    card = here.request.get("/api/cards/2").json()
+    valve = next(one for one in card["valves"] if one["valve"] == "3 IN L")
+    assert valve["found"]["typed"] == "17"
+    assert len(valve["repeats"]) == 2
+
+
+def test_a_page_older_than_the_server_says_so(open_page):
+    page = open_page("/")
+    expect(page.get_by_role("heading", level=1)).to_be_visible()
+    expect(page.get_by_text("Plimb was updated.")).to_have_count(0)
+    page.context.route(
+        "**/api/shop",
+        lambda route: route.fulfill(
+            response=(answer := route.fetch()),
+            headers={**answer.headers, "x-plimb-page": "index-newer.js"},
+        ),
+    )
+    page.reload()
+    expect(page.get_by_text("Plimb was updated.")).to_be_visible()
