@@ -32,7 +32,7 @@ from plimb.files.blank_pdf import blank_pdf
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.records import shop_things
-from plimb.store.seals import add_seal
+from plimb.store.seals import add_seal, seal_of
 from plimb.store.shop import get_shop
 from plimb.store.tables.card import AmendmentRow, CardRow
 
@@ -135,6 +135,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
             for one in view.amendments
         ),
         fingerprint=fingerprint_of(session, card),
+        key=seal.public if (seal := seal_of(session, card)) else None,
     )
 
 

@@ -11,18 +11,8 @@ from reportlab.platypus import Flowable, KeepTogether, SimpleDocTemplate, Spacer
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.job.sheet import CAUTION, SheetSpec
 from plimb.core.lengths import Unit
-from plimb.files.sheet_pdf import (
-    BOLD,
-    INK,
-    LINE,
-    PADDING,
-    PLAIN,
-    SOFT,
-    HeadFlowable,
-    fonts,
-    named,
-    para,
-)
+from plimb.files.sheet_pdf import INK, LINE, PADDING, SOFT, HeadFlowable, named, para
+from plimb.files.writing import BOLD, PLAIN, fonts
 
 COLUMNS = (
     "valve",

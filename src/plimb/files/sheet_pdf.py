@@ -1,17 +1,12 @@
 """The sheet as PDF, with its fonts in it and the head drawn; text can be selected and found."""
 
 import io
-from functools import lru_cache
-from importlib import resources
-from pathlib import Path
 from typing import Any
 
 from reportlab.lib import colors
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.styles import ParagraphStyle
 from reportlab.lib.units import mm as MM  # noqa: N812
-from reportlab.pdfbase import pdfmetrics
-from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.platypus import (
     Flowable,
     KeepTogether,
@@ -28,28 +23,18 @@ from plimb.core.lengths import Unit
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict
 from plimb.core.words import VERDICT_WORDS, Units, signed
+from plimb.files.writing import BOLD, PLAIN, draw_centred, fonts, lines, runs, width
 
 INK, SOFT, LINE = colors.HexColor("#131c19"), colors.HexColor("#44504a"), colors.HexColor("#bcc3ba")
-PLAIN, BOLD = "Archivo", "Archivo-Bold"
 PADDING = 6
 """What the page's frame leaves free on each side, in points."""
-
-
-@lru_cache(maxsize=1)
-def fonts() -> None:
-    """Make the page's own fonts known."""
-    folder = resources.files("plimb.files") / "fonts"
-    with resources.as_file(folder) as place:
-        for name, file in ((PLAIN, "Archivo-Regular.ttf"), (BOLD, "Archivo-Bold.ttf")):
-            pdfmetrics.registerFont(TTFont(name, str(Path(place) / file)))
-    pdfmetrics.registerFontFamily(PLAIN, normal=PLAIN, bold=BOLD, italic=PLAIN, boldItalic=BOLD)
 
 
 def style(size: float, *, font: str = PLAIN, colour: Any = INK, after: float = 0) -> Any:
     """Return how a paragraph is set, sizes in points."""
     return ParagraphStyle(
         "sheet", fontName=font, fontSize=size, leading=size * 1.28, textColor=colour,
-        spaceAfter=after,
+        spaceAfter=after, splitLongWords=1,
     )  # fmt: skip
 
 
@@ -99,15 +84,29 @@ def sheet_pdf(sheet: Sheet) -> bytes:
     return out.getvalue()
 
 
-def para(text: str, size: float, **more: Any) -> Paragraph:
+def para(text: str, size: float, *, font: str = PLAIN, **more: Any) -> Paragraph:
     """Return a paragraph of plain text."""
-    return Paragraph(plain(text), style(size, **more))
+    return Paragraph(plain(text, font), style(size, font=font, **more))
 
 
-def plain(text: str) -> str:
-    """Return text as markup that shows it letter by letter; what the font lacks becomes plain."""
+def plain(text: str, font: str = PLAIN) -> str:
+    """Return text as markup that shows it letter by letter, each in a font that has it.
+
+    A word that is longer than any line breaks where it has to.
+    """
     swapped = text.replace("→", "to").replace("≤", "at most").replace("≥", "at least")
-    return swapped.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
+    return "<br/>".join(_marked(line, font) for line in lines(swapped))
+
+
+def _marked(line: str, font: str) -> str:
+    return "".join(
+        _escaped(part) if name == font else f'<font name="{name}">{_escaped(part)}</font>'
+        for name, part in runs(line, font)
+    )
+
+
+def _escaped(text: str) -> str:
+    return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
 
 
 def named(name: str, says: str, after: float = 0) -> Paragraph:
@@ -214,7 +213,9 @@ def _closing(sheet: Sheet) -> list[Flowable]:
         else "________________________"
     )
     said.append(Spacer(0, 2 * MM))
-    said.append(Paragraph(f'<font color="#44504a">Signed</font> <b>{plain(signed)}</b>', style(10)))
+    said.append(
+        Paragraph(f'<font color="#44504a">Signed</font> <b>{plain(signed, BOLD)}</b>', style(10))
+    )
     said.append(para(CAUTION, 7.4, colour=SOFT))
     return [KeepTogether(said)]
 
@@ -222,9 +223,10 @@ def _closing(sheet: Sheet) -> list[Flowable]:
 def _foot(sheet: Sheet) -> Any:
     def draw(canvas: Any, document: Any) -> None:
         canvas.saveState()
-        canvas.setFont(PLAIN, 6.6)
+        canvas.setFont(PLAIN, 5.6)
         canvas.setFillColor(SOFT)
         left = f"record {sheet.fingerprint}" if sheet.fingerprint else "not signed"
+        left += f"  key {sheet.key}" if sheet.key else ""
         canvas.drawString(15 * MM, 8 * MM, left)
         canvas.drawRightString(A4[0] - 15 * MM, 8 * MM, f"page {document.page}")
         canvas.restoreState()
@@ -294,12 +296,11 @@ class HeadFlowable(Flowable):
             canvas.setFillColor(INK)
             text = spot.valve if self.left is None else self.left.get(spot.valve, "")
             fitting = size * (0.86 if shared else 1)
-            wide = pdfmetrics.stringWidth(text, BOLD, fitting)
+            wide = width(text, BOLD, fitting)
             fitting *= min(1.0, 1.86 * spot.radius * scale / max(wide, 0.1))
-            canvas.setFont(BOLD, fitting)
             # opener above, closer below, where one valve has both
             lift = (0.1 if spot.rank == 0 else -0.95) if shared else -0.35
-            canvas.drawCentredString(x, y + fitting * lift, text)
+            draw_centred(canvas, x, y + fitting * lift, text, BOLD, fitting)
         canvas.setFillColor(SOFT)
         canvas.setFont(PLAIN, 8)
         for bore in bank.bores:

@@ -31,7 +31,9 @@ class SheetSpecOut(Answer):
 
 SheetRowOut = answer_of(SheetRow, "SheetRowOut", without=("spec",))
 SheetRoundOut = answer_of(SheetRound, "SheetRoundOut")
-SheetOut = answer_of(Sheet, "SheetOut", without=("drawing", "fingerprint", "unit", "shim_unit"))
+SheetOut = answer_of(
+    Sheet, "SheetOut", without=("drawing", "fingerprint", "key", "unit", "shim_unit")
+)
 
 
 def _sheet(card_id: int) -> Sheet:

@@ -131,6 +131,7 @@ class Sheet:
     signed_at: datetime | None
     amendments: tuple[str, ...]
     fingerprint: str | None
+    key: str | None = None
 
 
 def sheet_rows(rounds: Sequence[Round]) -> tuple[SheetRow, ...]:
