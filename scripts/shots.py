@@ -13,9 +13,12 @@ from playwright.sync_api import sync_playwright
 from waitress.server import create_server
 
 from plimb.actions.backup import copy_of_the_day
+from plimb.actions.clock import utc_now
+from plimb.actions.people import add_person
 from plimb.demo.load import fill
 from plimb.standins.counter import run_counter
 from plimb.store.database import Database, copies_of
+from plimb.store.people import PersonRole
 from plimb.web.application import create_app
 
 FOLDER = Path(__file__).parent.parent / "docs" / "screenshots"
@@ -28,8 +31,9 @@ SHOTS = {
     "marks": ("/cards/4/turn", WIDE, "light"),
     "engine": ("/engines/5", WIDE, "light"),
     "shop": ("/shop", WIDE, "light"),
-    "copies": ("/shop#copies", WIDE, "light"),
-    "turn-phone": ("/cards/3/turn", PHONE, "light"),
+    "who": ("/", WIDE, "light"),
+    "copies": ("/shop#people", WIDE, "light"),
+    "history": ("/history/card/3", WIDE, "light"),
     "feel": ("/cards/2/feel", WIDE, "light"),
     "choose": ("/cards/3/choose", WIDE, "light"),
     "fit": ("/cards/4/fit", WIDE, "light"),
@@ -42,12 +46,27 @@ SHOTS = {
 }
 
 
+WITH_PEOPLE = {"who", "copies"}
+"""What shows who works here; in all others nobody is set up, as in the demo."""
+PEOPLE = (("Oda Ferrin", PersonRole.OWNER), ("Ivo Tarrask", PersonRole.TECHNICIAN),
+          ("Merrin Oske", PersonRole.TECHNICIAN))  # fmt: skip
+CODE = "a code of eight or more"
+
+
 @contextmanager
-def served():
+def served(people: bool):
     """Serve a fresh demo on a free port and give its address."""
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "demo.sqlite3")
         fill(database)
+        for name, role in PEOPLE if people else ():
+            add_person(
+                database,
+                name=name,
+                role=role,
+                code=CODE,
+                now=utc_now(),
+            )
         for days in (9, 2, 1, 0):
             made = datetime.now(UTC) - timedelta(days=days, hours=2)
             copy = copy_of_the_day(database.path, made.replace(tzinfo=None))
@@ -65,21 +84,35 @@ def served():
 def take(folder: Path, shots: dict) -> None:
     """Write one PNG a shot into the folder."""
     folder.mkdir(parents=True, exist_ok=True)
-    with served() as address, sync_playwright() as play:
-        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=["--no-sandbox"])
-        for name, (path, (width, height), scheme) in shots.items():
-            page = browser.new_page(
-                viewport={"width": width, "height": height}, color_scheme=scheme
+    for people in (False, True):
+        some = {name: shot for name, shot in shots.items() if (name in WITH_PEOPLE) == people}
+        with served(people) as address, sync_playwright() as play:
+            browser = play.chromium.launch(
+                executable_path="/usr/bin/chromium", args=["--no-sandbox"]
             )
-            page.goto(address + path)
-            page.wait_for_timeout(1500)
-            page.evaluate("document.fonts.ready")
-            if "#" in path:
-                part = page.locator(path[path.index("#") :])
-                part.evaluate("one => one.scrollIntoView({block: 'center'})")
-            page.screenshot(path=folder / f"{name}.png")
-            page.close()
-        browser.close()
+            for name, shot in some.items():
+                picture(browser, address, folder / f"{name}.png", *shot)
+            browser.close()
+
+
+def picture(browser, address: str, file: Path, path: str, size, scheme: str) -> None:
+    """Take one picture of a place."""
+    page = browser.new_page(
+        base_url=address, viewport={"width": size[0], "height": size[1]}, color_scheme=scheme
+    )
+    if file.stem in WITH_PEOPLE - {"who"}:
+        page.request.post("/api/people/here", data={"person_id": 1, "code": CODE})
+    page.goto(path)
+    page.wait_for_timeout(1500)
+    page.evaluate("document.fonts.ready")
+    if file.stem == "who":
+        page.get_by_role("button", name="Who works here?").click()
+        page.wait_for_timeout(400)
+    if "#" in path:
+        part = page.locator(path[path.index("#") :])
+        part.evaluate("one => one.scrollIntoView({block: 'start'})")
+    page.screenshot(path=file)
+    page.close()
 
 
 if __name__ == "__main__":

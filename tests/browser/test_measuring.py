@@ -3,6 +3,8 @@
 import pytest
 from playwright.sync_api import Page, expect
 
+from .conftest import PATIENCE_MS
+
 V_FOUR = "No. 5 · Varrow Quartet"
 
 
@@ -136,6 +138,7 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
     """Fingers are faster than a slow network: nothing lands on the wrong valve or is lost."""
     page = open_page(f"/cards/{fresh_card(client)}/feel")
 
+    expect(entry(page)).to_be_focused()
     held = []
     page.route("**/gaps", lambda route: held.append(route))
     typed = {}
@@ -147,8 +150,11 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
         page.keyboard.type(typed[valve])
         page.keyboard.press("Enter")
     for _answered in typed:  # each is answered only once all has been typed
-        while not held:
-            page.evaluate("1")
+        for _moment in range(PATIENCE_MS // 20):
+            if held:
+                break
+            page.wait_for_timeout(20)
+        assert held, "a reading was typed and never sent"
         held.pop().continue_()
     in_hand_after = page.locator(f"[data-valve='{order[4]}'][aria-pressed=true]")
     expect(in_hand_after).to_be_visible(timeout=8000)

@@ -7,6 +7,7 @@ import select
 import signal
 import subprocess
 import sys
+from concurrent.futures import ThreadPoolExecutor
 from http.client import HTTPConnection, HTTPException
 from pathlib import Path
 
@@ -15,6 +16,7 @@ import sqlalchemy as sa
 
 from plimb.demo.load import load_demo
 from plimb.store.database import Database
+from plimb.store.journal import journal_faults
 from plimb.store.shims import audit
 from plimb.store.tables.card import CardRow, EventRow
 from plimb.store.tables.reading import GapRow, ShimReadingRow
@@ -168,3 +170,41 @@ def test_power_cuts_lose_nothing_acknowledged_and_leave_nothing_half_done(tmp_pa
         check.close()
         database.close()
     assert len(known) > CUTS
+
+
+EIGHT = 100 if os.environ.get("PLIMB_LONG") else 4
+
+
+def test_eight_who_write_when_the_power_goes_find_all_that_was_acknowledged(tmp_path, stable):
+    """And the journal holds together, whichever write was cut in two."""
+    record, dice = tmp_path / "record.sqlite3", random.Random(8)
+    load_demo(record)
+    known: list[str] = []
+
+    def technician(server, cut, number):
+        card = 2 + number % 3
+        for turn in range(400):
+            key = f"eight-{cut}-{number}-{turn}"
+            try:
+                version = server.send("GET", f"/api/cards/{card}", None)[1]["version"]
+                body = {"turns": turn % 9, "version": version, "key": key}
+                if server.send("PUT", f"/api/cards/{card}/turns", body)[0] == 200:
+                    known.append(key)
+            except (OSError, HTTPException, ValueError):
+                return
+
+    for cut in range(EIGHT):
+        server = stable(record)
+        with ThreadPoolExecutor(8) as pool:
+            for number in range(8):
+                pool.submit(technician, server, cut, number)
+            select.select([], [], [], dice.uniform(0.3, 0.9))
+            server.cut()
+        database = Database(record)
+        with database.reading() as session:
+            there = set(session.scalars(sa.select(EventRow.key)))
+            assert set(known) <= there
+            assert journal_faults(session.connection()) == []
+            assert audit(session) == []
+        database.close()
+    assert len(known) > 2 * EIGHT
