@@ -54,7 +54,7 @@ CODE = "a code of eight or more"
 
 
 @contextmanager
-def served(people: bool):
+def served(people):
     """Serve a fresh demo on a free port and give its address."""
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "demo.sqlite3")
@@ -95,7 +95,7 @@ def take(folder: Path, shots: dict) -> None:
             browser.close()
 
 
-def picture(browser, address: str, file: Path, path: str, size, scheme: str) -> None:
+def picture(browser, address, file, path, size, scheme):
     """Take one picture of a place."""
     page = browser.new_page(
         base_url=address, viewport={"width": size[0], "height": size[1]}, color_scheme=scheme

@@ -198,7 +198,12 @@ def test_eight_who_write_when_the_power_goes_find_all_that_was_acknowledged(tmp_
         with ThreadPoolExecutor(8) as pool:
             for number in range(8):
                 pool.submit(technician, server, cut, number)
-            select.select([], [], [], dice.uniform(0.3, 0.9))
+            wanted = len(known) + dice.randint(3, 20)
+            for _moment in range(2000):
+                if len(known) >= wanted:
+                    break
+                select.select([], [], [], 0.01)
+            select.select([], [], [], dice.uniform(0, 0.05))
             server.cut()
         database = Database(record)
         with database.reading() as session:

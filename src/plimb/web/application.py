@@ -7,6 +7,7 @@ from apiflask import APIFlask
 from flask import Response, request
 from flask.json.provider import DefaultJSONProvider
 from pydantic_core import to_json
+from werkzeug.routing import IntegerConverter, Map
 
 from plimb import __version__
 from plimb.actions.clock import utc_now
@@ -35,6 +36,7 @@ from plimb.web import (
     spec,
 )
 from plimb.web.request import Bench, Clock
+from plimb.web.wire import MOST
 
 
 class _ReadsInTurn:
@@ -53,6 +55,13 @@ class _ReadsInTurn:
             return self._application(environ, start_response)
         with self._turns:
             return self._application(environ, start_response)
+
+
+class _Number(IntegerConverter):
+    """A number in an address: one that the record could not hold is nowhere."""
+
+    def __init__(self, url_map: Map, **more: Any) -> None:
+        super().__init__(url_map, max=MOST, **more)
 
 
 class _Json(DefaultJSONProvider):
@@ -116,6 +125,7 @@ def create_app(
         static_folder=None,  # type: ignore[arg-type]  # the page blueprint serves the files
     )
     app.json = _Json(app)
+    app.url_map.converters["int"] = _Number
     app.config.update(
         AUTO_OPERATION_ID=True,
         AUTO_404_RESPONSE=False,

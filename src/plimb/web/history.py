@@ -1,12 +1,14 @@
 """What happened, over the wire."""
 
+from typing import Annotated
+
 from apiflask import APIBlueprint
-from pydantic import BaseModel
+from pydantic import BaseModel, Field
 
 from plimb.actions import history
 from plimb.actions.history import Happened, History, WasIs
 from plimb.web.request import at_hand
-from plimb.web.wire import Answer, answer_of, read_off
+from plimb.web.wire import MOST, Answer, answer_of, read_off
 
 blueprint = APIBlueprint("history", __name__, url_prefix="/api/history")
 
@@ -22,7 +24,7 @@ class HistoryOut(Answer):
 class Earlier(BaseModel):
     """From which entry on backwards."""
 
-    before: int | None = None
+    before: Annotated[int | None, Field(ge=0, le=MOST)] = None
 
 
 @blueprint.get("/<kind>/<int:number>")

@@ -6,7 +6,7 @@ from apiflask import APIFlask
 
 from plimb.web.wire import RefusalOut
 
-REFUSALS = ("404", "409", "415", "422")
+REFUSALS = ("401", "403", "404", "409", "415", "422", "503")
 
 
 def init_app(app: APIFlask) -> None:

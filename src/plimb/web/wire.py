@@ -27,6 +27,7 @@ from pydantic import (
     ConfigDict,
     Field,
     create_model,
+    model_validator,
 )
 
 from plimb.core.lengths import Unit, show_inch, show_mm, show_thou
@@ -173,10 +174,32 @@ class ReadOff(PydanticAdapter):
 registry.register("pydantic", ReadOff)
 
 
+MOST = 2**53
+"""As large as a number may be: up to here every program that reads JSON has it exactly."""
+
+
+def _numbers_fit(sent: Any) -> Any:
+    """Refuse what holds a number that the record could not."""
+    if isinstance(sent, dict):
+        for one in sent.values():
+            _numbers_fit(one)
+    elif isinstance(sent, list):
+        for one in sent:
+            _numbers_fit(one)
+    elif isinstance(sent, int) and not -MOST <= sent <= MOST:
+        raise ValueError("a number in it is far too large")
+    return sent
+
+
 class Sent(BaseModel):
     """What is sent: just these fields, each of its kind."""
 
     model_config = ConfigDict(extra="forbid", strict=True)
+
+    @model_validator(mode="before")
+    @classmethod
+    def _fits(cls, sent: Any) -> Any:
+        return _numbers_fit(sent)
 
     def said(self) -> dict[str, Any]:
         """Return what was sent, by name."""
