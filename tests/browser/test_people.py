@@ -1,0 +1,81 @@
+"""Somebody is set up, chooses their name with two taps, and what they do stands under it."""
+
+import pytest
+from playwright.sync_api import expect
+
+from plimb.actions.people import add_person
+from plimb.store.database import Database
+from plimb.store.people import PersonRole
+
+from ..conftest import NOON
+
+
+def tap(page, name):
+    page.get_by_role("button", name=name, exact=True).click()
+
+
+def set_up_first(page):
+    tap(page, "Set up the first")
+    page.get_by_label("Name", exact=True).fill("Oda Ferrin")
+    page.get_by_label("Code, 8 signs or more").fill("12345678")
+    tap(page, "Set up")
+    expect(page.get_by_role("alert")).to_contain_text("the first that anybody tries")
+    page.get_by_label("Code, 8 signs or more").fill("hill-climb")
+    tap(page, "Set up")
+
+
+def sign_in(page, name, code):
+    page.get_by_role("button", name=name).click()
+    page.get_by_label("Code").fill(code)
+    page.keyboard.press("Enter")
+
+
+def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
+    page = open_page("/shop")
+    expect(page.get_by_text("Nobody is set up")).to_be_visible()
+    set_up_first(page)
+    expect(page.get_by_role("heading", name="Who works here?")).to_be_visible()
+    sign_in(page, "Oda Ferrin", "hill-climb")
+    tap(page, "Somebody new")
+    page.get_by_label("Name", exact=True).fill("Pim Ostrel")
+    page.get_by_label("Code, 4 signs or more").fill("4711")
+    tap(page, "Set up")
+    expect(page.get_by_text("Pim Ostrel")).to_be_visible()
+    no_barriers(page, "Shop with people")
+    page.get_by_role("button", name="Oda Ferrin works here: change").click()
+    sign_in(page, "Pim Ostrel", "1111")
+    expect(page.get_by_role("alert")).to_contain_text("That is not the code.")
+    page.get_by_label("Code").fill("4711")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("button", name="Pim Ostrel works here: change")).to_be_visible()
+    page.get_by_role("link", name="Bench", exact=True).click()
+    tap(page, "Open a card")
+    expect(page.get_by_text("Done by Pim Ostrel")).to_be_visible()
+    tap(page, "Open the card")
+    page.wait_for_url("**/cards/*/*")
+    number = page.url.split("/")[-2]
+    page.goto(f"/history/card/{number}")
+    expect(page.get_by_text("card opened")).to_be_visible()
+    expect(page.get_by_role("main").get_by_text("Pim Ostrel").first).to_be_visible()
+    no_barriers(page, "What happened")
+    page.goto("/shop")
+    page.get_by_label("Full turns by hand").fill("4")
+    page.get_by_role("region", name="Closing up").get_by_role("button", name="Save").click()
+    expect(page.get_by_text("Only an owner of the shop may do this")).to_be_visible()
+
+
+def test_a_reading_written_while_nobody_is_signed_in_waits_for_a_name(open_page, own_people):
+    page = open_page("/cards/2/feel", phone=True)
+    page.locator("[data-valve='3 IN L']").click()
+    page.locator("#entry").fill("17")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", name="Who works here?")).to_be_visible()
+    sign_in(page, "Oda", "hill-climb")
+    expect(page.get_by_text("1 entry waits")).to_have_count(0)
+    expect(page.locator("[data-valve='3 IN L']")).to_contain_text("0.17")
+
+
+@pytest.fixture
+def own_people(school: Database):
+
+    add_person(school, name="Oda", role=PersonRole.OWNER, code="hill-climb", now=NOON)
