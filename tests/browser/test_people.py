@@ -16,7 +16,7 @@ def tap(page, name):
 
 def set_up_first(page):
     tap(page, "Set up the first")
-    page.get_by_label("Name", exact=True).fill("Oda Ferrin")
+    page.get_by_role("dialog").get_by_label("Name", exact=True).fill("Oda Ferrin")
     page.get_by_label("Code, 8 signs or more").fill("12345678")
     tap(page, "Set up")
     expect(page.get_by_role("alert")).to_contain_text("the first that anybody tries")
@@ -25,7 +25,7 @@ def set_up_first(page):
 
 
 def sign_in(page, name, code):
-    page.get_by_role("button", name=name).click()
+    page.get_by_role("dialog").get_by_role("button", name=name).click()
     page.get_by_label("Code").fill(code)
     page.keyboard.press("Enter")
 
@@ -37,7 +37,7 @@ def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
     expect(page.get_by_role("heading", name="Who works here?")).to_be_visible()
     sign_in(page, "Oda Ferrin", "hill-climb")
     tap(page, "Somebody new")
-    page.get_by_label("Name", exact=True).fill("Pim Ostrel")
+    page.get_by_role("dialog").get_by_label("Name", exact=True).fill("Pim Ostrel")
     page.get_by_label("Code, 4 signs or more").fill("4711")
     tap(page, "Set up")
     expect(page.get_by_text("Pim Ostrel")).to_be_visible()

@@ -5,7 +5,8 @@ import gc
 import json
 import logging
 import socket
-from contextlib import nullcontext
+from collections.abc import Iterator
+from contextlib import contextmanager, nullcontext
 from dataclasses import dataclass
 from pathlib import Path
 from threading import Thread
@@ -73,6 +74,10 @@ def run_server(
     Raises:
         BadValue: The port is taken, or other machines would reach it with nobody set up.
     """
+    for file in (given.certificate, given.key) if given else ():
+        if not file.exists():
+            raise BadValue(f"certificate: {file} is not there.", field="certificate")
+    known = names_in(given.certificate) if given else ()
     try:
         listener = socket.create_server((host, port))
     except OSError as error:
@@ -82,10 +87,6 @@ def run_server(
             field="port",
         ) from None
     beyond = not is_loopback(host)
-    for file in (given.certificate, given.key) if given else ():
-        if not file.exists():
-            raise BadValue(f"certificate: {file} is not there.", field="certificate")
-    known = names_in(given.certificate) if given else ()
     names = (*known, *own_names(host)) if beyond else (host,)
     scheme = "https" if beyond else "http"
     places = tuple(f"{scheme}://{name}:{port}" for name in names)
@@ -95,7 +96,8 @@ def run_server(
     with listener, alone:
         database = Database(path)
         if beyond:
-            _refuse_unknown(database)
+            with _closed_if_refused(database):
+                _refuse_unknown(database)
         tls = _certificate(path, names, given) if beyond else None
         app = _application(database, host, names, places, tls, counter, standins)
         _say_ready(path, places[0], tls, as_json)
@@ -109,6 +111,15 @@ def run_server(
             )  # fmt: skip
         else:
             _serve_encrypted(app, listener, tls)
+
+
+@contextmanager
+def _closed_if_refused(database: Database) -> Iterator[None]:
+    try:
+        yield
+    except BadValue:
+        database.close()
+        raise
 
 
 def _refuse_unknown(database: Database) -> None:
