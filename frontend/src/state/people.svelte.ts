@@ -18,11 +18,13 @@ export class PeopleState {
   refusal = $state.raw<Refusal | null>(null);
 
   constructor() {
-    addEventListener(WHO, () => {
-      this.here = null;
-      this.asking = true;
-      void this.load();
-    });
+    addEventListener(WHO, () => void this.ask());
+  }
+
+  /** Ask who it is, unless somebody has said it since: an answer may be late. */
+  private async ask(): Promise<void> {
+    await this.load();
+    if (!this.here) this.asking = true;
   }
 
   /** Who can be chosen: those who work here and have a code. */
