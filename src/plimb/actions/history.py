@@ -121,26 +121,54 @@ def _happened(entry: Entry, read: _Read) -> Happened:
 
 
 _ACTS = {
-    "found": "gap written down",
-    "proof": "proof written down",
-    "piece": "shim written down",
+    "bill": "bill noted",
+    "bolts": "bolts laid out",
+    "checks": "side checks noted",
     "choose": "piece chosen",
-    "plan": "plan taken",
-    "fit": "piece put in",
-    "safety": "list seen to",
-    "sign": "signed",
     "conditions": "how cold noted",
-    "school": "way of deciding set",
-    "tray": "strip tray laid out",
-    "turns": "turned by hand",
+    "corrected": "card corrected",
+    "fit": "piece put in",
+    "forbid": "size ruled out or let in",
+    "found": "gap written down",
+    "instrument": "measured with",
+    "kept": "odd reading kept",
+    "kind": "kind of job changed",
+    "machine": "machine noted",
+    "method": "way of turning set",
+    "parts": "parts to renew noted",
+    "piece": "shim written down",
+    "proof": "proof written down",
+    "put away": "put away or brought back",
+    "recalled": "shim from memory",
     "round": "another round begun",
-    "torque": "torque noted",
+    "safety": "list seen to",
+    "school": "way of deciding set",
+    "sign": "signed",
+    "spec": "spec entered",
+    "symptoms": "symptoms noted",
+    "take": "plan taken",
+    "tools": "tools noted",
+    "tray": "strip tray laid out",
+    "trust": "said which counts",
+    "turned": "bolts turned",
+    "turns": "turned by hand",
+    "variant": "another plan looked at",
+    "zero": "zero checked",
 }
+"""How an act on a card begins, and what it is called."""
+_AS_THEY_ARE = ("piece moved", "put into", "put away unread")
+"""What begins like an act on a card and is none."""
 
 
 def _words(what: str) -> str:
-    """Return what was done in words; an act on a card begins with its name."""
-    return _ACTS.get(what.split(" ", 1)[0], what)
+    """Return what was done in words."""
+    if what.startswith(_AS_THEY_ARE):
+        return what
+    for words in (2, 1):
+        begins = " ".join(what.split(" ")[:words])
+        if begins in _ACTS:
+            return _ACTS[begins]
+    return what
 
 
 _UNSAID = {
