@@ -58,11 +58,11 @@ def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(own_brows
     first.close()
     second.close()
     third = opened(own_browser)  # the page, and the card as it was, without any server
-    expect(third.get_by_text("The server does not answer.")).to_be_visible()
+    expect(third.get_by_text("The server does not answer.", exact=True)).to_be_visible()
     expect(third.get_by_text("3 entries wait")).to_be_visible()
     own_server.start()
     expect(third.get_by_text(re.compile("entr(y|ies) wait"))).to_have_count(0, timeout=60_000)
-    expect(third.get_by_text("The server does not answer.")).to_have_count(0)
+    expect(third.get_by_text("The server does not answer.", exact=True)).to_have_count(0)
     written = found(third)
     assert [written[v] for v in ("3 IN L", "3 EX L", "4 IN L")] == ["17", "27", "16"]
 

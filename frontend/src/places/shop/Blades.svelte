@@ -11,7 +11,8 @@
   $effect(() => {
     if (begun || !shopState.shop) return;
     begun = true;
-    set.edit(sets[0] ?? null);
+    // who has begun a set before the shop was here goes on with theirs
+    if (!set.name && set.rows.length === 0) set.edit(sets[0] ?? null);
   });
   const states: Items<Row["state"]> = [
     "sound",
