@@ -74,10 +74,7 @@ def run_server(
     Raises:
         BadValue: The port is taken, or other machines would reach it with nobody set up.
     """
-    for file in (given.certificate, given.key) if given else ():
-        if not file.exists():
-            raise BadValue(f"certificate: {file} is not there.", field="certificate")
-    known = names_in(given.certificate) if given else ()
+    known = _names_given(given) if given else ()
     try:
         listener = socket.create_server((host, port))
     except OSError as error:
@@ -111,6 +108,14 @@ def run_server(
             )  # fmt: skip
         else:
             _serve_encrypted(app, listener, tls)
+
+
+def _names_given(given: Given) -> tuple[str, ...]:
+    """Return the names of a certificate from elsewhere; BadValue where it is not there."""
+    for file in (given.certificate, given.key):
+        if not file.exists():
+            raise BadValue(f"certificate: {file} is not there.", field="certificate")
+    return names_in(given.certificate)
 
 
 @contextmanager
