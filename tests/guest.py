@@ -9,10 +9,13 @@ from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import write_down_shim
 from plimb.actions.signing import read_sheet
+from plimb.actions.transfer import card_document
 from plimb.actions.views import read_card
 from plimb.core.engine.followers import Role
 from plimb.core.lengths import Unit
+from plimb.files.open_json import write_json
 from plimb.files.starting_point import Layout, Start, starting_point
+from plimb.store.cards import get_card
 from plimb.store.engines import newest_revision
 
 from .conftest import NOON
@@ -94,3 +97,8 @@ class Job:
         """Return what the sheet says under a name, below its valves or above them."""
         sheet = self.sheet
         return next((one.says for one in (*sheet.facts, *sheet.lines) if one.name == name), None)
+
+
+def card_text(session, card_id):
+    """Return a card as its file, but for where it comes from: the same wherever it is taken in."""
+    return write_json(card_document(session, get_card(session, card_id)))

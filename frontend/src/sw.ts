@@ -10,14 +10,13 @@ import {
 } from "workbox-precaching";
 import { NavigationRoute, registerRoute } from "workbox-routing";
 import { NetworkFirst } from "workbox-strategies";
+import { DATA } from "./state/data";
 
 declare const self: Window & {
   __WB_MANIFEST: { url: string; revision: string | null }[];
   skipWaiting(): Promise<void>;
 };
 
-/** What the page forgets when somebody signs out. */
-export const DATA = "plimb-data";
 const FILE = /\.(pdf|csv|json|pem)$/;
 
 void self.skipWaiting();

@@ -10,13 +10,14 @@ import pytest
 from plimb.actions.bench import read_shop
 from plimb.actions.planning import read_plan
 from plimb.actions.signing import read_sheet
-from plimb.actions.transfer import card_text, import_card
+from plimb.actions.transfer import import_card
 from plimb.actions.views import read_card
 from plimb.core.errors import PlimbError
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.store.engines import list_engines
 
 from ..conftest import NOON
+from ..guest import card_text
 
 FILES = 1700 if os.environ.get("PLIMB_LONG") else 90
 WRONG: tuple[object, ...] = (

@@ -19,7 +19,7 @@ from plimb.actions.readings import write_down_gap
 from plimb.actions.remembering import set_method
 from plimb.actions.shop import add_instrument, save_blade_set, set_blade_state
 from plimb.actions.signing import blank_sheet, sign_card
-from plimb.actions.transfer import card_text, import_card
+from plimb.actions.transfer import import_card
 from plimb.core.engine.machine import Measure, RenewedPart
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
@@ -35,7 +35,7 @@ from plimb.files.starting_point import Layout
 from plimb.store.database import Database
 
 from ..conftest import NOON
-from ..guest import Job
+from ..guest import Job, card_text
 
 
 def known(engine):

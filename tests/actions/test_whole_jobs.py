@@ -28,7 +28,7 @@ from plimb.actions.readings import write_down_gap
 from plimb.actions.rounds import next_round
 from plimb.actions.shims import write_down_shim
 from plimb.actions.signing import read_sheet, sign_card
-from plimb.actions.transfer import card_text, import_card
+from plimb.actions.transfer import import_card
 from plimb.actions.views import read_card
 from plimb.core.errors import PlimbError
 from plimb.core.job.stages import Stage
@@ -41,6 +41,7 @@ from plimb.store.database import Database
 from plimb.store.shims import audit
 
 from ..conftest import NOON
+from ..guest import card_text
 
 LONG = bool(os.environ.get("PLIMB_LONG"))
 JOBS, ACTS = (60, 50) if LONG else (6, 25)

@@ -14,7 +14,7 @@ from plimb.actions.cards import Change
 from plimb.actions.engines import read_engine_view, revise
 from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
-from plimb.actions.transfer import card_text, fingerprint_of
+from plimb.actions.transfer import fingerprint_of
 from plimb.actions.views import read_card
 from plimb.core.errors import BadValue
 from plimb.core.job.slips import Slip
@@ -24,6 +24,7 @@ from plimb.store.database import Database
 from plimb.store.shims import audit
 
 from ..conftest import NOON
+from ..guest import card_text
 
 RECORDS = sorted((Path(__file__).parents[1] / "records").glob("*.sql"))
 FOURTH = {1: "71d4ab10e5e1", 2: "5d430f3ce6c4", 3: "16ffe814eb74", 4: "8d5ad3ac8602"}

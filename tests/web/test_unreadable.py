@@ -5,12 +5,13 @@ import sqlite3
 
 import pytest
 
-from plimb.actions.transfer import card_text, import_card
+from plimb.actions.transfer import import_card
 from plimb.actions.views import read_card
 from plimb.store.database import Database
 from plimb.web.application import create_app
 
 from ..conftest import NOON
+from ..guest import card_text
 
 DAMAGES = [
     "UPDATE card SET notes = '{' WHERE id = 2",

@@ -50,6 +50,9 @@ export class Refusal extends Error {
   }
 }
 
+/** Told whenever the server wants to know who it is. */
+export const WHO = "plimb-who";
+
 const AWAY = new Refusal(
   "away",
   "The server does not answer. What you typed is still here: try again in a moment.",
@@ -63,6 +66,7 @@ export const api = createClient<paths>({ baseUrl: "/" });
  * came, the same is sent again under the same key; once one came, the same again is meant.
  */
 const unanswered = new Map<string, string>();
+const MOST_UNANSWERED = 100;
 const named = async (request: Request): Promise<string> =>
   `${request.method} ${request.url}\n${await request.clone().text()}`;
 api.use({
@@ -71,6 +75,8 @@ api.use({
     const name = await named(request);
     const key = unanswered.get(name) ?? newKey();
     unanswered.set(name, key);
+    const [oldest] = unanswered.keys();
+    if (unanswered.size > MOST_UNANSWERED && oldest) unanswered.delete(oldest);
     request.headers.set("Idempotency-Key", key);
     return request;
   },
@@ -107,7 +113,7 @@ export async function answer<T>(
   if (settled.data !== undefined) return settled.data;
   const said = settled.error as Partial<Schemas["RefusalOut"]> | undefined;
   if (!said?.sentence) throw AWAY;
-  if (said.code === "who") dispatchEvent(new Event("plimb-who"));
+  if (said.code === "who") dispatchEvent(new Event(WHO));
   throw new Refusal(
     said.code ?? "refused",
     placeInWords(said.sentence),

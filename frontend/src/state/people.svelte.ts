@@ -1,13 +1,12 @@
 /** Who works here, and who is at work at this screen. */
-import { type Refusal, type Schemas, answer, api } from "../api/client";
+import { type Refusal, type Schemas, WHO, answer, api } from "../api/client";
 import { forgetHere } from "./reach.svelte";
 
 type People = Schemas["PeopleOut"];
 export type Person = People["people"][number];
 export type Role = Schemas["PersonRole"];
 
-/** Asked whenever the server wants to know who it is; told once somebody has said it. */
-export const WHO = "plimb-who";
+/** Told once somebody has said who it is. */
 export const HERE = "plimb-here";
 
 export class PeopleState {

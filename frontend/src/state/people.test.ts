@@ -6,7 +6,8 @@ const stub = vi.hoisted(() => {
   globalThis.fetch = async () => held.answer();
   return held;
 });
-const { PeopleState, WHO } = await import("./people.svelte");
+const { WHO } = await import("../api/client");
+const { PeopleState } = await import("./people.svelte");
 
 const ODA = { id: 1, name: "Oda", role: "owner", has_code: true, left_at: null };
 let here: typeof ODA | null = null;

@@ -1,5 +1,7 @@
 /** Whether the server is reached, and whether it serves a newer page than this one. */
 
+import { DATA } from "./data";
+
 /** The name of this page's own script, which changes with its content. */
 const OWN = /index-[\w-]+\.js/.exec(import.meta.url)?.[0] ?? "";
 
@@ -39,7 +41,7 @@ export function keepCard(card: { id: number }): void {
   const body = JSON.stringify(card);
   const headers = { "Content-Type": "application/json" };
   void caches
-    .open("plimb-data")
+    .open(DATA)
     .then((kept) => kept.put(`/api/cards/${card.id}`, new Response(body, { headers })))
     .catch(() => undefined);
 }
@@ -47,7 +49,7 @@ export function keepCard(card: { id: number }): void {
 /** Forget what was kept of the record: somebody has signed out. */
 export async function forgetHere(): Promise<void> {
   try {
-    await caches.delete("plimb-data");
+    await caches.delete(DATA);
   } catch {
     // nothing was kept
   }

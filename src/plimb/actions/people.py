@@ -24,6 +24,7 @@ from plimb.store.people import (
     list_people,
     people_at_work,
     sitting_of,
+    somebody_at_work,
 )
 from plimb.store.tables.people import PersonRow
 
@@ -103,7 +104,7 @@ def read_people(database: Database) -> tuple[Person, ...]:
 
 def anybody_here(session: Session) -> bool:
     """Return whether anybody is set up: from then on every change is somebody's."""
-    return bool(people_at_work(session))
+    return somebody_at_work(session)
 
 
 def _person(row: PersonRow) -> Person:
@@ -242,25 +243,29 @@ def sign_out(database: Database, token: str) -> None:
             session.delete(sitting)
 
 
-def who_is(session: Session, token: str, now: datetime) -> Person | None:
+SEEN_EVERY = timedelta(minutes=10)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Here:
+    """Who is signed in at a screen; `unseen` says that it was not used for some minutes."""
+
+    person: Person
+    unseen: bool
+
+
+def who_is(session: Session, token: str, now: datetime) -> Here | None:
     """Return who is signed in with a token, None where nobody is any more."""
     sitting = sitting_of(session, _kept(token))
     if sitting is None or sitting.person.left_at is not None:
         return None
     if now - sitting.seen_at > IDLE or now - sitting.begun_at > WHOLE_STAY:
         return None
-    return _person(sitting.person)
+    return Here(person=_person(sitting.person), unseen=now - sitting.seen_at >= SEEN_EVERY)
 
 
-SEEN_EVERY = timedelta(minutes=10)
-
-
-def seen_at(database: Database, token: str, now: datetime) -> None:
-    """Note that a screen was used, every few minutes."""
-    with database.reading() as session:
-        sitting = sitting_of(session, _kept(token))
-        if sitting is None or now - sitting.seen_at < SEEN_EVERY:
-            return
+def note_seen(database: Database, token: str, now: datetime) -> None:
+    """Note that a screen is used now."""
     with database.writing("seen", now) as session:
         sitting = sitting_of(session, _kept(token))
         if sitting is not None:

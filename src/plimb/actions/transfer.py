@@ -1,6 +1,5 @@
 """Take cards out in the open formats and in again, and tell whether a sheet is a card's."""
 
-import hashlib
 import json
 from collections.abc import Mapping, Sequence
 from datetime import datetime
@@ -17,7 +16,7 @@ from plimb.core.job.summary import Origin
 from plimb.core.job.valve import ValveRecord
 from plimb.core.lengths import Unit, show_mm
 from plimb.files.card_file import shim_as_json
-from plimb.files.open_json import write_json
+from plimb.files.open_json import fingerprint, write_json
 from plimb.files.origin import signed_text
 from plimb.files.readings import (
     COLUMNS,
@@ -142,11 +141,6 @@ def _renamed(line: AnyLine, names: Mapping[str, str]) -> AnyLine:
     return line.model_copy(update=update)
 
 
-def card_text(session: Session, card_id: int) -> str:
-    """Return a card as its file, but for where it comes from; NotFound where there is none."""
-    return write_json(card_document(session, get_card(session, card_id)))
-
-
 def export_card(session: Session, card_id: int) -> str:
     """Return a card as its file, under the shop's key: the same text each time.
 
@@ -172,11 +166,10 @@ def fingerprint_of(session: Session, card: CardRow, amendments: int | None = Non
     """Return the SHA-256 of a signed card's file, or None while it is not signed."""
     if card.signed_at is None:
         return None
-    text = write_json(card_document(session, card, amendments=amendments))
-    return hashlib.sha256(text.encode()).hexdigest()
+    return fingerprint(card_document(session, card, amendments=amendments))
 
 
-def check_fingerprint(session: Session, card_id: int, fingerprint: str) -> str:
+def check_fingerprint(session: Session, card_id: int, told: str) -> str:
     """Say in words whether a sheet's fingerprint is this card's, and from when it is.
 
     Raises:
@@ -190,7 +183,7 @@ def check_fingerprint(session: Session, card_id: int, fingerprint: str) -> str:
     if seal is not None and seal.fingerprint != fingerprint_of(session, card, 0):
         return "The card in the record was changed after it was signed: no sheet of it counts."
     for count in range(len(card.amendments), -1, -1):
-        if fingerprint_of(session, card, count) == fingerprint:
+        if fingerprint_of(session, card, count) == told:
             if count == len(card.amendments):
                 return "The sheet agrees with the record as it stands."
             return (

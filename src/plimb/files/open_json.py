@@ -1,5 +1,6 @@
 """Open JSON: read exactly, checked by a model, and refused with the path of the first fault."""
 
+import hashlib
 import json
 from collections.abc import Collection, Iterator
 from contextlib import contextmanager
@@ -111,6 +112,11 @@ def _each_once(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
 def write_json(document: Any) -> str:
     """Return a document as JSON, the same text for the same document."""
     return json.dumps(document, ensure_ascii=False, indent=1, default=_plain) + "\n"
+
+
+def fingerprint(document: Any) -> str:
+    """Return the SHA-256 of a document's JSON text."""
+    return hashlib.sha256(write_json(document).encode()).hexdigest()
 
 
 def _plain(value: Any) -> Any:

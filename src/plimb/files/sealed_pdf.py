@@ -15,7 +15,7 @@ from pypdf import PdfReader, PdfWriter
 from pypdf.errors import PyPdfError
 from pypdf.generic import ArrayObject, DictionaryObject, IndirectObject, StreamObject
 
-from plimb.files.open_json import write_json
+from plimb.files.open_json import fingerprint, write_json
 
 ATTACHED = "plimb-card.json"
 FORMAT = "plimb-sealed-card"
@@ -37,7 +37,7 @@ class SealedCard:
     @property
     def fingerprint(self) -> str:
         """The SHA-256 of the card's file."""
-        return hashlib.sha256(write_json(self.document).encode()).hexdigest()
+        return fingerprint(self.document)
 
 
 def with_card(pdf: bytes, document: Any, public: str, sign: Callable[[str], str]) -> bytes:
@@ -96,8 +96,7 @@ def _signed_text(card: Any, reader: PdfReader) -> str:
             _tell(page, told.update, 0)
     except _TooDeep:
         return ""
-    whole = hashlib.sha256(write_json(card).encode()).hexdigest()
-    return f"{FORMAT}\n{whole}\n{told.hexdigest()}"
+    return f"{FORMAT}\n{fingerprint(card)}\n{told.hexdigest()}"
 
 
 def _tell(one: Any, told: Callable[[bytes], None], depth: int) -> None:

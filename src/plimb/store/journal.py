@@ -58,11 +58,6 @@ def begin_work(who: str, at: datetime) -> None:
     _WORKER.set(Worker(who=who, at=at))
 
 
-def at_work() -> str:
-    """Return who is at work, empty where nobody said."""
-    return _WORKER.get().who
-
-
 def noted_tables() -> list[Table]:
     """Return the tables whose lines are noted."""
     return [one for one in Base.metadata.sorted_tables if one.name not in _NO_TABLES]
@@ -127,9 +122,6 @@ def _changed(side: str, columns: Sequence[str]) -> str:
         for one in columns
     )
     return f"(SELECT json_group_object(k, v) FROM ({lines}))"
-
-
-_Line = tuple[str, int, str | None, str | None]
 
 
 def _digest(before: str, number: int, at: str, who: str, what: str, lines: Sequence[Any]) -> str:

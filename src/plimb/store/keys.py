@@ -81,10 +81,15 @@ def _make(path: Path) -> None:
     pem = Ed25519PrivateKey.generate().private_bytes(
         Encoding.PEM, PrivateFormat.PKCS8, NoEncryption()
     )
+    write_for_owner(path, pem)
+
+
+def write_for_owner(path: Path, content: bytes) -> None:
+    """Write a file that its owner alone can read, whole or not at all."""
     half = path.with_name(f"{path.name}.part")
     half.unlink(missing_ok=True)
     with os.fdopen(os.open(half, os.O_CREAT | os.O_EXCL | os.O_WRONLY, 0o600), "wb") as file:
-        file.write(pem)
+        file.write(content)
         file.flush()
         os.fsync(file.fileno())
     half.replace(path)

@@ -16,6 +16,7 @@ __all__ = [
     "list_people",
     "people_at_work",
     "sitting_of",
+    "somebody_at_work",
 ]
 
 
@@ -28,6 +29,12 @@ def people_at_work(session: Session) -> list[PersonRow]:
     """Return who works here now, by name."""
     query = select(PersonRow).where(PersonRow.left_at.is_(None)).order_by(PersonRow.name)
     return list(session.scalars(query))
+
+
+def somebody_at_work(session: Session) -> bool:
+    """Return whether anybody works here now."""
+    query = select(PersonRow.id).where(PersonRow.left_at.is_(None)).limit(1)
+    return session.scalar(query) is not None
 
 
 def get_person(session: Session, number: int) -> PersonRow:

@@ -32,7 +32,7 @@ def card_numbers(session: Session) -> list[int]:
 def card_as_it_lies(session: Session, number: int) -> dict[str, Any] | None:
     """Return what a list can say of a card without reading it, None where there is none."""
     query = (
-        "SELECT engine.label, card.reason, card.put_away_at IS NOT NULL, card.version FROM card "
+        "SELECT engine.label, card.reason, card.put_away_at IS NOT NULL FROM card "
         "LEFT JOIN engine_revision ON engine_revision.id = engine_revision_id "
         "LEFT JOIN engine ON engine.id = engine_id WHERE card.id = ?"
     )
@@ -41,7 +41,7 @@ def card_as_it_lies(session: Session, number: int) -> dict[str, Any] | None:
         found = connection.exec_driver_sql(query, (number,)).first()
     if found is None:
         return None
-    return dict(zip(("label", "reason", "away", "version"), map(_plain, found), strict=True))
+    return dict(zip(("label", "reason", "away"), map(_plain, found), strict=True))
 
 
 def rows_of_card(session: Session, number: int) -> dict[str, list[dict[str, Any]]]:

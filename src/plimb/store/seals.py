@@ -68,9 +68,6 @@ def add_seal(session: Session, card: CardRow, fingerprint: str, now: datetime) -
 def seal_faults(session: Session, card: CardRow, fingerprint: str) -> Iterator[str]:
     """Say in what a signed card is not as it was sealed; `fingerprint` is its own as it stands."""
     name, seal = f"card {card.id}", seal_of(session, card)
-    lines = session.scalars(
-        select(ChangeRow).where(ChangeRow.of == "seal").order_by(ChangeRow.id)
-    ).all()
     if seal is None:
         if not _older(session, card) and card.origin is None:
             yield f"{name} is signed, and was not sealed"
@@ -81,8 +78,9 @@ def seal_faults(session: Session, card: CardRow, fingerprint: str) -> Iterator[s
     known = known_key(session, seal.public)
     if not is_signed(seal.public, seal.signature, text) or known is None or not known.own:
         yield f"the seal of {name} is not under the shop's key"
-    mine = [line for line in lines if line.row == seal.id]
-    entry = session.get(EntryRow, mine[0].entry_id) if len(mine) == 1 else None
+    lines = select(ChangeRow.entry_id).where(ChangeRow.of == "seal", ChangeRow.row == seal.id)
+    written = session.scalars(lines).all()
+    entry = session.get(EntryRow, written[0]) if len(written) == 1 else None
     if entry is None:
         yield f"{name} was sealed more than once"
         return

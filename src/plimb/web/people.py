@@ -63,14 +63,16 @@ def look_who() -> None:
             if bench().beyond and request.endpoint not in OPEN:
                 raise NobodyAtWork("Nobody is set up to work here; see plimb people.")
             return
-        token = request.cookies.get(COOKIE)
-        g.person = people.who_is(session, token, now()) if token else None
-    if g.person is None:
+        token = request.cookies.get(COOKIE, "")
+        here = people.who_is(session, token, now()) if token else None
+    if here is None:
         if request.endpoint not in OPEN and (bench().beyond or request.method in CHANGES):
             raise NobodyAtWork("Choose who works here first.", field="person")
         return
+    g.person = here.person
     begin_work(g.person.name, now())
-    people.seen_at(at_hand(), token or "", now())
+    if here.unseen:
+        people.note_seen(at_hand(), token, now())
     own_code = request.endpoint == "people.change_code" and (
         (request.view_args or {}).get("person_id") == g.person.id
     )

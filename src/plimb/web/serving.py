@@ -11,7 +11,6 @@ from dataclasses import dataclass
 from pathlib import Path
 from threading import Thread
 from time import sleep
-from urllib.parse import urlsplit
 
 import segno
 import waitress
@@ -96,7 +95,8 @@ def run_server(
             with _closed_if_refused(database):
                 _refuse_unknown(database)
         tls = _certificate(path, names, given) if beyond else None
-        app = _application(database, host, names, places, tls, counter, standins)
+        others = tuple(at for name, at in zip(names, places, strict=True) if not is_loopback(name))
+        app = _application(database, host, names, others, tls, counter, standins)
         _say_ready(path, places[0], tls, as_json)
         gc.freeze()
         if tls is None:
@@ -148,7 +148,7 @@ def _application(
     database: Database,
     host: str,
     names: tuple[str, ...],
-    places: tuple[str, ...],
+    others: tuple[str, ...],
     tls: Certificate | None,
     counter: str | None,
     standins: bool,
@@ -161,7 +161,7 @@ def _application(
         database,
         host=host,
         names=names,
-        addresses=tuple(one for one in places if not _is_own(one)) if tls else (),
+        addresses=others,
         authority=tls.authority if tls else None,
         counter=run_counter() if standins and counter is None else counter,
         instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None,
@@ -171,10 +171,6 @@ def _application(
     else:
         logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
     return app
-
-
-def _is_own(place: str) -> bool:
-    return is_loopback(urlsplit(place).hostname or "")
 
 
 def _say_ready(path: Path, place: str, tls: Certificate | None, as_json: bool) -> None:

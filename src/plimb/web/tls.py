@@ -1,6 +1,5 @@
 """A small certificate authority of the shop's own, so that its tablets can trust its server."""
 
-import os
 import socket
 from contextlib import suppress
 from dataclasses import dataclass
@@ -20,6 +19,7 @@ from cryptography.hazmat.primitives.serialization import (
 from cryptography.x509.oid import ExtendedKeyUsageOID, NameOID
 
 from plimb.core.errors import BadValue
+from plimb.store.keys import write_for_owner
 
 AUTHORITY_DAYS, SERVER_DAYS, RENEWED_BEFORE = 3650, 397, timedelta(days=30)
 """Browsers take a server's certificate of at most 398 days (CA/Browser Forum, from memory)."""
@@ -81,8 +81,8 @@ def own_certificate(record: Path, names: list[str], now: datetime) -> Certificat
             )
             .sign(authority_key, hashes.SHA256())
         )
-        _write(made.key, _pem(key))
-        _write(made.certificate, certificate.public_bytes(Encoding.PEM))
+        write_for_owner(made.key, _pem(key))
+        write_for_owner(made.certificate, certificate.public_bytes(Encoding.PEM))
     return made
 
 
@@ -112,8 +112,8 @@ def _authority(folder: Path, now: datetime) -> tuple[x509.Certificate, ec.Ellipt
         .add_extension(x509.SubjectKeyIdentifier.from_public_key(key.public_key()), critical=False)
         .sign(key, hashes.SHA256())
     )
-    _write(key_place, _pem(key))
-    _write(place, certificate.public_bytes(Encoding.PEM))
+    write_for_owner(key_place, _pem(key))
+    write_for_owner(place, certificate.public_bytes(Encoding.PEM))
     return certificate, key
 
 
@@ -178,14 +178,6 @@ def _general(name: str) -> x509.GeneralName:
 
 def _pem(key: ec.EllipticCurvePrivateKey) -> bytes:
     return key.private_bytes(Encoding.PEM, PrivateFormat.PKCS8, NoEncryption())
-
-
-def _write(path: Path, content: bytes) -> None:
-    half = path.with_name(f"{path.name}.part")
-    half.unlink(missing_ok=True)
-    with os.fdopen(os.open(half, os.O_CREAT | os.O_EXCL | os.O_WRONLY, 0o600), "wb") as file:
-        file.write(content)
-    half.replace(path)
 
 
 def utc() -> datetime:
