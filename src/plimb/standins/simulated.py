@@ -11,12 +11,15 @@ The assumptions, all judgement from common practice unless a shop measured bette
 - a blade goes where its true thickness is no more than the gap, as this hand feels it: the hand
   is off by the same everywhere, and by a little more each time;
 - blades, and the oil between two of them, are a little off their marking;
+- driven on, a valve's stack falls straight with the distance, at a rate that its kind shares and
+  that differs from valve to valve (log-normal); on another day the hand and the zero are others;
 - a shim is off its marking evenly either way; some markings are worn off; one in fifty says
   another size than it is;
 - a micrometer has a zero error and scatters; a calliper scatters more and rounds to 0.01.
 """
 
 import random
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
@@ -48,6 +51,9 @@ class World:
     mismarked: float = 0.0
     wear_nm: int = mm("0.03")
     opens_up: float = 0.025
+    rate_nm: int = mm("0.003")
+    kinds_differ: float = 0.4
+    rates_differ: float = 0.25
 
 
 CALLIPER = {"reads_nm": mm("0.008"), "rounds_nm": mm("0.01")}
@@ -88,6 +94,29 @@ class SimulatedEngine:
             self._in[one.id] = held.number
             gap = truth.uniform(one.check.low_nm, one.check.high_nm) - wear
             self._stack[one.id] = gap + self._pieces[held.number][1]
+
+    def drive(self, thousands: float, faster: Mapping[str, float] | None = None) -> None:
+        """Run the engine on by so many thousands of its counter, and come back another day.
+
+        `faster` are valves that wear so many times as fast as their kind does.
+        """
+        for valve, rate in self._rates(faster).items():
+            self._stack[valve] -= rate * thousands
+        self._bias = self._hand.gauss(0, self.world.hand_nm)
+        self._zero = self._hand.gauss(0, self.world.zero_nm)
+
+    def _rates(self, faster: Mapping[str, float] | None = None) -> dict[str, float]:
+        """Return what each valve's stack loses in a thousand of the counter, in nm."""
+        dice, world = random.Random(f"{self._seed}/rates"), self.world
+        kinds: dict[tuple[str, str], float] = {}
+        rates = {}
+        for one in self.engine.clearances:
+            kind = (one.side, one.action)
+            if kind not in kinds:
+                kinds[kind] = world.rate_nm * dice.lognormvariate(0, world.kinds_differ)
+            own = dice.lognormvariate(0, world.rates_differ)
+            rates[one.id] = kinds[kind] * (faster or {}).get(one.id, own)
+        return rates
 
     def _piece(self, marked_nm: int, dice: random.Random) -> Held:
         off = dice.uniform(-self.world.bought_nm, self.world.bought_nm)
@@ -185,6 +214,10 @@ class Truth:
         check = self._of.engine.clearance(valve).check
         assert check is not None
         return check.low_nm <= self.gap_nm(valve) <= check.high_nm
+
+    def rates_nm(self, faster: Mapping[str, float] | None = None) -> dict[str, float]:
+        """Return what each valve's stack loses in a thousand of the counter, in nm."""
+        return self._of._rates(faster)
 
     def right(self) -> bool:
         """Return whether every valve is truly in spec."""

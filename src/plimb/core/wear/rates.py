@@ -1,0 +1,183 @@
+"""The fit behind a forecast: what is unknown, what every gap says of it, and how sure that is.
+
+Unknown are, in micrometres: every valve's stack now, its rate over the whole run, the mean rate
+of its kind, how far the hand was off at each check, how far each piece is off what it was taken
+for. A piece that nobody knew is off by anything.
+"""
+
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass
+from math import hypot, log, sqrt
+
+import numpy as np
+
+from plimb.core.engine.engine import Clearance
+from plimb.core.wear.regression import Fit, Floats, fit
+from plimb.core.wear.stack import Past, Sighting
+
+HAND, FEEL, CALLED = 3.0, 4.0, 1.5
+"""How far one day's hand is off with every gap, and with each anew beyond what its ends say, where
+it was left as a bracket and where it was called (standard, µm; judgement)."""
+ANY, ANY_RATE = 5000.0, 1000.0
+"""A stack, and a rate over the run, of which nothing is known beforehand (standard, µm)."""
+
+SPREADS = tuple(0.05 * 2.2**step for step in range(9))
+"""How far the rates of a kind may differ, as multiples of a gap's usual doubt; few times it."""
+NOISES = (0.6, 0.8, 1.0, 1.3, 1.7, 2.3)
+"""How much noisier than said the readings may be, about as said (log-normal, 0.35)."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Model:
+    """The rows of the fit. `valves` are the names of its valves, `kinds` their kinds' places.
+
+    `stints` gives each valve's pieces: their place among the unknowns, and what the book says.
+    """
+
+    valves: tuple[str, ...]
+    kinds: tuple[int, ...]
+    span: float
+    usual: float
+    data: Fit
+    turned: Floats
+    known: Floats
+    off: Floats
+    stints: Mapping[str, tuple[tuple[int, float], ...]]
+    now_known: frozenset[str]
+    past: Mapping[str, Past]
+
+    def piece_now(self, valve: str, draws: Floats) -> Floats | None:
+        """Return a valve's piece that is in now in each draw; None where nothing tells the gap."""
+        if valve not in self.now_known:
+            return None
+        place, book = self.stints[valve][-1]
+        found: Floats = book + draws[:, place]
+        return found
+
+
+def model_of(clearances: Sequence[Clearance], past: Mapping[str, Past]) -> Model:
+    """Return the rows for the valves that were seen."""
+    in_it = [one for one in clearances if past[one.id].seen]
+    kinds = {kind: place for place, kind in enumerate(dict.fromkeys(map(kind_of, in_it)))}
+    number, checks = len(in_it), 1 + max(s.check for one in in_it for s in past[one.id].seen)
+    span = max(s.run for one in in_it for s in past[one.id].seen)
+    at_hand = 2 * number + len(kinds)
+    wide = at_hand + checks
+    stints: dict[str, tuple[tuple[int, float], ...]] = {}
+    deviations = [*[HAND] * checks]
+    for one in in_it:
+        places = []
+        for piece in past[one.id].pieces:
+            places.append((wide, 0.0 if piece is None else piece.thickness_nm / 1000))
+            deviations.append(ANY if piece is None else piece.half_width_nm / 1000 / sqrt(3))
+            wide += 1
+        stints[one.id] = tuple(places)
+    rows, values, usual = [], [], []
+    for place, one in enumerate(in_it):
+        for seen in past[one.id].seen:
+            of_piece, book = stints[one.id][seen.stint]
+            doubt = doubt_of(seen)
+            row = np.zeros(wide)
+            row[place], row[number + place] = 1, (span - seen.run) / span
+            row[at_hand + seen.check], row[of_piece] = 1, -1
+            rows.append(row / doubt)
+            values.append((middle_of(seen) + book) / doubt)
+            usual.append(doubt)
+    known, off = _beforehand(number, tuple(kinds[kind_of(one)] for one in in_it), wide, deviations)
+    data, turned = _compressed(np.array(rows), np.array(values))
+    return Model(
+        valves=tuple(one.id for one in in_it),
+        kinds=tuple(kinds[kind_of(one)] for one in in_it),
+        span=span,
+        usual=float(np.mean(usual)),
+        data=data,
+        turned=turned,
+        known=known,
+        off=off,
+        stints=stints,
+        now_known=frozenset(one.id for one in in_it if past[one.id].gap_now_known),
+        past=past,
+    )
+
+
+def kind_of(one: Clearance) -> tuple[str, str]:
+    """Return what a valve wears like: its side, and whether it opens or closes."""
+    return (one.side, one.action)
+
+
+def middle_of(seen: Sighting) -> float:
+    """Return the middle of a gap, in µm."""
+    low, high = seen.ends_nm
+    return (low + high) / 2000
+
+
+def doubt_of(seen: Sighting) -> float:
+    """Return a gap's standard uncertainty in µm: even between its ends, and the hand's feel."""
+    low, high = seen.ends_nm
+    feel = FEEL if seen.gap.called_nm is None else CALLED
+    return hypot((high - low) / 1000 / sqrt(12), feel)
+
+
+def _beforehand(
+    number: int, kinds: tuple[int, ...], wide: int, deviations: Sequence[float]
+) -> tuple[Floats, Floats]:
+    """Return what is known beforehand: rows as they are, and those of rates about their kind."""
+    at_hand = wide - len(deviations)
+    known = np.zeros((wide - number, wide))
+    for place in range(number):
+        known[place, place] = 1 / ANY
+    for row, place in enumerate(range(2 * number, at_hand), number):
+        known[row, place] = 1 / ANY_RATE
+    for row, deviation in enumerate(deviations):
+        known[number + at_hand - 2 * number + row, at_hand + row] = 1 / deviation
+    off = np.zeros((number, wide))
+    for place, kind in enumerate(kinds):
+        off[place, number + place], off[place, 2 * number + kind] = 1, -1
+    return known, off
+
+
+def _compressed(rows: Floats, values: Floats) -> tuple[Fit, Floats]:
+    """Return the rows in as many as there are unknowns, which say the same."""
+    orthogonal, factor = np.linalg.qr(rows)
+    turned = orthogonal.T @ values
+    rest = float(values @ values - turned @ turned)
+    return Fit(best=turned, factor=factor, rest=max(0.0, rest), free=len(values)), turned
+
+
+def fitted(model: Model, spread: float, noise: float) -> Fit:
+    """Return the fit where rates of a kind differ by `spread` µm and noise is so many times."""
+    rows = np.concatenate((model.data.factor / noise, model.known, model.off / spread))
+    values = np.zeros(len(rows))
+    values[: len(model.turned)] = model.turned / noise
+    return fit(rows, values)
+
+
+def posterior(model: Model) -> Iterator[tuple[float, Fit]]:
+    """Give every pair of the grid with its weight, which come to 1."""
+    fits, weights = [], []
+    for times in SPREADS:
+        for noise in NOISES:
+            spread = times * model.usual
+            one = fitted(model, spread, noise)
+            fits.append(one)
+            weights.append(
+                -model.data.free * log(noise)
+                - len(model.valves) * log(spread)
+                - float(np.log(np.abs(np.diag(one.factor))).sum())
+                - (one.rest + model.data.rest / noise**2) / 2
+                - (log(noise) / 0.35) ** 2 / 2
+                - (times / 4) ** 2 / 2
+            )
+    raised = np.exp(np.array(weights) - max(weights))
+    yield from zip((raised / raised.sum()).tolist(), fits, strict=True)
+
+
+def own_rates(model: Model) -> tuple[Floats, Floats]:
+    """Return each valve's rate by its own readings alone, and how sure that is (µm, the run)."""
+    number = len(model.valves)
+    noise = sum(
+        weight * times
+        for (weight, _fit), times in zip(posterior(model), NOISES * len(SPREADS), strict=True)
+    )
+    own = fitted(model, SPREADS[-1] * 20 * model.usual, noise)
+    return own.best[number : 2 * number], np.sqrt(np.diag(own.covariance)[number : 2 * number])
