@@ -5,10 +5,15 @@ import sys
 from pathlib import Path
 
 from plimb.files.engine_file import EngineFile
+from plimb.files.history_file import HistoryFile
 from plimb.files.records import CardRecord
 
 FOLDER = Path(__file__).parent.parent / "docs" / "formats"
-SCHEMAS = {"card.schema.json": CardRecord, "engine.schema.json": EngineFile}
+SCHEMAS = {
+    "card.schema.json": CardRecord,
+    "engine.schema.json": EngineFile,
+    "history.schema.json": HistoryFile,
+}
 
 
 def written(model) -> str:
@@ -21,7 +26,7 @@ def written(model) -> str:
 
 
 def main() -> int:
-    """Write or check both schemas."""
+    """Write or check the schemas."""
     stale = 0
     for name, model in SCHEMAS.items():
         place, text = FOLDER / name, written(model)

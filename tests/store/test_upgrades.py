@@ -193,6 +193,7 @@ def values_of(raw):
         name
         for (name,) in raw.execute("SELECT name FROM sqlite_schema WHERE type = 'table'")
         if name not in ("alembic_version", "sqlite_sequence")
+        and not name.startswith("finding")  # the search's own, made from the cards
     ]
     return {
         table: {row["id"]: dict(row) for row in raw.execute(f'SELECT * FROM "{table}"')}

@@ -9,8 +9,9 @@ from functools import wraps
 from inspect import signature
 from typing import Concatenate, ParamSpec
 
-from sqlalchemy.orm import Session
+from sqlalchemy.orm import Session, object_session
 
+from plimb.actions.finding import keep_words
 from plimb.actions.views import card_view, engine_of, status_of
 from plimb.core.engine.conditions import noted_from
 from plimb.core.engine.engine import Clearance, Engine
@@ -124,8 +125,11 @@ def act(
 
 
 def keep_summary(card: CardRow) -> None:
-    """Write on a card what lists show of it."""
+    """Write on a card what lists show of it, and the words that it is found by."""
     card.summary = summary_of(status_of(card), signed=card.signed_at is not None)
+    session = object_session(card)
+    assert session is not None  # it is being written
+    keep_words(session, card)
 
 
 @act("conditions")

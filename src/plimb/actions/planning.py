@@ -22,7 +22,7 @@ from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
 from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
 from plimb.core.plan.search import alternatives, instead, plan_engine
-from plimb.core.shim.shim import Condition, ShimReading, Trust
+from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
 from plimb.core.shim.sum import Window
 from plimb.core.words import sure
 from plimb.store.cards import get_card
@@ -134,6 +134,9 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
         choice = state.record.choice
         # a decision that was made from other figures is made anew with the rest
         by_hand = choice is not None and choice.by_hand and not state.overtaken
+        # one of a size that is no longer made is decided anew as well
+        if by_hand and choice is not None and choice.source is Source.COUNTER:
+            by_hand = choice.thickness_nm in clearance.family.sizes()
         if by_hand and choice is not None and piece and found and found.gap.both_ends:
             pins[valve] = Pin(
                 source=choice.source,

@@ -8,9 +8,11 @@ from plimb.actions.billing import bill_for
 from plimb.actions.card_view import CardView
 from plimb.actions.cards import OnCard, Written, act, distance_in, hours_in, required
 from plimb.actions.custody import settle_pieces
+from plimb.actions.finding import keep_words
 from plimb.actions.remembering import keep_up
 from plimb.actions.transfer import fingerprint_of
 from plimb.actions.views import card_view, engine_of, machine_now, status_of
+from plimb.actions.years import keep_outcome, keep_outlook
 from plimb.core.engine.cycle import CycleStop
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, KeyReused, NotReady
@@ -73,6 +75,8 @@ def sign_card(
     card.next_check_hours, card.next_check_on = hours, next_on
     on.session.flush()
     on.session.expire_all()
+    keep_outcome(card)
+    keep_outlook(on.session, card.revision.engine_id)
     fingerprint = fingerprint_of(on.session, card, amendments=0)
     assert fingerprint is not None  # it is signed
     add_seal(on.session, card, fingerprint, on.now)
@@ -101,6 +105,7 @@ def amend(
             line = AmendmentRow(key=key, written_by=written_by, text=text, written_at=now)
             card.amendments.append(line)
             session.flush()
+            keep_words(session, card)
         return Written(id=card.id, version=card.version)
 
 

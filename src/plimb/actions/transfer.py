@@ -10,6 +10,7 @@ from sqlalchemy.orm import Session
 from plimb.actions.cards import keep_summary
 from plimb.actions.engines import check_engine
 from plimb.actions.views import engine_of
+from plimb.actions.years import keep_outcome, keep_outlook
 from plimb.core.engine.engine import Engine
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.summary import Origin
@@ -232,6 +233,8 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         session.flush()
         session.expire_all()
         keep_summary(card)
+        keep_outcome(card)
+        keep_outlook(session, row.engine_id)
         note_done(session, card.id)
         return card.id
 

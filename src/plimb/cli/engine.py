@@ -1,4 +1,4 @@
-"""`plimb turn` and `plimb plan`: the sums of a whole engine."""
+"""`plimb turn`, `plimb plan` and `plimb forecast`: the sums of a whole engine."""
 
 import json
 from fractions import Fraction
@@ -9,9 +9,13 @@ import click
 from plimb.cli.root import file_argument, json_option, main, text_of
 from plimb.core.engine.turning import COMFORT, Method, plan_turning
 from plimb.core.plan.search import plan_engine
+from plimb.core.wear.forecast import forecast as wear
+from plimb.core.wear.sentences import next_check_words, valve_words
+from plimb.core.wear.stack import runs_backwards
 from plimb.core.words import percent
 from plimb.files.card_file import plan_as_json, read_card
 from plimb.files.engine_file import read_engine
+from plimb.files.history_file import forecast_as_json, read_history_file
 
 
 @main.command()
@@ -65,6 +69,25 @@ def plan(file: Path, as_json: bool) -> None:
         click.echo("A piece fitted for now comes first; whether all passes shows after that.")
     elif not answer["cannot"] and answer["chance"] < 1:
         click.echo(f"All of it passes the proof with a chance of {percent(answer['chance'])}.")
+
+
+@main.command()
+@file_argument
+@json_option
+def forecast(file: Path, as_json: bool) -> None:
+    """Say how fast each valve wears and when to check, for the past in FILE (a history file)."""
+    read = read_history_file(text_of(file))
+    engine = read.to_core()
+    seen = wear(engine.clearances, read.past(), read.machine.interval)
+    if as_json:
+        answer = forecast_as_json(seen, read.measure, read.unit)
+        click.echo(json.dumps(answer, ensure_ascii=False))
+        return
+    for one in seen.valves:
+        click.echo(valve_words(one, read.measure, read.unit))
+    if runs_backwards(read.past()):
+        click.echo("The counter ran backwards once: what came before it is left out.")
+    click.echo(next_check_words(seen.next_check, read.measure))
 
 
 def _plain(degrees: Fraction) -> int | float:

@@ -16,6 +16,7 @@ COMMANDS = {
     "shim": "shim",
     "turn": "engine",
     "plan": "engine",
+    "forecast": "engine",
     "serve": "serve",
     "demo": "serve",
     "export": "files",

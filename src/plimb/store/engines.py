@@ -50,6 +50,7 @@ def revise_engine(
         engine.revisions.append(
             EngineRevisionRow(number=newest.number + 1, document=document, recorded_at=now)
         )
+        engine.outlook = engine.due_on = None  # worked out anew when it is asked for
     session.flush()
     return engine
 

@@ -23,8 +23,11 @@ from plimb.store.tables import card, journal, order, people, shim  # noqa: F401 
 from plimb.store.tables.base import Base
 
 _NO_TABLES = frozenset({"entry", "change", "sitting", "asked"})
-_NO_COLUMNS = frozenset({("card", "summary"), ("person", "code")})
-"""What is made from other columns, and a secret."""
+_NO_COLUMNS = frozenset({
+    ("card", "summary"), ("card", "outcome"), ("engine", "outlook"), ("engine", "due_on"),
+    ("person", "code"), ("shop", "calendar"),
+})  # fmt: skip
+"""What is made from other columns, and secrets."""
 BEGINNING = "0" * 64
 """What stands for the entry before the first one."""
 PAST_PLIMB = "written past Plimb, by another program"

@@ -30,17 +30,18 @@ EARLY, LATE = 0.05, 0.95
 
 
 class Why(StrEnum):
-    """What says when the next check is due."""
+    """What says when the next check is due: at the `edge` a valve may be at its minimum already."""
 
     WEAR = "wear"
     INTERVAL = "interval"
+    EDGE = "edge"
     NOW = "now"
     UNKNOWN = "unknown"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Rate:
-    """By how much a gap closes in 1,000 of the counter, in nm; a 90 % interval. Below 0 it opens."""
+    """By how much a gap closes in 1,000 of the counter: a 90 % interval. Below 0 it opens."""
 
     best_nm: int
     low_nm: int
@@ -222,7 +223,8 @@ def _next_check(
     away, first = drawn.first(clearances) if drawn else (None, None)
     by_wear = None if away is None else int((last.at + away).to_integral_value(ROUND_FLOOR))
     if by_wear is not None and (by_maker is None or by_wear < by_maker):
-        return NextCheck(at=by_wear, why=Why.WEAR, first=first)
+        why = Why.WEAR if by_wear > last.at else Why.EDGE
+        return NextCheck(at=by_wear, why=why, first=first)
     if by_maker is not None:
         return NextCheck(at=by_maker, why=Why.INTERVAL)
     return NextCheck(at=None, why=Why.UNKNOWN)

@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping
 from enum import StrEnum
+from itertools import pairwise
 from math import log, sqrt
 
 import numpy as np
@@ -89,7 +90,7 @@ def _jumped(past: Past, usual: float) -> bool:
 
 def _legs(past: Past) -> list[tuple[Sighting, Sighting]]:
     """Return from the last gap of each distance to the first of the next."""
-    pairs = zip(past.seen, past.seen[1:], strict=False)
+    pairs = pairwise(past.seen)
     return [(before, after) for before, after in pairs if before.run != after.run]
 
 

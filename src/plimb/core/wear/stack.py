@@ -9,6 +9,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import date
 from decimal import Decimal
+from itertools import pairwise
 
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt, gap_ends
@@ -107,7 +108,7 @@ def _counter(check: Check) -> Decimal:
 def runs_backwards(checks: Sequence[Check]) -> bool:
     """Return whether a counter was changed, or misread, between two checks."""
     at = [one.at for one in checks if one.at is not None]
-    return any(later < earlier for earlier, later in zip(at, at[1:], strict=False))
+    return any(later < earlier for earlier, later in pairwise(at))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

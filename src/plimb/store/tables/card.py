@@ -19,6 +19,7 @@ from plimb.core.job.tray import Part
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
+from plimb.core.wear.stack import Seen
 from plimb.store.tables.base import Base, Values, Written
 from plimb.store.tables.engine import EngineRevisionRow
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
@@ -32,21 +33,21 @@ class CardRow(Base):
     engine's label, the feeler set, the instrument. `origin` is where a card from a file comes
     from. `only_valve` is the key of the one valve that
     a job is about, to be changed by `change_nm`, wider if above 0. `summary` is what lists show
-    of it, made anew with each change.
+    of it, made anew with each change; `outcome` what a signed one says for the years, by keys.
     """
 
     __tablename__ = "card"
 
     engine_revision_id: Mapped[int] = mapped_column(ForeignKey("engine_revision.id"), index=True)
     version: Mapped[int]
-    opened_at: Mapped[datetime]
+    opened_at: Mapped[datetime] = mapped_column(index=True)
     opened_by: Mapped[str]
     reason: Mapped[str]
     distance_km: Mapped[int | None]
     aim: Mapped[Aim]
     rounding: Mapped[Rounding]
     act: Mapped[WhichToSet]
-    signed_at: Mapped[datetime | None]
+    signed_at: Mapped[datetime | None] = mapped_column(index=True)
     signed_by: Mapped[str | None]
     hours: Mapped[Decimal | None] = mapped_column(Written)
     put_away_at: Mapped[datetime | None]
@@ -88,6 +89,7 @@ class CardRow(Base):
     next_check_on: Mapped[date | None]
     summary: Mapped[CardSummary | None] = mapped_column(Values(CardSummary))
     origin: Mapped[Origin | None] = mapped_column(Values(Origin))
+    outcome: Mapped[Mapping[str, Seen] | None] = mapped_column(Values(dict[str, Seen]))
     revision: Mapped[EngineRevisionRow] = relationship()
     rounds: Mapped[list[RoundRow]] = relationship(order_by="RoundRow.number")
     amendments: Mapped[list[AmendmentRow]] = relationship(order_by="AmendmentRow.id")

@@ -34,6 +34,7 @@ class ShopRow(Base):
     keep_days: Mapped[int] = mapped_column(server_default=text("7"))
     keep_weeks: Mapped[int] = mapped_column(server_default=text("4"))
     keep_months: Mapped[int] = mapped_column(server_default=text("12"))
+    calendar: Mapped[str | None]
 
 
 class BladeSetRow(Base):

@@ -1,0 +1,251 @@
+"""An engine over the years: what its signed cards and old notes say together."""
+
+from collections.abc import Mapping
+from contextlib import suppress
+from dataclasses import dataclass
+from decimal import Decimal
+
+from sqlalchemy.orm import Session
+
+from plimb.actions.views import engine_of, rounds_of
+from plimb.core.engine.engine import Engine
+from plimb.core.engine.layout import HeadDrawing, draw_head
+from plimb.core.engine.machine import Machine, Measure
+from plimb.core.job.kinds import kind_of_job
+from plimb.core.job.status import JobStatus
+from plimb.core.lengths import Unit
+from plimb.core.measure.gap import Gap
+from plimb.core.wear.due import Outlook, Promise, outlook_of
+from plimb.core.wear.forecast import Forecast, forecast
+from plimb.core.wear.sentences import Twins, head_words, next_check_words, twins, valve_words
+from plimb.core.wear.stack import Check, Piece, Seen, last_piece, runs_backwards
+from plimb.files.engine_file import parsed_engine
+from plimb.store.cards import get_card
+from plimb.store.database import Database
+from plimb.store.engines import newest_revision
+from plimb.store.tables.card import CardRow
+from plimb.store.tables.engine import EngineRow
+from plimb.store.years import (
+    PastCard,
+    noted_checks,
+    past_cards,
+    without_outcome,
+    without_outlook,
+)
+
+KM_PER_MILE = Decimal("1.609344")
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Past:
+    """What is known of an engine's past: its checks in order of time, and what they are read by."""
+
+    engine: Engine
+    machine: Machine
+    unit: Unit
+    shim_unit: Unit
+    measure: Measure
+    checks: tuple[Check, ...]
+    promised: Promise
+
+
+def keep_outcome(card: CardRow) -> None:
+    """Write on a signed card what it says for the years."""
+    card.outcome = outcome_of(card) if card.signed_at else None
+
+
+def outcome_of(card: CardRow) -> Mapping[str, Seen]:
+    """Return what a card says of each valve, by its key: as found, and as left."""
+    rounds = [one.status for one in rounds_of(card)]
+    return {one.key: _seen(one.id, rounds) for one in engine_of(card).clearances}
+
+
+def _seen(valve: str, rounds: list[JobStatus]) -> Seen:
+    first, last = rounds[0].valves[valve].record, rounds[-1].valves[valve]
+    new: Piece | None = None
+    changed = False
+    for status in rounds:
+        record = status.valves[valve].record
+        if record.changes and record.choice is not None and record.choice.fitted:
+            changed = True
+            new = Piece(
+                thickness_nm=record.choice.goes_in_nm, half_width_nm=record.choice.half_width_nm
+            )
+    left = last.as_left.gap if last.as_left and (changed or last.record.proof) else None
+    return Seen(
+        found=first.found.gap if first.found else None,
+        piece=Piece(
+            thickness_nm=first.piece.thickness_nm, half_width_nm=first.piece.half_width_nm
+        ) if first.piece else None,
+        left=left,
+        new=new,
+        changed=changed,
+    )  # fmt: skip
+
+
+def past_of_engine(session: Session, engine_id: int) -> Past:
+    """Return an engine's past; NotFound where there is no engine of that number."""
+    file, engine = parsed_engine(newest_revision(session, engine_id).document)
+    cards, notes = past_cards(session, engine_id), noted_checks(session, engine_id)
+    measure = file.machine.counter or _measure_of(cards)
+    checks = [
+        Check(
+            on=one.opened_at.date(), at=_at(one, measure), valves=one.outcome,
+            new_life=kind_of_job(one.kind).reference, card=one.id,
+        )
+        for one in cards
+    ]  # fmt: skip
+    checks += [
+        Check(on=one.on, at=one.at, valves=one.valves, new_life=one.new_life) for one in notes
+    ]
+    checks.sort(key=lambda one: (one.on is not None, one.on))
+    return Past(
+        engine=engine,
+        machine=file.machine,
+        unit=file.unit,
+        shim_unit=file.of_shims,
+        measure=measure,
+        checks=tuple(checks),
+        promised=_promised(cards[-1], measure) if cards else Promise(),
+    )
+
+
+def _measure_of(cards: tuple[PastCard, ...]) -> Measure:
+    """Return what the counter counts, by the last card that says so."""
+    for one in reversed(cards):
+        if one.distance_mi is not None:
+            return Measure.MILES
+        if one.distance_km is not None:
+            return Measure.KM
+        if one.hours is not None:
+            return Measure.HOURS
+    return Measure.KM
+
+
+def _at(card: PastCard, measure: Measure) -> Decimal | None:
+    return _in(measure, card.distance_km, card.distance_mi, card.hours)
+
+
+def _in(
+    measure: Measure, km: int | None, miles: int | None, hours: Decimal | None
+) -> Decimal | None:
+    """Return a counter's figure in what the engine counts, None where it was not written so."""
+    if measure is Measure.HOURS:
+        return hours
+    if km is not None:
+        return Decimal(km) / (KM_PER_MILE if measure is Measure.MILES else 1)
+    if miles is not None:
+        return Decimal(miles) * (KM_PER_MILE if measure is Measure.KM else 1)
+    return None
+
+
+def _promised(last: PastCard, measure: Measure) -> Promise:
+    at = _in(measure, last.next_check_km, last.next_check_mi, last.next_check_hours)
+    return Promise(at=at, on=last.next_check_on)
+
+
+def keep_outlook(session: Session, engine_id: int) -> None:
+    """Work out anew when an engine is due."""
+    session.flush()
+    past = past_of_engine(session, engine_id)
+    seen = forecast(past.engine.clearances, past.checks, past.machine.interval)
+    last = past.checks[-1] if past.checks else None
+    outlook = outlook_of(seen, past.measure, past.promised, len(past.checks), last)
+    row = session.get(EngineRow, engine_id)
+    assert row is not None  # it has a revision
+    row.outlook, row.due_on = outlook, outlook.on
+
+
+MADE_UP_AT_ONCE = 40
+"""So many engines are made up for at most when a list is asked for."""
+
+
+def make_up_for_years(database: Database, engine_id: int | None = None) -> None:
+    """Make up for cards and engines of before outcomes and outlooks were kept."""
+    with database.reading() as session:
+        cards = without_outcome(session, engine_id)
+        engines = without_outlook(session, MADE_UP_AT_ONCE)
+    for number in cards:
+        with suppress(Exception), database.writing("what the years say made up for") as session:
+            keep_outcome(get_card(session, number))  # one that cannot be read is said on the bench
+    for number in engines:
+        with suppress(Exception), database.writing("when it is due made up for") as session:
+            keep_outlook(session, number)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ValveYears:
+    """One valve's line in the history: what is forecast for it, in words too."""
+
+    valve: str
+    words: str
+    odd: str | None
+    limit_low_nm: int | None
+    limit_high_nm: int | None
+    piece_now_nm: int | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class YearsView:
+    """An engine over the years, for its page."""
+
+    id: int
+    label: str
+    past: Past
+    seen: Forecast
+    valves: tuple[ValveYears, ...]
+    twins: tuple[Twins, ...]
+    drawing: HeadDrawing
+    outlook: Outlook
+    sentences: tuple[str, ...]
+    next_check: str
+    backwards: bool
+
+
+def left_now(past: Past) -> Mapping[str, Gap]:
+    """Return the gap each valve was left at by its last reading, by name."""
+    left: dict[str, Gap] = {}
+    for check in past.checks:
+        for key, seen in check.valves.items():
+            gap = seen.left or (None if seen.changed else seen.found)
+            if gap is not None and key in past.engine.names:
+                left[past.engine.names[key]] = gap
+    return {valve: gap for valve, gap in left.items() if gap.both_ends}
+
+
+def read_years(database: Database, engine_id: int) -> YearsView:
+    """Return an engine's past and what comes; NotFound where there is none of that number."""
+    make_up_for_years(database, engine_id)
+    with database.reading() as session:
+        past = past_of_engine(session, engine_id)
+        label = newest_revision(session, engine_id).engine.label
+    clearances, measure = past.engine.clearances, past.measure
+    seen = forecast(clearances, past.checks, past.machine.interval)
+    pairs = twins(clearances, left_now(past))
+    last = past.checks[-1] if past.checks else None
+    valves = []
+    for one in clearances:
+        coming, known = seen.by_name[one.id], last_piece(past.checks, one.key)
+        valves.append(
+            ValveYears(
+                valve=one.id,
+                words=valve_words(coming, measure, past.unit),
+                odd=coming.odd.value if coming.odd else None,
+                limit_low_nm=one.check.low_nm if one.check else None,
+                limit_high_nm=one.check.high_nm if one.check else None,
+                piece_now_nm=known[0].thickness_nm if known else None,
+            )
+        )
+    return YearsView(
+        id=engine_id,
+        label=label,
+        past=past,
+        seen=seen,
+        valves=tuple(valves),
+        twins=pairs,
+        drawing=draw_head(past.engine),
+        outlook=outlook_of(seen, measure, past.promised, len(past.checks), last),
+        sentences=head_words(clearances, seen, pairs, measure, past.unit),
+        next_check=next_check_words(seen.next_check, measure),
+        backwards=runs_backwards(past.checks),
+    )

@@ -1,0 +1,147 @@
+"""When an engine is due: by what was signed, by its wear, by the maker; and on which day."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date, timedelta
+from decimal import Decimal
+from enum import StrEnum
+
+from plimb.core.engine.machine import Measure
+from plimb.core.wear.forecast import Forecast, Why
+from plimb.core.wear.sentences import grouped
+from plimb.core.wear.stack import Check
+
+LEAST_DAYS = 30
+"""From checks less apart nobody's usual use is told."""
+MONTH = timedelta(days=31)
+
+
+class By(StrEnum):
+    """What says when: whoever signed, the wear, the maker, or a valve that was left tight."""
+
+    SIGNED = "signed"
+    WEAR = "wear"
+    INTERVAL = "interval"
+    NOW = "now"
+
+
+class When(StrEnum):
+    """Where an engine stands in the list of what is due."""
+
+    OVERDUE = "overdue"
+    SOON = "soon"
+    LATER = "later"
+    UNDATED = "undated"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Promise:
+    """The next check as it was written at the last signature; in the engine's own measure."""
+
+    at: Decimal | None = None
+    on: date | None = None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Outlook:
+    """When an engine is due. `at` is the counter's figure, `on` the day, by its usual use.
+
+    `per_year` is how far it runs in a year, None where dated distances do not tell; `odd` are
+    the valves that wear unlike their kind.
+    """
+
+    at: int | None = None
+    measure: Measure = Measure.KM
+    by: By | None = None
+    on: date | None = None
+    first: str | None = None
+    per_year: int | None = None
+    last_on: date | None = None
+    last_at: int | None = None
+    checks: int = 0
+    odd: tuple[str, ...] = ()
+
+    def when(self, today: date) -> When:
+        """Return where it stands on a day."""
+        if self.by is By.NOW:
+            return When.OVERDUE
+        if self.on is None:
+            return When.UNDATED
+        if self.on <= today:
+            return When.OVERDUE
+        return When.SOON if self.on <= today + MONTH else When.LATER
+
+    @property
+    def words(self) -> str:
+        """When and why, in words; empty where nothing says so."""
+        at = "" if self.at is None else f"at {grouped(self.at)} {self.measure.words}"
+        if self.by is By.NOW:
+            return f"now: {self.first} was left too tight"
+        on = "" if self.on is None else f"{'about' if at else 'by'} {self.on:%Y-%m-%d}"
+        why = {
+            By.SIGNED: "as signed",
+            By.WEAR: f"{self.first} may be at its minimum then",
+            By.INTERVAL: "the maker's interval",
+            None: "",
+        }[self.by]
+        said = " ".join(filter(None, (at, on)))
+        return f"{said}: {why}" if said and why else said
+
+
+def usual_use(checks: Sequence[Check]) -> float | None:
+    """Return how far the engine runs in a day, by dated distances; None if unsaid."""
+    dated = [(one.on, float(one.at)) for one in checks if one.on and one.at is not None]
+    if len(dated) < 2:
+        return None
+    (first_on, first), (last_on, last) = dated[0], dated[-1]
+    days = (last_on - first_on).days
+    return (last - first) / days if days >= LEAST_DAYS and last > first else None
+
+
+def outlook_of(
+    seen: Forecast, measure: Measure, promised: Promise, checks: int, last: Check | None
+) -> Outlook:
+    """Return when an engine is due: the earliest of what was signed, its wear and its maker's.
+
+    Args:
+        seen: Its forecast, which never goes beyond the maker's interval.
+        measure: What its counter counts.
+        promised: The next check as it was signed.
+        checks: How many there were.
+        last: The last of them.
+    """
+    per_day = usual_use(seen.checks)
+    due, by = seen.next_check.at, None
+    if seen.next_check.why in (Why.WEAR, Why.EDGE):
+        by = By.WEAR
+    elif seen.next_check.why is Why.INTERVAL:
+        by = By.INTERVAL
+    elif seen.next_check.why is Why.NOW:
+        by = By.NOW
+    first = seen.next_check.first
+    if promised.at is not None and by is not By.NOW and (due is None or promised.at <= due):
+        due, by, first = int(promised.at), By.SIGNED, None
+    on = _day(due, last, per_day)
+    if promised.on is not None and by is not By.NOW and (on is None or promised.on < on):
+        on, by, first = promised.on, By.SIGNED, None
+        due = None if promised.at is None else int(promised.at)
+    return Outlook(
+        at=due,
+        measure=measure,
+        by=by,
+        on=on,
+        first=first,
+        per_year=None if per_day is None else round(per_day * 365.25),
+        last_on=last.on if last else None,
+        last_at=None if last is None or last.at is None else int(last.at),
+        checks=checks,
+        odd=tuple(one.valve for one in seen.valves if one.odd),
+    )
+
+
+def _day(due: int | None, last: Check | None, per_day: float | None) -> date | None:
+    """Return the day on which the counter will say so, by the usual use."""
+    if due is None or per_day is None or last is None or last.at is None or last.on is None:
+        return None
+    days = max(0.0, (due - float(last.at)) / per_day)
+    return last.on + timedelta(days=int(days)) if days < 36_500 else None

@@ -1,0 +1,131 @@
+"""A forecast in words, each sentence true by the figures it is made from."""
+
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+from statistics import median
+
+from plimb.core.engine.engine import Clearance
+from plimb.core.engine.followers import Role
+from plimb.core.engine.machine import Measure
+from plimb.core.lengths import Unit, show
+from plimb.core.measure.gap import Gap
+from plimb.core.wear.forecast import Forecast, NextCheck, ValveForecast, Why
+from plimb.core.wear.odd import Odd
+
+ODD_WORDS: Mapping[Odd, str] = {
+    Odd.FAST: "wears far faster than its kind",
+    Odd.OPENS: "opens up",
+    Odd.JUMPED: "has jumped once, and wears as usual besides",
+}
+ODD_CHECK: Mapping[Odd, str] = {
+    Odd.FAST: "Look at its seat and face before the next check.",
+    Odd.OPENS: "A cam, a follower or the shim may be worn, or a reading was wrong: measure twice.",
+    Odd.JUMPED: "Head work or another piece nobody wrote down, or a wrong reading: measure twice.",
+}
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Twins:
+    """Two valves that should be alike, and how far apart their gaps were left."""
+
+    valves: tuple[str, str]
+    apart_nm: int
+
+
+def grouped(figure: int) -> str:
+    """Return a counter's figure with its thousands apart."""
+    return f"{figure:,}".replace(",", "\u202f")
+
+
+def next_check_words(due: NextCheck, measure: Measure) -> str:
+    """Return when the next check is due, and why."""
+    at = "" if due.at is None else f"{grouped(due.at)} {measure.words}"
+    if due.why is Why.NOW:
+        return f"Now: {due.first} was left too tight."
+    if due.why is Why.INTERVAL:
+        return f"Check by {at}: the maker's interval."
+    if due.why is Why.EDGE:
+        return f"Now: {due.first} may be at its minimum already; its last reading leaves that open."
+    if due.why is Why.WEAR:
+        return f"Check by {at}: {due.first} may be at its minimum then."
+    return "Nothing says when: no maker's interval is entered, and too few checks to tell the wear."
+
+
+def valve_words(one: ValveForecast, measure: Measure, unit: Unit) -> str:
+    """Return what is forecast for one valve."""
+    rate, reach = one.rate, one.to_minimum
+    if rate is None:
+        return f"{one.valve}: not seen at two distances yet."
+    way = "closes" if rate.best_nm >= 0 else "opens"
+    said = f"{one.valve}: {way} by {show(abs(rate.best_nm), unit)} in 1,000 {measure.words}"
+    said += f" ({show(rate.low_nm, unit)} to {show(rate.high_nm, unit)})"
+    if reach is not None and reach.early is not None:
+        best = "" if reach.best is None else f", likely {grouped(reach.best)}"
+        said += f"; at its minimum in {grouped(reach.early)} {measure.words} at the earliest{best}"
+    return f"{said}; it {ODD_WORDS[one.odd]}." if one.odd else f"{said}."
+
+
+def twins(clearances: Sequence[Clearance], left: Mapping[str, Gap]) -> tuple[Twins, ...]:
+    """Return the pairs of valves of one cylinder, side and kind, the farthest apart first."""
+    found = []
+    for place, one in enumerate(clearances):
+        for other in clearances[place + 1 :]:
+            same = (one.cylinder, one.side, one.action) == (
+                other.cylinder, other.side, other.action,
+            )  # fmt: skip
+            if same and one.id in left and other.id in left:
+                apart = abs(left[one.id].best_nm - left[other.id].best_nm)
+                found.append(Twins(valves=(one.id, other.id), apart_nm=apart))
+    return tuple(sorted(found, key=lambda pair: -pair.apart_nm))
+
+
+def head_words(
+    clearances: Sequence[Clearance], seen: Forecast, pairs: Sequence[Twins], measure: Measure,
+    unit: Unit,
+) -> tuple[str, ...]:  # fmt: skip
+    """Return what is to be said of a head: how it wears, and how even it is."""
+    return tuple(filter(None, (_wear_words(clearances, seen, measure, unit), _even(pairs, unit))))
+
+
+def _wear_words(
+    clearances: Sequence[Clearance], seen: Forecast, measure: Measure, unit: Unit
+) -> str:
+    by_name, sides = seen.by_name, []
+    for side, action, called in _kinds(clearances):
+        rates = [
+            rate.best_nm
+            for one in clearances
+            if (one.side, one.action) == (side, action) and (rate := by_name[one.id].rate)
+        ]
+        if rates:
+            middle = round(median(rates))
+            way = "close" if middle >= 0 else "open"
+            sides.append(f"{called} {way} by {show(abs(middle), unit)}")
+    if not sides:
+        return ""
+    said = f"In 1,000 {measure.words} the {' and the '.join(sides)}"
+    odd = [f"{one.valve} {ODD_WORDS[one.odd]}" for one in seen.valves if one.odd]
+    return f"{said}; {', '.join(odd)}." if odd else f"{said}."
+
+
+def _kinds(clearances: Iterable[Clearance]) -> list[tuple[str, str, str]]:
+    """Return each kind of valve once, and what its valves are called together."""
+    kinds = {(one.side, one.action): one for one in clearances}
+    closing = any(one.action is Role.CLOSE for one in kinds.values())
+    return [
+        (side, action, f"{side} {'openers' if action == Role.OPEN else 'closers'}"
+         if closing else f"{side}s")
+        for side, action in kinds
+    ]  # fmt: skip
+
+
+def _even(pairs: Sequence[Twins], unit: Unit) -> str:
+    if not pairs:
+        return ""
+    worst = pairs[0]
+    if worst.apart_nm == 0:
+        return "Twins were left alike."
+    return (
+        f"Twins were left within {show(worst.apart_nm, unit)} of one another, "
+        f"{worst.valves[0]} and {worst.valves[1]} the farthest apart."
+    )

@@ -1,0 +1,136 @@
+"""What the years say: an engine's signed cards and old notes, what is due, cards by their words."""
+
+import re
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+from datetime import date, datetime
+from decimal import Decimal
+
+from sqlalchemy import func, select, text
+from sqlalchemy.orm import Session, joinedload, load_only
+
+from plimb.core.job.kinds import JobKind
+from plimb.core.wear.stack import Seen
+from plimb.store.tables.card import CardRow
+from plimb.store.tables.engine import EngineRevisionRow, EngineRow, NotedCheckRow
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PastCard:
+    """What a signed card says for the years."""
+
+    id: int
+    opened_at: datetime
+    kind: JobKind
+    distance_km: int | None
+    distance_mi: int | None
+    hours: Decimal | None
+    outcome: Mapping[str, Seen]
+    next_check_km: int | None
+    next_check_mi: int | None
+    next_check_hours: Decimal | None
+    next_check_on: date | None
+
+
+_NAMES = tuple(PastCard.__dataclass_fields__)
+
+
+def past_cards(session: Session, engine_id: int) -> tuple[PastCard, ...]:
+    """Return the signed cards of an engine in order of time, and nothing else of them."""
+    query = (
+        select(*(getattr(CardRow, name) for name in _NAMES))
+        .join(EngineRevisionRow, CardRow.engine_revision_id == EngineRevisionRow.id)
+        .where(
+            EngineRevisionRow.engine_id == engine_id,
+            CardRow.signed_at.is_not(None),
+            CardRow.outcome.is_not(None),
+        )
+        .order_by(CardRow.opened_at, CardRow.id)
+    )
+    return tuple(PastCard(**row._mapping) for row in session.execute(query))
+
+
+def without_outcome(session: Session, engine_id: int | None = None) -> Sequence[int]:
+    """Return the signed cards that say nothing for the years yet, of one engine or of all."""
+    query = select(CardRow.id).where(CardRow.signed_at.is_not(None), CardRow.outcome.is_(None))
+    if engine_id is not None:
+        query = query.join(CardRow.revision).where(EngineRevisionRow.engine_id == engine_id)
+    return session.scalars(query).all()
+
+
+def without_outlook(session: Session, most: int) -> Sequence[int]:
+    """Return engines whose next check was not worked out yet, so many at most."""
+    query = select(EngineRow.id).where(EngineRow.outlook.is_(None)).order_by(EngineRow.id)
+    return session.scalars(query.limit(most)).all()
+
+
+def noted_checks(session: Session, engine_id: int) -> Sequence[NotedCheckRow]:
+    """Return the checks out of old notebooks that stand, in order of time."""
+    query = select(NotedCheckRow).where(
+        NotedCheckRow.engine_id == engine_id, NotedCheckRow.taken_back_at.is_(None)
+    )
+    return session.scalars(query.order_by(NotedCheckRow.on, NotedCheckRow.id)).all()
+
+
+def due_engines(session: Session, most: int) -> Sequence[EngineRow]:
+    """Return the engines whose next check has a day, the earliest first."""
+    query = (
+        select(EngineRow)
+        .options(load_only(EngineRow.label, EngineRow.outlook, EngineRow.due_on))
+        .where(EngineRow.due_on.is_not(None))
+        .order_by(EngineRow.due_on, EngineRow.label)
+    )
+    return session.scalars(query.limit(most)).all()
+
+
+def count_due(session: Session, until: date) -> int:
+    """Return how many engines are due until a day."""
+    query = select(func.count()).select_from(EngineRow).where(EngineRow.due_on <= until)
+    return session.scalar(query) or 0
+
+
+def put_words(session: Session, card_id: int, words: Mapping[str, str]) -> None:
+    """Keep the words that a card is found by, in place of those before."""
+    session.execute(text("DELETE FROM finding WHERE rowid = :id"), {"id": card_id})
+    session.execute(
+        text(
+            "INSERT INTO finding (rowid, machine, people, words, sizes) "
+            "VALUES (:id, :machine, :people, :words, :sizes)"
+        ),
+        {"id": card_id, **words},
+    )
+
+
+def without_words(session: Session, most: int) -> Sequence[int]:
+    """Return cards that cannot be found by their words yet, so many at most."""
+    query = text(
+        "SELECT card.id FROM card LEFT JOIN finding ON finding.rowid = card.id "
+        "WHERE finding.rowid IS NULL ORDER BY card.id DESC LIMIT :most"
+    )
+    return session.scalars(query, {"most": most}).all()
+
+
+def found_by(session: Session, asked: str, *, skip: int, most: int) -> tuple[int, list[CardRow]]:
+    """Return how many cards have all the words, and so many of them, the newest first."""
+    wanted = " ".join(f'"{word}"*' for word in re.findall(r"[\w.]+", asked))
+    if not wanted:
+        return 0, []
+    match = {"match": wanted}
+    many = session.scalar(text("SELECT count(*) FROM finding WHERE finding MATCH :match"), match)
+    numbers = session.scalars(
+        text(
+            "SELECT finding.rowid FROM finding JOIN card ON card.id = finding.rowid "
+            "WHERE finding MATCH :match ORDER BY card.opened_at DESC LIMIT :most OFFSET :skip"
+        ),
+        {**match, "most": most, "skip": skip},
+    ).all()
+    return many or 0, cards_numbered(session, numbers)
+
+
+def cards_numbered(session: Session, numbers: Iterable[int]) -> list[CardRow]:
+    """Return cards with their engines in the order of their numbers as given."""
+    wanted = list(numbers)
+    engine = joinedload(CardRow.revision).joinedload(EngineRevisionRow.engine)
+    query = select(CardRow).options(engine).where(CardRow.id.in_(wanted))
+    there = {one.id: one for one in session.scalars(query)}
+    return [there[number] for number in wanted if number in there]
