@@ -72,6 +72,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the calendar's address. */
+        get: operations["get_years_get_calendar"];
+        put?: never;
+        /** Give the calendar a new address; the one before it leads nowhere any more. */
+        post: operations["post_years_new_calendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendar/{secret}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the calendar for whoever has its secret, signed in or not. */
+        get: operations["get_years_read_calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards": {
         parameters: {
             query?: never;
@@ -79,7 +114,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** Return a page of cards, the newest first. */
+        get: operations["get_finding_get_cards"];
         put?: never;
         /** Open a card for an engine. */
         post: operations["post_cards_open_card"];
@@ -942,6 +978,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return what is due, the earliest first. */
+        get: operations["get_years_get_due"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return what is due as a calendar file. */
+        get: operations["get_years_get_due_calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines": {
         parameters: {
             query?: never;
@@ -949,7 +1019,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** Return a page of engines by label. */
+        get: operations["get_finding_get_engines"];
         put?: never;
         /** Take an engine file into the shop's care. */
         post: operations["post_engines_add_engine"];
@@ -1021,6 +1092,91 @@ export interface paths {
         get: operations["get_engines_get_engine"];
         /** Correct what an engine is; cards keep the revision they were opened with. */
         put: operations["put_engines_change_engine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{engine_id}/notebook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep what was understood of an old notebook; the engine's years are the answer. */
+        post: operations["post_years_keep_old_notebook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{engine_id}/notebook/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Return how an old notebook is understood; nothing is kept. */
+        post: operations["post_years_look_into_notebook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{engine_id}/past.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return an engine's past as CSV, one row a valve and check. */
+        get: operations["get_years_get_past_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{engine_id}/past.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return an engine's past as a history file. */
+        get: operations["get_years_get_past"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{engine_id}/years": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return an engine's past: every check, how each valve wears, when the next check is due. */
+        get: operations["get_years_get_years"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1211,6 +1367,23 @@ export interface paths {
         post?: never;
         /** Take another shop's key for unknown again. */
         delete: operations["delete_keys_forget_key"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notebook/{note_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a check out of an old notebook back; it stays on record. */
+        delete: operations["delete_years_take_back"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1465,6 +1638,14 @@ export interface components {
          */
         Aim: "loose" | "middle" | "tight" | "maker" | "least";
         /**
+         * AllDueOut
+         * @description What is due, the earliest first.
+         */
+        AllDueOut: {
+            /** Due */
+            due: components["schemas"]["DueOut"][];
+        };
+        /**
          * AmendIn
          * @description Write a dated line on a signed card; sent twice with one key it is written once.
          */
@@ -1518,6 +1699,19 @@ export interface components {
         AwayUnreadIn: {
             /** Away */
             away: boolean;
+        };
+        /**
+         * BandOut
+         * @description Where the stack must lie with one piece, from and to a figure of the counter.
+         */
+        BandOut: {
+            /** Begins */
+            begins: number;
+            /** Ends */
+            ends: number | null;
+            high: components["schemas"]["LengthOut"] | null;
+            low: components["schemas"]["LengthOut"] | null;
+            piece: components["schemas"]["LengthOut"] | null;
         };
         /**
          * BankOut
@@ -1747,6 +1941,14 @@ export interface components {
             thickness: components["schemas"]["LengthOut"];
         };
         /**
+         * CalendarOut
+         * @description The address under which the calendar can be subscribed to, None where there is none.
+         */
+        CalendarOut: {
+            /** Path */
+            path: string | null;
+        };
+        /**
          * CardIn
          * @description Open a card for an engine, with the shop's own schools and what the engine remembers.
          */
@@ -1780,6 +1982,7 @@ export interface components {
          */
         CardLineOut: {
             at: components["schemas"]["Stage"];
+            drawing: components["schemas"]["DrawingOut"];
             /** Engine */
             engine: string;
             /** Engine Id */
@@ -1910,6 +2113,22 @@ export interface components {
             version: number;
             zero: components["schemas"]["LengthOut"] | null;
         };
+        /**
+         * CardPageOut
+         * @description A page of cards.
+         */
+        CardPageOut: {
+            /** Cards */
+            cards: components["schemas"]["CardLineOut"][];
+            /** Count */
+            count: number;
+        };
+        /**
+         * CardState
+         * @description Where a card stands among the others.
+         * @enum {string}
+         */
+        CardState: "open" | "signed" | "away";
         /**
          * Cause
          * @description What can be behind a residual.
@@ -2097,6 +2316,26 @@ export interface components {
             seen: number;
         };
         /**
+         * CountsOut
+         * @description How many there are of everything that is shown in pages.
+         */
+        CountsOut: {
+            /** Away */
+            away: number;
+            /** Dated */
+            dated: number;
+            /** Engines */
+            engines: number;
+            /** Open */
+            open: number;
+            /** Overdue */
+            overdue: number;
+            /** Signed */
+            signed: number;
+            /** Soon */
+            soon: number;
+        };
+        /**
          * CylinderCheckOut
          * @description One cylinder's compression, dry and with oil on the piston, and leak-down in per cent.
          */
@@ -2123,6 +2362,23 @@ export interface components {
             leak: string;
             /** Wet */
             wet: string;
+        };
+        /**
+         * DotOut
+         * @description One gap on a valve's line: its stack, or the gap alone where the piece is not known.
+         */
+        DotOut: {
+            /** As Left */
+            as_left: boolean;
+            /** At */
+            at: number;
+            /** Card */
+            card: number | null;
+            gap: components["schemas"]["GapOut"];
+            high: components["schemas"]["LengthOut"];
+            low: components["schemas"]["LengthOut"];
+            /** On */
+            on: string | null;
         };
         /**
          * DraftIn
@@ -2188,6 +2444,23 @@ export interface components {
              * @enum {string}
              */
             crank: "across" | "along";
+        };
+        /**
+         * DueOut
+         * @description One engine in the list of what is due.
+         */
+        DueOut: {
+            /** Id */
+            id: number;
+            /** Label */
+            label: string;
+            /** Odd */
+            odd: string[];
+            /** On */
+            on: string | null;
+            when: components["schemas"]["When"];
+            /** Words */
+            words: string;
         };
         /**
          * EngineChangeIn
@@ -2266,6 +2539,16 @@ export interface components {
             /** Revision */
             revision: number;
             turning: components["schemas"]["TurnOut"];
+        };
+        /**
+         * EnginePageOut
+         * @description A page of engines.
+         */
+        EnginePageOut: {
+            /** Count */
+            count: number;
+            /** Engines */
+            engines: components["schemas"]["EngineLineOut"][];
         };
         /**
          * ExplainedOut
@@ -2680,6 +2963,16 @@ export interface components {
             version: number;
         };
         /**
+         * KeptNotebookIn
+         * @description Keep the rows of a file that were understood; return how many checks they make.
+         */
+        KeptNotebookIn: {
+            /** Noted By */
+            noted_by: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * KeptOut
          * @description How many copies are kept: of so many days, weeks and months the newest one each.
          */
@@ -2935,6 +3228,48 @@ export interface components {
             version: number;
         };
         /**
+         * NotebookIn
+         * @description The text of a CSV file.
+         */
+        NotebookIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * NotebookOut
+         * @description A file as it was understood, row by row.
+         */
+        NotebookOut: {
+            /** Checks */
+            checks: number;
+            /** Columns */
+            columns: string;
+            /** Good */
+            good: number;
+            /** Rows */
+            rows: components["schemas"]["NotedRowOut"][];
+        };
+        /**
+         * NotedRowOut
+         * @description One row of the file: what was understood in words, or what is wrong with it.
+         */
+        NotedRowOut: {
+            /** Fault */
+            fault: string;
+            /** Number */
+            number: number;
+            /** Said */
+            said: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * Odd
+         * @description What is unusual about a valve.
+         * @enum {string}
+         */
+        Odd: "fast" | "opens" | "jumped";
+        /**
          * OptionOut
          * @description One piece that can be had for a valve, the gap it gives, and how it stands then.
          */
@@ -3035,6 +3370,26 @@ export interface components {
             parts: components["schemas"]["PricedPart"][];
             /** Version */
             version: number;
+        };
+        /**
+         * PastCheckOut
+         * @description One check in the table: a card's, or one out of an old notebook.
+         */
+        PastCheckOut: {
+            /** At */
+            at: number | null;
+            /** Card */
+            card: number | null;
+            /** Cells */
+            cells: {
+                [key: string]: string;
+            };
+            /** New Life */
+            new_life: boolean;
+            /** Note */
+            note: number | null;
+            /** On */
+            on: string | null;
         };
         /**
          * PeopleOut
@@ -3346,6 +3701,27 @@ export interface components {
             lines: components["schemas"]["QuoteOut"][];
         };
         /**
+         * RateOut
+         * @description By how much a gap closes in 1,000 of the counter: a 90 % interval. Below 0 it opens.
+         */
+        RateOut: {
+            best: components["schemas"]["LengthOut"];
+            high: components["schemas"]["LengthOut"];
+            low: components["schemas"]["LengthOut"];
+        };
+        /**
+         * ReachOut
+         * @description How far from the last check on until the minimum is reached: 90 % of it, None for never.
+         */
+        ReachOut: {
+            /** Best */
+            best: number | null;
+            /** Early */
+            early: number | null;
+            /** Late */
+            late: number | null;
+        };
+        /**
          * ReadingOut
          * @description A gap written down: what was typed, what it says, and in words.
          */
@@ -3626,6 +4002,9 @@ export interface components {
             blade_sets: components["schemas"]["BladeSetOut"][];
             /** Cards */
             cards: components["schemas"]["CardLineOut"][];
+            counts: components["schemas"]["CountsOut"];
+            /** Due */
+            due: components["schemas"]["DueOut"][];
             /** Engines */
             engines: components["schemas"]["EngineLineOut"][];
             /** Hand Turns */
@@ -3986,6 +4365,15 @@ export interface components {
             version: number;
         };
         /**
+         * TwinsOut
+         * @description Two valves that should be alike, and how far apart their gaps were left.
+         */
+        TwinsOut: {
+            apart: components["schemas"]["LengthOut"];
+            /** Valves */
+            valves: string[];
+        };
+        /**
          * UnderstandIn
          * @description Something being typed, to be read back before it is written down.
          */
@@ -4076,6 +4464,26 @@ export interface components {
             worked: components["schemas"]["WorkedOut"] | null;
         };
         /**
+         * ValveYearsOut
+         * @description One valve's line in the history, and what is forecast for it, in words too.
+         */
+        ValveYearsOut: {
+            /** Advice */
+            advice: string;
+            /** Bands */
+            bands: components["schemas"]["BandOut"][];
+            /** Dots */
+            dots: components["schemas"]["DotOut"][];
+            odd: components["schemas"]["Odd"] | null;
+            rate: components["schemas"]["RateOut"] | null;
+            side: components["schemas"]["Side"];
+            to_minimum: components["schemas"]["ReachOut"] | null;
+            /** Valve */
+            valve: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * VariantIn
          * @description Choose among the plan and its alternatives; BadValue where there is no such alternative.
          */
@@ -4124,6 +4532,12 @@ export interface components {
             was: string | null;
         };
         /**
+         * When
+         * @description Where an engine stands in the list of what is due.
+         * @enum {string}
+         */
+        When: "overdue" | "soon" | "later" | "undated";
+        /**
          * Where
          * @description The kinds of place: the drawer, a valve, the tray of a job, on order, gone for good.
          * @enum {string}
@@ -4165,6 +4579,47 @@ export interface components {
             lines: string[];
             thick: components["schemas"]["LengthOut"] | null;
             thin: components["schemas"]["LengthOut"] | null;
+        };
+        /**
+         * YearsOut
+         * @description An engine over the years.
+         */
+        YearsOut: {
+            /** Begins */
+            begins: number;
+            /** Cautions */
+            cautions: string[];
+            /** Checks */
+            checks: components["schemas"]["PastCheckOut"][];
+            /** Counter Words */
+            counter_words: string;
+            drawing: components["schemas"]["DrawingOut"];
+            /** Due */
+            due: string;
+            /** Due At */
+            due_at: number | null;
+            /** Ends */
+            ends: number;
+            /** Id */
+            id: number;
+            /** Label */
+            label: string;
+            /** Last */
+            last: number;
+            /** Lives */
+            lives: number[];
+            measure: components["schemas"]["Measure"];
+            /** Name */
+            name: string;
+            /** Next Check */
+            next_check: string;
+            /** Sentences */
+            sentences: string[];
+            /** Twins */
+            twins: components["schemas"]["TwinsOut"][];
+            unit: components["schemas"]["Unit"];
+            /** Valves */
+            valves: components["schemas"]["ValveYearsOut"][];
         };
         /**
          * ZeroIn
@@ -4470,6 +4925,344 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_years_get_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_years_new_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_years_read_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_finding_get_cards: {
+        parameters: {
+            query?: {
+                like?: string;
+                state?: components["schemas"]["CardState"] | null;
+                skip?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardPageOut"];
                 };
             };
             /** @description Refused */
@@ -9292,6 +10085,258 @@ export interface operations {
             };
         };
     };
+    get_years_get_due: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllDueOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_years_get_due_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_finding_get_engines: {
+        parameters: {
+            query?: {
+                like?: string;
+                skip?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EnginePageOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
     post_engines_add_engine: {
         parameters: {
             query?: never;
@@ -9747,6 +10792,439 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EngineOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_years_keep_old_notebook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptNotebookIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearsOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_years_look_into_notebook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NotebookIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NotebookOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_years_get_past_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_years_get_past: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_years_get_years: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearsOut"];
                 };
             };
             /** @description Refused */
@@ -10786,6 +12264,91 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KeysOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    delete_years_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                note_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearsOut"];
                 };
             };
             /** @description Refused */

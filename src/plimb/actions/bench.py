@@ -1,31 +1,41 @@
-"""What the bench shows: the shop, its engines, and its cards by what was kept of each."""
+"""What the bench shows: the shop, its cards by what was kept of each, what is due; in pages."""
 
 import logging
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from contextlib import suppress
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import date, datetime
 
 from sqlalchemy.orm import Session
 
 from plimb.actions.card_view import NumberedSet
 from plimb.actions.cards import keep_summary
+from plimb.actions.clock import utc_now
 from plimb.actions.views import drawn
+from plimb.actions.years import MADE_UP_AT_ONCE, make_up_for_years
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.engine.machine import Measure
 from plimb.core.job.summary import CardSummary, NextCheck
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Verdict
+from plimb.core.wear.due import MONTH, When
 from plimb.files.engine_file import parsed_engine
-from plimb.store.cards import get_card, list_cards, without_summary
+from plimb.store.cards import (
+    CardState,
+    cards_in,
+    count_cards,
+    get_card,
+    without_summary,
+)
 from plimb.store.database import Database
-from plimb.store.engines import list_engines
+from plimb.store.engines import count_engines, engines_like, newest_documents
 from plimb.store.raw import card_as_it_lies, card_numbers
 from plimb.store.rows import value_of
 from plimb.store.shop import core_set, get_shop, list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
+from plimb.store.years import count_due, due_engines, found_by, without_words
 
 LOG = logging.getLogger("plimb")
 
@@ -65,6 +75,7 @@ class CardLine:
     put_away_at: datetime | None
     summary: CardSummary
     verdicts: Mapping[str, Verdict | None]
+    drawing: HeadDrawing
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -88,15 +99,43 @@ class Unreadable:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class ShopView:
-    """The shop, its engines by label and its cards, newest first.
+class DueLine:
+    """One engine in the list of what is due."""
 
-    What cannot be read stands by itself, and keeps nothing else from being shown.
+    id: int
+    label: str
+    when: When
+    words: str
+    on: date | None
+    odd: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Counts:
+    """How many there are of everything that is shown in pages."""
+
+    engines: int
+    open: int
+    signed: int
+    away: int
+    overdue: int
+    soon: int
+    dated: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ShopView:
+    """The shop, its first engines by label, the newest cards of each kind, and what is due first.
+
+    What cannot be read stands by itself, and keeps nothing else from being shown. Whatever is
+    not on the first page is counted.
     """
 
     name: str
     engines: tuple[EngineLine, ...]
     cards: tuple[CardLine, ...]
+    due: tuple[DueLine, ...]
+    counts: Counts
     unreadable: tuple[Unreadable, ...]
     lost_engines: tuple[str, ...]
     blade_sets: tuple[NumberedSet, ...]
@@ -107,20 +146,45 @@ class ShopView:
     sure: int
 
 
-def read_shop(database: Database) -> ShopView:
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CardPage:
+    """Some cards, and how many there are in all."""
+
+    count: int
+    cards: tuple[CardLine, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class EnginePage:
+    """Some engines, and how many there are in all."""
+
+    count: int
+    engines: tuple[EngineLine, ...]
+
+
+PAGE = 20
+"""So many lines come at once where a list goes on."""
+FIRST = {CardState.OPEN: 40, CardState.SIGNED: 12, CardState.AWAY: 12}
+"""So many cards of each state stand on the bench."""
+
+
+def read_shop(database: Database, today: date | None = None) -> ShopView:
     """Return the shop for the bench; cards are shown by what was kept of them when changed."""
-    _keep_missing_summaries(database)
+    today = today or utc_now().date()
+    make_up(database)
     with database.reading() as session:
         shop = get_shop(session)
-        engines, lost = _engine_lines(session)
-        cards, unreadable = _card_lines(session)
+        lines, lost = _engine_lines(session, engines_like(session, "", skip=0, most=PAGE))
+        cards, unreadable = _first_cards(session)
         return value_of(
             ShopView,
             shop,
-            engines=engines,
+            engines=lines,
             lost_engines=lost,
             cards=cards,
             unreadable=unreadable,
+            due=_due_lines(session, today, PAGE),
+            counts=_counts(session, today),
             blade_sets=tuple(
                 NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
             ),
@@ -128,36 +192,121 @@ def read_shop(database: Database) -> ShopView:
         )
 
 
-def _keep_missing_summaries(database: Database) -> None:
-    """Make up for cards that were last changed before summaries were kept."""
+def _counts(session: Session, today: date) -> Counts:
+    return Counts(
+        engines=count_engines(session, ""),
+        open=count_cards(session, CardState.OPEN),
+        signed=count_cards(session, CardState.SIGNED),
+        away=count_cards(session, CardState.AWAY),
+        overdue=count_due(session, today),
+        soon=count_due(session, today + MONTH) - count_due(session, today),
+        dated=count_due(session, date.max),
+    )
+
+
+def find_cards(database: Database, asked: str, state: CardState | None, skip: int) -> CardPage:
+    """Return a page of cards: those that have all the words, or all of a state; newest first."""
     with database.reading() as session:
-        missing = without_summary(session)
-    for number in missing:
-        with suppress(Exception), database.writing("what lists show made up for") as session:
-            keep_summary(get_card(session, number))  # one that cannot be read is said below
+        if asked.strip():
+            count, rows = found_by(session, asked, state, skip=skip, most=PAGE)
+        else:
+            count = count_cards(session, state)
+            rows = list(cards_in(session, state, skip=skip, most=PAGE))
+        cards, _unreadable = _card_lines(session, rows)
+        return CardPage(count=count, cards=cards)
 
 
-def _engine_lines(session: Session) -> tuple[tuple[EngineLine, ...], tuple[str, ...]]:
+def find_engines(database: Database, asked: str, skip: int) -> EnginePage:
+    """Return a page of engines by label: those whose label, note or owner says what is asked."""
+    with database.reading() as session:
+        rows = engines_like(session, asked, skip=skip, most=PAGE)
+        return EnginePage(
+            count=count_engines(session, asked), engines=_engine_lines(session, rows)[0]
+        )
+
+
+def read_due(database: Database, today: date, most: int = 1000) -> tuple[DueLine, ...]:
+    """Return what is due, the earliest first."""
+    make_up(database)
+    with database.reading() as session:
+        return _due_lines(session, today, most)
+
+
+def _due_lines(session: Session, today: date, most: int) -> tuple[DueLine, ...]:
+    lines = []
+    for row in due_engines(session, most):
+        if row.outlook is not None:
+            outlook = row.outlook
+            lines.append(
+                value_of(
+                    DueLine, row, when=outlook.when(today), words=outlook.words, on=outlook.on,
+                    odd=outlook.odd,
+                )
+            )  # fmt: skip
+    return tuple(lines)
+
+
+def make_up(database: Database) -> None:
+    """Make up for what is kept of cards and engines, where an earlier version did not keep it."""
+    if not database.made_up:
+        with database.reading() as session:
+            missing = {*without_summary(session), *without_words(session, MADE_UP_AT_ONCE)}
+        for number in sorted(missing):
+            with (
+                suppress(Exception),  # one that cannot be read is said on the bench
+                database.writing("what lists show made up for") as session,
+            ):
+                keep_summary(get_card(session, number))
+        database.made_up = len(missing) < MADE_UP_AT_ONCE
+    make_up_for_years(database)
+
+
+def _engine_lines(
+    session: Session, rows: Sequence[EngineRow]
+) -> tuple[tuple[EngineLine, ...], tuple[str, ...]]:
     lines, lost = [], []
-    for row in list_engines(session):
+    documents = newest_documents(session, [row.id for row in rows])
+    for row in rows:
         try:
-            lines.append(_engine_line(row))
+            lines.append(_engine_line(row, documents[row.id]))
         except Exception as error:
             LOG.exception("engine %d cannot be read", row.id, exc_info=error)
             lost.append(row.label)
     return tuple(lines), tuple(lost)
 
 
-def _card_lines(session: Session) -> tuple[tuple[CardLine, ...], tuple[Unreadable, ...]]:
-    """Return the cards in the list; one by one where they cannot be read together."""
+def _first_cards(session: Session) -> tuple[tuple[CardLine, ...], tuple[Unreadable, ...]]:
+    """Return the first cards of each state; one by one where they cannot be read together."""
     try:
-        return tuple(_card_line(row) for row in list_cards(session)), ()
+        rows = [
+            row
+            for state, most in FIRST.items()
+            for row in cards_in(session, state, skip=0, most=most)
+        ]
     except Exception:
         session.expunge_all()
+        return _card_lines(session, [_or_number(session, n) for n in card_numbers(session)])
+    return _card_lines(session, rows)
+
+
+def _or_number(session: Session, number: int) -> CardRow | int:
+    try:
+        return get_card(session, number)
+    except Exception:
+        return number
+
+
+def _card_lines(
+    session: Session, rows: Sequence[CardRow | int]
+) -> tuple[tuple[CardLine, ...], tuple[Unreadable, ...]]:
+    engines = {row.revision.engine_id for row in rows if isinstance(row, CardRow)}
+    documents = newest_documents(session, engines)
     lines, unreadable = [], []
-    for number in card_numbers(session):
+    for row in rows:
+        number = row if isinstance(row, int) else row.id
         try:
-            lines.append(_card_line(get_card(session, number)))
+            card = get_card(session, row) if isinstance(row, int) else row
+            lines.append(_card_line(card, documents[card.revision.engine_id]))
         except Exception as error:
             LOG.exception("card %d cannot be read", number, exc_info=error)
             lies = card_as_it_lies(session, number) or {}
@@ -173,20 +322,20 @@ def _card_lines(session: Session) -> tuple[tuple[CardLine, ...], tuple[Unreadabl
     return tuple(lines), tuple(unreadable)
 
 
-def _engine_line(row: EngineRow) -> EngineLine:
-    engine, drawing, _turning = drawn(row.revisions[-1].document)
-    file = parsed_engine(row.revisions[-1].document)[0]
+def _engine_line(row: EngineRow, document: str) -> EngineLine:
+    engine, drawing, _turning = drawn(document)
+    file = parsed_engine(document)[0]
     return value_of(
         EngineLine, row, engine=engine, unit=file.unit, counter=file.machine.counter,
         drawing=drawing,
     )  # fmt: skip
 
 
-def _card_line(card: CardRow) -> CardLine:
+def _card_line(card: CardRow, document: str) -> CardLine:
     if card.summary is None:  # kept with each change, and made up for above
         raise ValueError("nothing is kept of it")
     engine = card.revision.engine
-    now = parsed_engine(engine.revisions[-1].document)[1]
+    now, drawing, _turning = drawn(document)
     return value_of(
         CardLine,
         card,
@@ -194,5 +343,6 @@ def _card_line(card: CardRow) -> CardLine:
         label=card.as_signed.label if card.as_signed else engine.label,
         engine=parsed_engine(card.revision.document)[1].name,
         next_check=value_of(NextCheck, card).words(),
+        drawing=drawing,
         verdicts={name: card.summary.verdicts.get(key) for key, name in now.names.items()},
     )

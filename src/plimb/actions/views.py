@@ -4,6 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import replace
 from decimal import Decimal
 from fractions import Fraction
+from functools import lru_cache
 from typing import Literal
 
 from sqlalchemy.orm import Session, object_session
@@ -370,6 +371,7 @@ def read_card(session: Session, card_id: int) -> CardView:
     return card_view(session, get_card(session, card_id))
 
 
+@lru_cache(maxsize=256)
 def drawn(document: str) -> tuple[Engine, HeadDrawing, Cycle]:
     """Return an engine's document as it is drawn and turned by the marks.
 

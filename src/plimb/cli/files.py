@@ -12,6 +12,7 @@ from plimb.actions.clock import utc_now
 from plimb.actions.sealing import printed_sheet
 from plimb.actions.transfer import export_card, import_card, readings_csv
 from plimb.actions.whole_shop import SHOP_FORMAT, export_shop, import_shop
+from plimb.actions.years import history_json
 from plimb.cli.root import database_option, file_argument, json_option, main, text_of
 from plimb.core.errors import BadValue
 from plimb.store.database import Database, record_path
@@ -20,24 +21,30 @@ from plimb.store.database import Database, record_path
 @main.command()
 @database_option
 @click.option("--card", "cards", type=int, multiple=True, help="Just this card; several if given.")
-@click.option("--what", type=click.Choice(["card", "csv", "pdf", "shop"]), default=None)
+@click.option("--what", type=click.Choice(["card", "csv", "pdf", "shop", "history"]), default=None)
+@click.option("--engine", type=int, default=None, help="The engine whose history is meant.")
 @click.option("--out", type=click.Path(path_type=Path), default=None, help="File, or folder.")
 @json_option
 def export(
     database: Path | None,
     cards: tuple[int, ...],
     what: str | None,
+    engine: int | None,
     out: Path | None,
     as_json: bool,
 ) -> None:
-    """Write cards (as JSON, CSV or PDF) or the whole shop into open files."""
+    """Write cards (as JSON, CSV or PDF), an engine's history or the whole shop into open files."""
     record = _open(database)
-    kind = what or ("card" if cards else "shop")
+    kind = what or ("card" if cards else "history" if engine is not None else "shop")
     written = []
     try:
         with record.reading() as session:
             if kind == "shop":
                 made = {"shop.json": export_shop(session).encode()}
+            elif kind == "history":
+                if engine is None:
+                    raise BadValue("engine: say which, like --engine 3.", field="engine")
+                made = {f"history-{engine}.json": history_json(session, engine).encode()}
             else:
                 if not cards:
                     raise BadValue("card: say which, like --card 3.", field="card")

@@ -3,10 +3,11 @@
 from collections.abc import Sequence
 from datetime import datetime
 from decimal import Decimal
+from enum import StrEnum
 from typing import Any
 
-from sqlalchemy import bindparam, select
-from sqlalchemy.orm import Session, joinedload
+from sqlalchemy import ColumnElement, Select, bindparam, func, select
+from sqlalchemy.orm import Session, joinedload, load_only
 from sqlalchemy.orm.attributes import set_committed_value
 
 from plimb.core.errors import CardSigned, KeyReused, StaleVersion
@@ -15,7 +16,7 @@ from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.rows import numbered
 from plimb.store.tables.card import AmendmentRow, CardRow, EventRow, RoundRow, StripTrayRow
-from plimb.store.tables.engine import EngineRevisionRow
+from plimb.store.tables.engine import EngineRevisionRow, EngineRow
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
 from plimb.store.tables.shop import BladeSetRow, InstrumentRow
 
@@ -70,12 +71,49 @@ def get_card(session: Session, card_id: int, *, whole: bool = True) -> CardRow:
     return card
 
 
-def list_cards(session: Session) -> Sequence[CardRow]:
-    """Return all cards with their engines, the newest first, and nothing of what is on them."""
-    engine = joinedload(CardRow.revision).joinedload(EngineRevisionRow.engine)
-    return session.scalars(
-        select(CardRow).options(engine).order_by(CardRow.opened_at.desc(), CardRow.id.desc())
-    ).all()
+class CardState(StrEnum):
+    """Where a card stands among the others."""
+
+    OPEN = "open"
+    SIGNED = "signed"
+    AWAY = "away"
+
+
+_IN_STATE = {
+    CardState.OPEN: (CardRow.signed_at.is_(None), CardRow.put_away_at.is_(None)),
+    CardState.SIGNED: (CardRow.signed_at.is_not(None),),
+    CardState.AWAY: (CardRow.signed_at.is_(None), CardRow.put_away_at.is_not(None)),
+    None: (),
+}
+
+
+def in_state(state: CardState | None) -> tuple[ColumnElement[bool], ...]:
+    """Return what holds for cards of a state; of all where none is meant."""
+    return _IN_STATE[state]
+
+
+def line_query() -> Select[CardRow]:
+    """Return the query for cards as lists show them, with their engines."""
+    revision = joinedload(CardRow.revision).options(
+        load_only(EngineRevisionRow.engine_id, EngineRevisionRow.document),
+        joinedload(EngineRevisionRow.engine).load_only(EngineRow.label),
+    )
+    return select(CardRow).options(revision)
+
+
+def cards_in(
+    session: Session, state: CardState | None, *, skip: int, most: int
+) -> Sequence[CardRow]:
+    """Return so many cards of a state, the newest first."""
+    query = line_query().where(*_IN_STATE[state])
+    query = query.order_by(CardRow.opened_at.desc(), CardRow.id.desc())
+    return session.scalars(query.offset(skip).limit(most)).all()
+
+
+def count_cards(session: Session, state: CardState | None) -> int:
+    """Return how many cards are in a state."""
+    query = select(func.count()).select_from(CardRow).where(*_IN_STATE[state])
+    return session.scalar(query) or 0
 
 
 def without_summary(session: Session) -> Sequence[int]:

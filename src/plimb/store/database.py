@@ -38,7 +38,10 @@ def record_path(name: str) -> Path:
 
 
 class Database:
-    """The record in one file, brought to the newest schema when opened."""
+    """The record in one file, brought to the newest schema when opened.
+
+    `made_up` says that what is kept of cards was made up for since this file was opened.
+    """
 
     def __init__(self, path: Path) -> None:
         path.parent.mkdir(parents=True, exist_ok=True)
@@ -52,6 +55,7 @@ class Database:
         self._writers = sessionmaker(self.engine.execution_options(writes=True), info=about)
         self._door, self._inside, self._shut = Condition(), 0, False
         self._mine, self._in_turn = local(), Turns()
+        self.made_up = False
 
     @contextmanager
     def reading(self) -> Iterator[Session]:
@@ -101,6 +105,7 @@ class Database:
             self._door.wait_for(lambda: not self._inside)
         try:
             self.engine.dispose()
+            self.made_up = False
             yield
             migrate(self.engine)
         finally:

@@ -1,9 +1,9 @@
 """Engines and the shop they belong to."""
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from datetime import datetime
 
-from sqlalchemy import select
+from sqlalchemy import ColumnElement, func, or_, select
 from sqlalchemy.orm import Session, selectinload
 
 from plimb.core.errors import StaleVersion
@@ -16,6 +16,46 @@ def list_engines(session: Session) -> Sequence[EngineRow]:
     return session.scalars(
         select(EngineRow).options(selectinload(EngineRow.revisions)).order_by(EngineRow.label)
     ).all()
+
+
+def engines_like(session: Session, asked: str, *, skip: int, most: int) -> Sequence[EngineRow]:
+    """Return so many engines by label: those whose label, note or document says what is asked."""
+    query = select(EngineRow).where(*_said(asked)).order_by(EngineRow.label)
+    return session.scalars(query.offset(skip).limit(most)).all()
+
+
+def count_engines(session: Session, asked: str) -> int:
+    """Return how many engines there are of which that is said."""
+    query = select(func.count()).select_from(EngineRow).where(*_said(asked))
+    return session.scalar(query) or 0
+
+
+def _said(asked: str) -> list[ColumnElement[bool]]:
+    """Return that every word asked for stands in an engine's label, note or any revision."""
+    return [
+        or_(
+            EngineRow.label.icontains(word, autoescape=True),
+            EngineRow.note.icontains(word, autoescape=True),
+            EngineRow.revisions.any(EngineRevisionRow.document.icontains(word, autoescape=True)),
+        )
+        for word in asked.split()[:8]
+    ]
+
+
+def newest_documents(session: Session, engines: Iterable[int]) -> dict[int, str]:
+    """Return the newest document of each of some engines."""
+    newest = (
+        select(EngineRevisionRow.engine_id, func.max(EngineRevisionRow.number).label("number"))
+        .where(EngineRevisionRow.engine_id.in_([*engines]))
+        .group_by(EngineRevisionRow.engine_id)
+        .subquery()
+    )
+    query = select(EngineRevisionRow.engine_id, EngineRevisionRow.document).join(
+        newest,
+        (EngineRevisionRow.engine_id == newest.c.engine_id)
+        & (EngineRevisionRow.number == newest.c.number),
+    )
+    return {engine: document for engine, document in session.execute(query)}
 
 
 def newest_revision(session: Session, engine_id: int) -> EngineRevisionRow:

@@ -9,7 +9,7 @@ from sqlalchemy.orm import Session
 
 from plimb.core.errors import NotFound
 from plimb.store.tables.card import CardRow
-from plimb.store.tables.engine import EngineRow
+from plimb.store.tables.engine import EngineRow, NotedCheckRow
 from plimb.store.tables.order import PartOrderLineRow
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 from plimb.store.tables.shop import BladeSetRow, InstrumentRow
@@ -20,6 +20,7 @@ Row = TypeVar("Row")
 _CALLED: dict[Any, tuple[str, str]] = {
     CardRow: ("card", "card"),
     EngineRow: ("engine", "engine"),
+    NotedCheckRow: ("check out of a notebook", "note"),
     PartOrderLineRow: ("order line", "line"),
     ShimFamilyRow: ("shim family", "family"),
     ShimRow: ("piece", "piece"),

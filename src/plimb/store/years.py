@@ -1,16 +1,17 @@
 """What the years say: an engine's signed cards and old notes, what is due, cards by their words."""
 
 import re
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, datetime
 from decimal import Decimal
 
-from sqlalchemy import func, select, text
-from sqlalchemy.orm import Session, joinedload, load_only
+from sqlalchemy import column, func, select, table, text
+from sqlalchemy.orm import Session, load_only
 
 from plimb.core.job.kinds import JobKind
 from plimb.core.wear.stack import Seen
+from plimb.store.cards import CardState, in_state, line_query
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRevisionRow, EngineRow, NotedCheckRow
 
@@ -110,27 +111,25 @@ def without_words(session: Session, most: int) -> Sequence[int]:
     return session.scalars(query, {"most": most}).all()
 
 
-def found_by(session: Session, asked: str, *, skip: int, most: int) -> tuple[int, list[CardRow]]:
+def found_by(
+    session: Session, asked: str, state: CardState | None, *, skip: int, most: int
+) -> tuple[int, list[CardRow]]:
     """Return how many cards have all the words, and so many of them, the newest first."""
     wanted = " ".join(f'"{word}"*' for word in re.findall(r"[\w.]+", asked))
     if not wanted:
         return 0, []
-    match = {"match": wanted}
-    many = session.scalar(text("SELECT count(*) FROM finding WHERE finding MATCH :match"), match)
-    numbers = session.scalars(
-        text(
-            "SELECT finding.rowid FROM finding JOIN card ON card.id = finding.rowid "
-            "WHERE finding MATCH :match ORDER BY card.opened_at DESC LIMIT :most OFFSET :skip"
-        ),
-        {**match, "most": most, "skip": skip},
-    ).all()
-    return many or 0, cards_numbered(session, numbers)
+    query = (
+        line_query()
+        .join(_FINDING, _FINDING.c.rowid == CardRow.id)
+        .where(text("finding MATCH :match"), *in_state(state))
+    )
+    many = session.scalar(
+        query.with_only_columns(func.count(), maintain_column_froms=True).options().order_by(None),
+        {"match": wanted},
+    )
+    query = query.order_by(CardRow.opened_at.desc(), CardRow.id.desc())
+    rows = session.scalars(query.offset(skip).limit(most), {"match": wanted}).all()
+    return many or 0, list(rows)
 
 
-def cards_numbered(session: Session, numbers: Iterable[int]) -> list[CardRow]:
-    """Return cards with their engines in the order of their numbers as given."""
-    wanted = list(numbers)
-    engine = joinedload(CardRow.revision).joinedload(EngineRevisionRow.engine)
-    query = select(CardRow).options(engine).where(CardRow.id.in_(wanted))
-    there = {one.id: one for one in session.scalars(query)}
-    return [there[number] for number in wanted if number in there]
+_FINDING = table("finding", column("rowid"))

@@ -22,6 +22,7 @@ from plimb.web import (
     drawer,
     engines,
     errors,
+    finding,
     fitting,
     history,
     keys,
@@ -34,6 +35,7 @@ from plimb.web import (
     shims,
     shop,
     spec,
+    years,
 )
 from plimb.web.request import Bench, Clock
 from plimb.web.wire import MOST
@@ -88,6 +90,8 @@ PARTS = (
     sheets,
     drawer,
     engines,
+    finding,
+    years,
     page,
 )
 """The nouns of the wire; the page answers whatever else is asked for."""

@@ -10,6 +10,8 @@ from plimb import __version__
 from plimb.actions import shop, unreadable
 from plimb.actions.bench import (
     CardLine,
+    Counts,
+    DueLine,
     EngineLine,
     InstrumentLine,
     ShopView,
@@ -39,6 +41,7 @@ class CardLineOut(Answer):
     opened: int = off("summary", "opened")
     valves: int = off("summary", "valves")
     verdicts: dict[str, Verdict | None]
+    drawing: DrawingOut
 
 
 @read_off(EngineLine, without=("engine",))
@@ -53,6 +56,10 @@ class EngineLineOut(Answer):
 
 UnreadableOut = answer_of(Unreadable, "UnreadableOut")
 InstrumentOut = answer_of(InstrumentLine, "InstrumentOut")
+CountsOut = answer_of(Counts, "CountsOut")
+
+
+DueOut = answer_of(DueLine, "DueOut")
 
 
 @read_off(ShopView)

@@ -7,7 +7,7 @@ nanometres and both readings, gaps how they are written in short.
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import fields, is_dataclass
-from datetime import datetime
+from datetime import date, datetime
 from decimal import Decimal
 from enum import Enum
 from functools import lru_cache
@@ -110,7 +110,14 @@ def off(*steps: str) -> Any:
     return Field(validation_alias=AliasPath(*steps))
 
 
-_SENT_AS: dict[Any, Any] = {Gap: ShownGap, datetime: Moment, Decimal: Number}
+def _day(day: date) -> str:
+    return day.isoformat()
+
+
+Day = Annotated[str, BeforeValidator(_day)]
+"""A day as ISO 8601."""
+
+_SENT_AS: dict[Any, Any] = {Gap: ShownGap, datetime: Moment, date: Day, Decimal: Number}
 """What goes out for a value of a kind; each answer of a value is added."""
 
 

@@ -21,7 +21,7 @@ import numpy as np
 from plimb.core.engine.engine import Clearance
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.wear.odd import Odd, odd_valves
-from plimb.core.wear.rates import Model, model_of, posterior
+from plimb.core.wear.rates import Model, Weighed, model_of, posterior
 from plimb.core.wear.regression import Floats
 from plimb.core.wear.stack import Check, Past, past_of, present_life
 
@@ -113,8 +113,9 @@ def forecast(
     drawn: Drawn | None = None
     if any(one.distances > 1 for one in past.values()):
         model = model_of(clearances, past)
-        drawn = _draw(model)
-        odd = odd_valves(model)
+        believed = posterior(model)
+        drawn = _draw(model, believed)
+        odd = odd_valves(model, believed)
     valves = tuple(
         ValveForecast(
             valve=one.id,
@@ -134,7 +135,7 @@ def forecast(
     )
 
 
-MOST_CHECKS = 40
+MOST_CHECKS = 12
 """So many of the last checks are reckoned with: older ones say little of today's rate."""
 
 
@@ -197,15 +198,16 @@ FAR = 10_000_000
 """Beyond so much of a counter it is never."""
 
 
-def _draw(model: Model) -> Drawn:
+def _draw(model: Model, believed: Sequence[Weighed]) -> Drawn:
     """Return draws of all the grid's fits, as many of each as it weighs."""
     dice = np.random.default_rng(1)
     parts = []
-    for weight, fitted in posterior(model):
-        count = round(weight * DRAWS)
+    for one in believed:
+        count = round(one.share * DRAWS)
         if count:
-            spread = np.linalg.solve(fitted.factor, dice.standard_normal((len(fitted.best), count)))
-            parts.append((fitted.best[:, None] + spread).T)
+            best, factor = one.fit.best, one.fit.factor
+            spread = np.linalg.solve(factor, dice.standard_normal((len(best), count)))
+            parts.append((best[:, None] + spread).T)
     return Drawn(model, np.concatenate(parts))
 
 

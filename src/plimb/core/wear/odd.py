@@ -1,13 +1,13 @@
 """Valves that wear unlike their kind: far faster, opening up, or all at once."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from enum import StrEnum
 from itertools import pairwise
 from math import log, sqrt
 
 import numpy as np
 
-from plimb.core.wear.rates import Model, doubt_of, middle_of, own_rates
+from plimb.core.wear.rates import Model, Weighed, doubt_of, middle_of, own_rates
 from plimb.core.wear.regression import Floats
 from plimb.core.wear.stack import Past, Sighting
 
@@ -29,9 +29,9 @@ JUMP, LEAST_JUMP = 4.0, 30.0
 """A jump is so many deviations, and so many µm, in one leg."""
 
 
-def odd_valves(model: Model) -> Mapping[str, Odd]:
+def odd_valves(model: Model, believed: Sequence[Weighed]) -> Mapping[str, Odd]:
     """Return the valves that are unlike the others of their kind, or of the engine."""
-    rates, doubts = own_rates(model)
+    rates, doubts = own_rates(model, believed)
     seen = np.array([model.past[valve].distances > 1 for valve in model.valves])
     kinds = np.array(model.kinds)
     found: dict[str, Odd] = {}

@@ -5,7 +5,7 @@ of its kind, how far the hand was off at each check, how far each piece is off w
 for. A piece that nobody knew is off by anything.
 """
 
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from math import hypot, log, sqrt
 
@@ -15,15 +15,15 @@ from plimb.core.engine.engine import Clearance
 from plimb.core.wear.regression import Fit, Floats, fit
 from plimb.core.wear.stack import Past, Sighting
 
-HAND, FEEL, CALLED = 3.0, 4.0, 1.5
+HAND, FEEL, CALLED = 2.0, 4.0, 1.0
 """How far one day's hand is off with every gap, and with each anew beyond what its ends say, where
 it was left as a bracket and where it was called (standard, µm; judgement)."""
 ANY, ANY_RATE = 5000.0, 1000.0
 """A stack, and a rate over the run, of which nothing is known beforehand (standard, µm)."""
 
-SPREADS = tuple(0.05 * 2.2**step for step in range(9))
+SPREADS = tuple(0.1 * 2.6**step for step in range(6))
 """How far the rates of a kind may differ, as multiples of a gap's usual doubt; few times it."""
-NOISES = (0.6, 0.8, 1.0, 1.3, 1.7, 2.3)
+NOISES = (0.7, 1.0, 1.4, 2.0)
 """How much noisier than said the readings may be, about as said (log-normal, 0.35)."""
 
 
@@ -152,32 +152,39 @@ def fitted(model: Model, spread: float, noise: float) -> Fit:
     return fit(rows, values)
 
 
-def posterior(model: Model) -> Iterator[tuple[float, Fit]]:
-    """Give every pair of the grid with its weight, which come to 1."""
-    fits, weights = [], []
-    for times in SPREADS:
-        for noise in NOISES:
-            spread = times * model.usual
-            one = fitted(model, spread, noise)
-            fits.append(one)
-            weights.append(
-                -model.data.free * log(noise)
-                - len(model.valves) * log(spread)
-                - float(np.log(np.abs(np.diag(one.factor))).sum())
-                - (one.rest + model.data.rest / noise**2) / 2
-                - (log(noise) / 0.35) ** 2 / 2
-                - (times / 4) ** 2 / 2
-            )
-    raised = np.exp(np.array(weights) - max(weights))
-    yield from zip((raised / raised.sum()).tolist(), fits, strict=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Weighed:
+    """The fit of one pair of the grid, and its share of what is believed."""
+
+    share: float
+    noise: float
+    fit: Fit
 
 
-def own_rates(model: Model) -> tuple[Floats, Floats]:
+def posterior(model: Model) -> tuple[Weighed, ...]:
+    """Return every pair of the grid with its share; the shares come to 1."""
+    pairs = [(times * model.usual, noise) for times in SPREADS for noise in NOISES]
+    fits = [fitted(model, spread, noise) for spread, noise in pairs]
+    logs = np.array([
+        -model.data.free * log(noise)
+        - len(model.valves) * log(spread)
+        - float(np.log(np.abs(np.diag(one.factor))).sum())
+        - (one.rest + model.data.rest / noise**2) / 2
+        - (log(noise) / 0.35) ** 2 / 2
+        - (spread / model.usual / 4) ** 2 / 2
+        for (spread, noise), one in zip(pairs, fits, strict=True)
+    ])  # fmt: skip
+    shares = np.exp(logs - logs.max())
+    shares /= shares.sum()
+    return tuple(
+        Weighed(share=float(share), noise=noise, fit=one)
+        for share, (_spread, noise), one in zip(shares, pairs, fits, strict=True)
+    )
+
+
+def own_rates(model: Model, believed: Sequence[Weighed]) -> tuple[Floats, Floats]:
     """Return each valve's rate by its own readings alone, and how sure that is (µm, the run)."""
     number = len(model.valves)
-    noise = sum(
-        weight * times
-        for (weight, _fit), times in zip(posterior(model), NOISES * len(SPREADS), strict=True)
-    )
-    own = fitted(model, SPREADS[-1] * 20 * model.usual, noise)
+    noise = sum(one.share * one.noise for one in believed)
+    own = fitted(model, SPREADS[-1] * 40 * model.usual, noise)
     return own.best[number : 2 * number], np.sqrt(np.diag(own.covariance)[number : 2 * number])

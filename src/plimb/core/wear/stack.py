@@ -42,7 +42,7 @@ class Check:
     """One check of an engine. `at` is what its counter said; valves go by their keys.
 
     With `new_life` head work came before it: the stacks begin anew. `card` is the card's number
-    where there is one.
+    where there is one, `note` that of a line out of an old notebook.
     """
 
     on: date | None
@@ -50,6 +50,7 @@ class Check:
     valves: Mapping[str, Seen]
     new_life: bool = False
     card: int | None = None
+    note: int | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -88,16 +89,19 @@ def present_life(checks: Sequence[Check]) -> tuple[Check, ...]:
     meanwhile nobody knows, so what comes before is left out of the sum, as is a check whose
     counter was not written down.
     """
-    life: list[Check] = []
+    return lives(checks)[-1] if lives(checks) else ()
+
+
+def lives(checks: Sequence[Check]) -> tuple[tuple[Check, ...], ...]:
+    """Return the checks with a counter's figure in runs that one stack goes through, in order."""
+    found: list[list[Check]] = []
     for one in checks:
-        if one.new_life:
-            life = []
         if one.at is None:
             continue
-        if life and one.at < _counter(life[-1]):
-            life = []
-        life.append(one)
-    return tuple(life)
+        if not found or one.new_life or one.at < _counter(found[-1][-1]):
+            found.append([])
+        found[-1].append(one)
+    return tuple(tuple(life) for life in found)
 
 
 def _counter(check: Check) -> Decimal:
@@ -177,6 +181,23 @@ def is_another(before: Piece, now: Piece) -> bool:
     """
     apart = abs(before.thickness_nm - now.thickness_nm)
     return apart > before.half_width_nm + now.half_width_nm + ANOTHER_NM
+
+
+def other_pieces(checks: Iterable[Check], valve: str) -> tuple[date | None, ...]:
+    """Return the days on which a piece was read that cannot be the one that was left in."""
+    known: Piece | None = None
+    found = []
+    for check in checks:
+        seen = check.valves.get(valve)
+        if seen is None:
+            continue
+        if seen.piece is not None:
+            if known is not None and is_another(known, seen.piece):
+                found.append(check.on)
+            known = seen.piece
+        if seen.changed:
+            known = seen.new
+    return tuple(found)
 
 
 ANOTHER_NM = 10_000

@@ -1,0 +1,62 @@
+"""Finding things over the wire: cards by their words, engines by theirs, in pages."""
+
+from typing import Annotated
+
+from apiflask import APIBlueprint
+from pydantic import BaseModel, Field
+
+from plimb.actions.bench import CardPage, EnginePage, find_cards, find_engines
+from plimb.store.cards import CardState
+from plimb.web.request import at_hand
+from plimb.web.shop import CardLineOut, EngineLineOut
+from plimb.web.wire import MOST, Answer, read_off
+
+blueprint = APIBlueprint("finding", __name__, url_prefix="/api")
+
+Skipped = Annotated[int, Field(ge=0, le=MOST)]
+Asked = Annotated[str, Field(max_length=200)]
+
+
+class CardsAsked(BaseModel):
+    """Which cards: those with all these words, of one state, from the so-manieth on."""
+
+    like: Asked = ""
+    state: CardState | None = None
+    skip: Skipped = 0
+
+
+class EnginesAsked(BaseModel):
+    """Which engines: those of which that is said, from the so-manieth on."""
+
+    like: Asked = ""
+    skip: Skipped = 0
+
+
+@read_off(CardPage)
+class CardPageOut(Answer):
+    """A page of cards."""
+
+    cards: list[CardLineOut]
+
+
+@read_off(EnginePage)
+class EnginePageOut(Answer):
+    """A page of engines."""
+
+    engines: list[EngineLineOut]
+
+
+@blueprint.get("/cards")
+@blueprint.input(CardsAsked, location="query")
+@blueprint.output(CardPageOut)
+def get_cards(query_data: CardsAsked) -> CardPage:
+    """Return a page of cards, the newest first."""
+    return find_cards(at_hand(), query_data.like, query_data.state, query_data.skip)
+
+
+@blueprint.get("/engines")
+@blueprint.input(EnginesAsked, location="query")
+@blueprint.output(EnginePageOut)
+def get_engines(query_data: EnginesAsked) -> EnginePage:
+    """Return a page of engines by label."""
+    return find_engines(at_hand(), query_data.like, query_data.skip)

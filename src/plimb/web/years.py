@@ -1,0 +1,169 @@
+"""An engine over the years, over the wire: its past, what is due, and old notebooks."""
+
+from typing import Annotated
+
+from apiflask import APIBlueprint
+from flask import Response
+from pydantic import Field
+
+from plimb.actions.bench import read_due
+from plimb.actions.due import calendar_at, calendar_secret, due_calendar, new_calendar_address
+from plimb.actions.notebook import (
+    Notebook,
+    NotedRow,
+    keep_notebook,
+    notebook_csv,
+    read_notebook,
+    take_back_check,
+)
+from plimb.actions.years import (
+    Band,
+    Dot,
+    PastCheck,
+    ValveYears,
+    YearsView,
+    history_json,
+    read_years,
+)
+from plimb.core.wear.forecast import Rate, Reach
+from plimb.core.wear.sentences import Twins
+from plimb.web.cards import Who
+from plimb.web.drawings import DrawingOut
+from plimb.web.once import once
+from plimb.web.request import at_hand, csv_answer, file_answer, now
+from plimb.web.shop import DueOut
+from plimb.web.wire import Answer, Sent, answer_of, read_off, sent_to
+
+CALENDAR = "text/calendar"
+
+blueprint = APIBlueprint("years", __name__, url_prefix="/api")
+
+DotOut = answer_of(Dot, "DotOut")
+BandOut = answer_of(Band, "BandOut")
+RateOut = answer_of(Rate, "RateOut")
+ReachOut = answer_of(Reach, "ReachOut")
+ValveYearsOut = answer_of(ValveYears, "ValveYearsOut")
+PastCheckOut = answer_of(PastCheck, "PastCheckOut")
+TwinsOut = answer_of(Twins, "TwinsOut")
+
+
+@read_off(YearsView)
+class YearsOut(Answer):
+    """An engine over the years."""
+
+    drawing: DrawingOut
+
+
+@blueprint.get("/engines/<int:engine_id>/years")
+@blueprint.output(YearsOut)
+def get_years(engine_id: int) -> YearsView:
+    """Return an engine's past: every check, how each valve wears, when the next check is due."""
+    return read_years(at_hand(), engine_id)
+
+
+@blueprint.get("/engines/<int:engine_id>/past.json")
+def get_past(engine_id: int) -> Response:
+    """Return an engine's past as a history file."""
+    with at_hand().reading() as session:
+        text = history_json(session, engine_id)
+    return file_answer(text, "application/json", f"history-{engine_id}.json")
+
+
+@blueprint.get("/engines/<int:engine_id>/past.csv")
+def get_past_csv(engine_id: int) -> Response:
+    """Return an engine's past as CSV, one row a valve and check."""
+    with at_hand().reading() as session:
+        text = notebook_csv(session, engine_id)
+    return csv_answer(text, f"history-{engine_id}.csv")
+
+
+NotedRowOut = answer_of(NotedRow, "NotedRowOut")
+
+
+@read_off(Notebook)
+class NotebookOut(Answer):
+    """A file as it was understood, row by row."""
+
+
+class NotebookIn(Sent):
+    """The text of a CSV file."""
+
+    text: Annotated[str, Field(max_length=900_000)]
+
+
+@blueprint.post("/engines/<int:engine_id>/notebook/preview")
+@blueprint.input(NotebookIn)
+@blueprint.output(NotebookOut)
+def look_into_notebook(engine_id: int, json_data: NotebookIn) -> Notebook:
+    """Return how an old notebook is understood; nothing is kept."""
+    with at_hand().reading() as session:
+        return read_notebook(session, engine_id, json_data.text)
+
+
+KeptIn = sent_to(
+    "KeptNotebookIn", keep_notebook, base=NotebookIn, now=None, engine_id=None, text=None,
+    noted_by=Who,
+)  # fmt: skip
+
+
+@blueprint.post("/engines/<int:engine_id>/notebook")
+@blueprint.input(KeptIn)
+@blueprint.output(YearsOut, status_code=201)
+@once(lambda made: read_years(at_hand(), engine_of_note(at_hand(), int(made))))
+def keep_old_notebook(engine_id: int, json_data: Sent) -> YearsView:
+    """Keep what was understood of an old notebook; the engine's years are the answer."""
+    keep_notebook(at_hand(), engine_id=engine_id, **json_data.said(), now=now())
+    return read_years(at_hand(), engine_id)
+
+
+@blueprint.delete("/notebook/<int:note_id>")
+@blueprint.output(YearsOut)
+def take_back(note_id: int) -> YearsView:
+    """Take a check out of an old notebook back; it stays on record."""
+    return read_years(at_hand(), take_back_check(at_hand(), note_id=note_id, now=now()))
+
+
+class AllDueOut(Answer):
+    """What is due, the earliest first."""
+
+    due: list[DueOut]  # type: ignore[valid-type]
+
+
+@blueprint.get("/due")
+@blueprint.output(AllDueOut)
+def get_due() -> AllDueOut:
+    """Return what is due, the earliest first."""
+    return AllDueOut(due=read_due(at_hand(), now().date()))
+
+
+@blueprint.get("/due.ics")
+def get_due_calendar() -> Response:
+    """Return what is due as a calendar file."""
+    return file_answer(due_calendar(at_hand(), now()), CALENDAR, "due.ics")
+
+
+class CalendarOut(Answer):
+    """The address under which the calendar can be subscribed to, None where there is none."""
+
+    path: str | None
+
+
+@blueprint.get("/calendar")
+@blueprint.output(CalendarOut)
+def get_calendar() -> CalendarOut:
+    """Return the calendar's address."""
+    secret = calendar_secret(at_hand())
+    return CalendarOut(path=secret and f"/api/calendar/{secret}.ics")
+
+
+@blueprint.post("/calendar")
+@blueprint.output(CalendarOut)
+def new_calendar() -> CalendarOut:
+    """Give the calendar a new address; the one before it leads nowhere any more."""
+    return CalendarOut(path=f"/api/calendar/{new_calendar_address(at_hand(), now=now())}.ics")
+
+
+@blueprint.get("/calendar/<secret>.ics")
+def read_calendar(secret: str) -> Response:
+    """Return the calendar for whoever has its secret, signed in or not."""
+    return file_answer(calendar_at(at_hand(), secret, now()), CALENDAR, "due.ics", keep=False)
