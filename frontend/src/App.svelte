@@ -8,6 +8,7 @@
   import { route } from "./state/route.svelte";
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./state/shop.svelte";
+  import Due from "./places/due/Page.svelte";
   import Drawer from "./places/drawer/Page.svelte";
   import Editor from "./places/engines/Editor.svelte";
   import Engines from "./places/engines/Page.svelte";
@@ -26,6 +27,9 @@
         id: Number(second),
         stage: third !== "" && isStage(third) ? third : null,
       };
+    if (first === "engines" && /^\d+$/.test(second) && third === "years")
+      return { name: "years" as const, id: Number(second) };
+    if (first === "due") return { name: "due" as const };
     if (first === "engines" && second === "") return { name: "engines" as const };
     if (first === "engines" && (second === "new" || /^\d+$/.test(second)))
       return { name: "engine" as const, id: second === "new" ? null : Number(second) };
@@ -178,6 +182,14 @@
     <Engines />
   {:else if place.name === "engine"}
     {#key place.id}<Editor id={place.id} />{/key}
+  {:else if place.name === "years"}
+    {#key place.id}
+      {#await import("./places/years/Page.svelte") then { default: Years }}<Years
+          id={place.id}
+        />{/await}
+    {/key}
+  {:else if place.name === "due"}
+    <Due />
   {:else if place.name === "drawer"}
     <Drawer />
   {:else if place.name === "history"}

@@ -17,7 +17,7 @@ from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.status import JobStatus
 from plimb.core.lengths import Unit
 from plimb.core.measure.gap import Gap
-from plimb.core.wear.due import Outlook, Promise, outlook_of
+from plimb.core.wear.due import By, Outlook, Promise, outlook_of
 from plimb.core.wear.forecast import Forecast, Rate, Reach, forecast
 from plimb.core.wear.odd import Odd
 from plimb.core.wear.sentences import (
@@ -92,7 +92,7 @@ def _seen(valve: str, rounds: list[JobStatus]) -> Seen:
     changed = False
     for status in rounds:
         record = status.valves[valve].record
-        if record.changes and record.choice is not None and record.choice.fitted:
+        if record.changes and record.choice is not None and (record.fitted or record.proof):
             changed = True
             new = Piece(
                 thickness_nm=record.choice.goes_in_nm, half_width_nm=record.choice.half_width_nm
@@ -315,7 +315,7 @@ def read_years(database: Database, engine_id: int) -> YearsView:
         valves=tuple(_valve_years(one, seen, shown, past) for one in clearances),
         twins=pairs,
         drawing=draw_head(past.engine),
-        due=outlook.words,
+        due=outlook.words if outlook.by is By.SIGNED else "",
         due_at=outlook.at,
         sentences=head_words(clearances, seen, pairs, measure, past.unit),
         next_check=next_check_words(seen.next_check, measure),

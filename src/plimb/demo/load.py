@@ -22,6 +22,7 @@ from plimb.actions.drawer import add_pieces, read_drawer
 from plimb.actions.engines import register_engine
 from plimb.actions.families import save_family
 from plimb.actions.fitting import fit_piece, lay_bolts, turn_bolts, turn_by_hand
+from plimb.actions.notebook import keep_notebook
 from plimb.actions.opening import open_card
 from plimb.actions.readings import Purpose, write_down_gap
 from plimb.actions.shims import write_down_shim
@@ -146,6 +147,14 @@ def _fill(database: Database) -> None:
     for one in school["instruments"]:
         add_instrument(database, **one)
     _stock_up(database, school["families"], school["supplier"])
+    for one in school["notebooks"]:
+        keep_notebook(
+            database,
+            engine_id=engines[one["engine"]],
+            text=(here / "notebooks" / f"{one['file']}.csv").read_text("utf-8"),
+            noted_by=one["noted_by"],
+            now=LAST_SEASON - timedelta(days=25),
+        )
     for one in school["cards"]:
         work, start = one.pop("work"), datetime.fromisoformat(one.pop("opened_at"))
         with work_of(one["opened_by"]):

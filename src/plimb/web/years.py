@@ -11,6 +11,7 @@ from plimb.actions.due import calendar_at, calendar_secret, due_calendar, new_ca
 from plimb.actions.notebook import (
     Notebook,
     NotedRow,
+    engine_of_note,
     keep_notebook,
     notebook_csv,
     read_notebook,

@@ -12,9 +12,35 @@
   import { shopState } from "../../state/shop.svelte";
   import { route } from "../../state/route.svelte";
 
-  let { open = $bindable(false), engines }: { open?: boolean; engines: EngineLine[] } = $props();
+  let {
+    open = $bindable(false),
+    engines: first,
+    count,
+  }: { open?: boolean; engines: EngineLine[]; count: number } = $props();
 
+  const attempt = new Attempt();
   let picked = $state("");
+  /** Where there are more engines than one list holds, they are looked for by their words. */
+  let like = $state("");
+  let found = $state.raw<EngineLine[] | null>(null);
+  $effect(() => {
+    const asked = like.trim();
+    if (!asked) {
+      found = null;
+      return;
+    }
+    const pause = setTimeout(
+      () =>
+        void attempt.at(async () => {
+          const query = { like: asked };
+          const page = await answer(api.GET("/api/engines", { params: { query } }));
+          if (like.trim() === asked) found = page.engines;
+        }),
+      120,
+    );
+    return () => clearTimeout(pause);
+  });
+  const engines = $derived(found?.length ? found : first);
   let who = $state(preferences.name);
   let why = $state("Interval");
   let distance = $state("");
@@ -23,7 +49,6 @@
   let valve = $state("");
   let by = $state("");
   let wider = $state(true);
-  const attempt = new Attempt();
   const engine = $derived(engines.find((one) => `${one.id}` === picked) ?? engines[0]);
   const valves = $derived(
     engine?.drawing.banks.flatMap((bank) => bank.valves.map((one) => one.valve)) ?? [],
@@ -62,6 +87,18 @@
 
 <Dialog bind:open title="Open a card" says="Engine cold: four hours without running, if you can.">
   <Form onsend={submit} refusal={attempt.refusal} class="grid grid-cols-2 gap-3">
+    {#if count > first.length}
+      <Field
+        label="Look for the engine"
+        class="col-span-2"
+        bind:value={like}
+        type="search"
+        placeholder="its name, its owner, its plate; one of {count.toLocaleString('en-GB')}"
+      />
+    {/if}
+    {#if found?.length === 0}
+      <p class="col-span-2" role="status">No engine has these words.</p>
+    {/if}
     <div class="col-span-2">
       <Select
         label="Engine"

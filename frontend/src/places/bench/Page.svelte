@@ -1,17 +1,21 @@
 <script lang="ts">
   /** Bench: what lies open, what was signed, and the way to a new card. */
-  import type { Snippet } from "svelte";
   import { type CardLine, type Refusal, answer, api } from "../../api/client";
-  import HeadMini from "../../head/HeadMini.svelte";
   import { Arrow, Button, PlaceFrame } from "../../kit";
   import { keys } from "../../state/keys.svelte";
   import { STAGES } from "../../card/registry";
   import AddEngine from "./AddEngine.svelte";
+  import CardRow from "./CardRow.svelte";
+  import DueList from "../due/DueList.svelte";
+  import Found from "./Found.svelte";
   import OpenCard from "./OpenCard.svelte";
   import { shopState } from "../../state/shop.svelte";
 
   let opening = $state(false);
   let adding = $state(false);
+  let like = $state("");
+  let field = $state<HTMLInputElement | null>(null);
+  let all = $state<"signed" | "away" | "open" | null>(null);
   const shop = $derived(shopState.shop);
   const open = $derived(shop?.cards.filter((card) => !card.signed_at && !card.put_away_at) ?? []);
   const away = $derived(shop?.cards.filter((card) => !card.signed_at && card.put_away_at) ?? []);
@@ -30,17 +34,12 @@
 
   void shopState.load();
   $effect(() =>
-    keys.register([{ key: "o", says: "Bench: open a card", act: () => (opening = true) }]),
+    keys.register([
+      { key: "o", says: "Bench: open a card", act: () => (opening = true) },
+      { key: "/", says: "Bench: look for a card", act: () => field?.focus() },
+    ]),
   );
 
-  const drawing = (card: CardLine) =>
-    shop?.engines.find((engine) => engine.id === card.engine_id)?.drawing;
-  const day = (moment: string): string =>
-    new Date(moment).toLocaleDateString("en-GB", {
-      day: "numeric",
-      month: "short",
-      year: "numeric",
-    });
   function stands(card: CardLine): string {
     if (card.measured === 0) return "nothing measured yet";
     const measured =
@@ -55,37 +54,13 @@
     STAGES.find((one) => one.stage === card.at)?.name ?? "Feel";
 </script>
 
-{#snippet row(card: CardLine, to: string, tall: boolean, beside: string, does: Snippet)}
-  {@const head = drawing(card)}
-  <li class="border-line border-b">
-    <a
-      href="/cards/{card.id}/{to}"
-      class="hover:bg-sheet grid grid-cols-[150px_minmax(0,1fr)_13rem_7rem] items-center gap-4 max-md:grid-cols-[84px_minmax(0,1fr)] max-md:gap-3 {tall
-        ? 'min-h-24 py-2'
-        : 'min-h-16 py-1.5'}"
-    >
-      <span class="flex justify-center {tall ? 'h-20 max-md:row-span-2 max-md:h-14' : 'h-12'}">
-        {#if head}<HeadMini drawing={head} verdicts={card.verdicts} />{/if}
-      </span>
-      <span class="min-w-0">
-        <span class="block truncate font-[620] {tall ? 'text-xl' : ''}">{card.label}</span>
-        {#if tall}<span class="block">{card.reason}</span>{/if}
-        <span class="text-soft block text-note"
-          >{card.signed_by ?? card.opened_by}, {day(card.signed_at ?? card.opened_at)}</span
-        >
-      </span>
-      <span class="text-note max-md:col-start-2">{beside}</span>
-      {@render does()}
-    </a>
-  </li>
-{/snippet}
-
 <PlaceFrame
   title={shopState.refusal?.code === "who"
     ? "Plimb"
     : shopState.refusal
       ? "The bench cannot be shown"
       : (shop?.name ?? "")}
+  wide="max-w-[1400px]"
   refusal={shopState.refusal}
   onretry={() => shopState.load()}
 >
@@ -100,80 +75,142 @@
     {/if}
   {/snippet}
   {#if shop}
-    <h2 class="border-ink border-t-2 pt-2 text-lg">On the bench</h2>
-    {#if open.length === 0}
-      <p class="text-soft py-6">
-        {shop.engines.length
-          ? "No card is open. Open one for the engine in front of you."
-          : "No engine yet. Start from its layout: name it, enter what the manual says, measure."}
-      </p>
+    {#if shop.cards.length}
+      <label class="no-print my-3 flex items-center gap-3">
+        <span class="text-soft shrink-0">Look for</span>
+        <input
+          bind:this={field}
+          bind:value={like}
+          type="search"
+          class="field"
+          placeholder="machine, person, reason, day, size, “tight exhaust”"
+          onkeydown={(event) => event.key === "Escape" && (like = "")}
+        />
+      </label>
     {/if}
-    <ul>
-      {#each open as card (card.id)}
-        {#snippet goOn()}
-          <span
-            class="bg-now text-on-now flex min-h-11 items-center justify-between gap-2 px-3.5 font-[620] max-md:col-span-2 max-md:justify-center"
-          >
-            {next(card)}
-            <Arrow />
-          </span>
-        {/snippet}
-        {@render row(card, card.at, true, stands(card), goOn)}
-      {/each}
-    </ul>
-    {#if signed.length}
-      <h2 class="border-ink mt-8 border-t-2 pt-2 text-lg">Signed</h2>
-      <ul>
-        {#each signed as card (card.id)}
-          {#snippet sheet()}
-            <span class="px-3.5 text-left font-[560] underline underline-offset-4 max-md:hidden"
-              >Sheet</span
-            >
-          {/snippet}
-          {@render row(card, "sign", false, checkAt(card), sheet)}
-        {/each}
-      </ul>
-    {/if}
-    {#if broken.length || shop.lost_engines.length}
-      <h2 class="border-ink mt-8 border-t-2 pt-2 text-lg">Cannot be read</h2>
-      <p class="text-soft text-note leading-5">
-        Something on it was damaged. Nothing else is touched: take it out as it lies, put back a
-        copy from before in Shop, or lay it aside.
-      </p>
-      <ul>
-        {#each broken as card (card.id)}
-          <li class="border-line flex min-h-14 flex-wrap items-center gap-x-4 border-b py-1">
-            <span class="min-w-52 flex-1">
-              <span class="block truncate font-[620]">Card {card.id}, {card.label}</span>
-              <span class="text-soft text-note">{card.reason} ({card.why})</span>
-            </span>
-            <Button href="/api/unreadable/{card.id}/rows.json" kind="bare">Take it out</Button>
-            <Button onclick={() => void layAside(card.id, !card.away)}
-              >{card.away ? "Bring it back" : "Put it away"}</Button
-            >
-          </li>
-        {/each}
-        {#each shop.lost_engines as label (label)}
-          <li class="border-line min-h-11 border-b py-2">Engine {label}</li>
-        {/each}
-      </ul>
-    {/if}
-    {#if away.length}
-      <details class="mt-8">
-        <summary class="text-soft min-h-11"
-          >{away.length === 1 ? "1 card is put away" : `${away.length} cards are put away`}</summary
+    {#if like.trim() || all}
+      <div class="border-ink flex items-center justify-between border-t-2 pt-2">
+        <h2 class="text-lg">
+          {like.trim() ? "Found" : `All ${all === "away" ? "put away" : all}`}
+        </h2>
+        <Button
+          kind="bare"
+          onclick={() => {
+            like = "";
+            all = null;
+          }}>Back to the bench</Button
         >
-        <ul>
-          {#each away as card (card.id)}
-            {#snippet look()}
-              <span class="px-3.5 text-left font-[560] underline underline-offset-4">Look</span>
-            {/snippet}
-            {@render row(card, card.at, false, stands(card), look)}
-          {/each}
-        </ul>
-      </details>
+      </div>
+      <Found {like} of={all} />
+    {:else}
+      <div class="grid gap-x-8 {shop.due.length ? 'xl:grid-cols-[minmax(0,1fr)_19rem]' : ''}">
+        <div class="min-w-0">
+          <h2 class="border-ink border-t-2 pt-2 text-lg">On the bench</h2>
+          {#if open.length === 0}
+            <p class="text-soft py-6">
+              {shop.engines.length
+                ? "No card is open. Open one for the engine in front of you."
+                : "No engine yet. Start from its layout: name it, enter what the manual says, measure."}
+            </p>
+          {/if}
+          <ul>
+            {#each open as card (card.id)}
+              {#snippet goOn()}
+                <span
+                  class="bg-now text-on-now flex min-h-11 items-center justify-between gap-2 px-3.5 font-[620] max-md:col-span-2 max-md:justify-center"
+                >
+                  {next(card)}
+                  <Arrow />
+                </span>
+              {/snippet}
+              <CardRow {card} to={card.at} tall beside={stands(card)} does={goOn} />
+            {/each}
+          </ul>
+          {#if open.length < shop.counts.open}
+            <Button class="my-2" onclick={() => (all = "open")}
+              >All {shop.counts.open.toLocaleString("en-GB")} on the bench</Button
+            >
+          {/if}
+          {#if signed.length}
+            <h2 class="border-ink mt-8 border-t-2 pt-2 text-lg">Signed</h2>
+            <ul>
+              {#each signed as card (card.id)}
+                {#snippet sheet()}
+                  <span
+                    class="px-3.5 text-left font-[560] underline underline-offset-4 max-md:hidden"
+                    >Sheet</span
+                  >
+                {/snippet}
+                <CardRow {card} to="sign" beside={checkAt(card)} does={sheet} />
+              {/each}
+            </ul>
+            {#if signed.length < shop.counts.signed}
+              <Button class="my-2" onclick={() => (all = "signed")}
+                >All {shop.counts.signed.toLocaleString("en-GB")} signed</Button
+              >
+            {/if}
+          {/if}
+          {#if broken.length || shop.lost_engines.length}
+            <h2 class="border-ink mt-8 border-t-2 pt-2 text-lg">Cannot be read</h2>
+            <p class="text-soft text-note leading-5">
+              Something on it was damaged. Nothing else is touched: take it out as it lies, put back
+              a copy from before in Shop, or lay it aside.
+            </p>
+            <ul>
+              {#each broken as card (card.id)}
+                <li class="border-line flex min-h-14 flex-wrap items-center gap-x-4 border-b py-1">
+                  <span class="min-w-52 flex-1">
+                    <span class="block truncate font-[620]">Card {card.id}, {card.label}</span>
+                    <span class="text-soft text-note">{card.reason} ({card.why})</span>
+                  </span>
+                  <Button href="/api/unreadable/{card.id}/rows.json" kind="bare">Take it out</Button
+                  >
+                  <Button onclick={() => void layAside(card.id, !card.away)}
+                    >{card.away ? "Bring it back" : "Put it away"}</Button
+                  >
+                </li>
+              {/each}
+              {#each shop.lost_engines as label (label)}
+                <li class="border-line min-h-11 border-b py-2">Engine {label}</li>
+              {/each}
+            </ul>
+          {/if}
+          {#if away.length}
+            <details class="mt-8">
+              <summary class="text-soft min-h-11"
+                >{shop.counts.away === 1
+                  ? "1 card is put away"
+                  : `${shop.counts.away} cards are put away`}</summary
+              >
+              <ul>
+                {#each away as card (card.id)}
+                  {#snippet look()}
+                    <span class="px-3.5 text-left font-[560] underline underline-offset-4"
+                      >Look</span
+                    >
+                  {/snippet}
+                  <CardRow {card} to={card.at} beside={stands(card)} does={look} />
+                {/each}
+              </ul>
+            </details>
+          {/if}
+        </div>
+        {#if shop.due.length}
+          <section class="max-xl:mt-8" aria-label="What is due">
+            <div class="border-ink flex items-baseline justify-between border-t-2 pt-2">
+              <h2 class="text-lg">Due</h2>
+              <a class="inline-flex min-h-11 items-center underline underline-offset-4" href="/due"
+                >{shop.counts.dated > shop.due.length
+                  ? `All ${shop.counts.dated.toLocaleString("en-GB")}`
+                  : "List and calendar"}</a
+              >
+            </div>
+            <DueList due={shop.due} narrow />
+          </section>
+        {/if}
+      </div>
     {/if}
-    <OpenCard bind:open={opening} engines={shop.engines} />
+    <OpenCard bind:open={opening} engines={shop.engines} count={shop.counts.engines} />
     <AddEngine bind:open={adding} />
   {:else}
     <p class="text-soft">Fetching the bench…</p>

@@ -111,7 +111,8 @@
         <p class="text-soft text-note">
           Open cards are offered what is corrected here, and say what it changes. Signed ones keep
           the engine as it was.
-          <a class="underline underline-offset-4" href="/history/engine/{id}">What happened to it</a
+          <a class="underline underline-offset-4" href="/engines/{id}/years">Over the years</a>,
+          <a class="underline underline-offset-4" href="/history/engine/{id}">what happened to it</a
           >
         </p>
       {/if}

@@ -2,30 +2,63 @@
   /** Engines: what is in the shop's care, and the way to add one from a layout. */
   import kinds from "../../api/kinds.json";
   import HeadMini from "../../head/HeadMini.svelte";
+  import { type EngineLine, answer, api } from "../../api/client";
   import { Button, PlaceFrame } from "../../kit";
+  import { Attempt } from "../../state/attempt.svelte";
   import AddEngine from "../bench/AddEngine.svelte";
-  import { shopState } from "../../state/shop.svelte";
 
-  void shopState.load();
+  const attempt = new Attempt();
+  let engines = $state.raw<readonly EngineLine[]>([]);
+  let count = $state<number | null>(null);
+  let like = $state("");
+  let asked = 0;
+  async function look(skip: number): Promise<void> {
+    const mine = ++asked;
+    await attempt.at(async () => {
+      const page = await answer(api.GET("/api/engines", { params: { query: { like, skip } } }));
+      if (mine !== asked) return; // something else is looked for by now
+      engines = skip ? [...engines, ...page.engines] : page.engines;
+      count = page.count;
+    });
+  }
+  $effect(() => {
+    const pause = setTimeout(() => void look(0), like ? 120 : 0);
+    return () => clearTimeout(pause);
+  });
   let adding = $state(false);
   const followers = new Map(kinds.followers.map((one) => [one.value, one.label]));
 </script>
 
-<PlaceFrame title="Engines" refusal={shopState.refusal} onretry={() => shopState.load()}>
+<PlaceFrame title="Engines" refusal={attempt.refusal} onretry={() => look(0)}>
   {#snippet acts()}
     <Button onclick={() => (adding = true)}>From a file</Button>
     <Button kind="now" href="/engines/new">From a layout</Button>
   {/snippet}
+  {#if like || (count ?? 0) > engines.length}
+    <label class="mb-3 flex items-center gap-3">
+      <span class="text-soft shrink-0">Look for</span>
+      <input
+        bind:value={like}
+        type="search"
+        class="field"
+        placeholder="its name, its note, its owner, its plate"
+      />
+    </label>
+  {/if}
   <div class="border-ink border-t-2"></div>
-  {#if shopState.shop?.engines.length === 0}
-    <p class="text-soft py-6">No engine yet. Start from its layout and correct what differs.</p>
+  {#if count === 0}
+    <p class="text-soft py-6">
+      {like
+        ? "No engine has all these words."
+        : "No engine yet. Start from its layout and correct what differs."}
+    </p>
   {/if}
   <ul>
-    {#each shopState.shop?.engines ?? [] as engine (engine.id)}
-      <li class="border-line border-b">
+    {#each engines as engine (engine.id)}
+      <li class="border-line flex items-center border-b">
         <a
           href="/engines/{engine.id}"
-          class="hover:bg-sheet grid min-h-20 grid-cols-[190px_minmax(0,1fr)_13rem] items-center gap-4 py-2 max-md:grid-cols-[96px_minmax(0,1fr)]"
+          class="hover:bg-sheet flex-1 grid min-h-20 grid-cols-[190px_minmax(0,1fr)_13rem] items-center gap-4 py-2 max-md:grid-cols-[96px_minmax(0,1fr)]"
         >
           <span class="flex h-16 justify-center max-md:h-12"
             ><HeadMini drawing={engine.drawing} /></span
@@ -39,8 +72,18 @@
             {followers.get(engine.follower)}, {engine.valves} clearances
           </span>
         </a>
+        <a
+          href="/engines/{engine.id}/years"
+          class="inline-flex min-h-14 items-center px-3 underline underline-offset-4"
+          >Over the years</a
+        >
       </li>
     {/each}
   </ul>
+  {#if count !== null && engines.length < count}
+    <Button class="my-3" onclick={() => void look(engines.length)}
+      >More of {count.toLocaleString("en-GB")}</Button
+    >
+  {/if}
   <AddEngine bind:open={adding} />
 </PlaceFrame>

@@ -11,6 +11,7 @@ from plimb.core.lengths import Unit, show
 from plimb.core.measure.gap import Gap
 from plimb.core.wear.forecast import Forecast, NextCheck, ValveForecast, Why
 from plimb.core.wear.odd import Odd
+from plimb.core.words import figure
 
 ODD_WORDS: Mapping[Odd, str] = {
     Odd.FAST: "wears far faster than its kind",
@@ -56,9 +57,11 @@ def valve_words(one: ValveForecast, measure: Measure, unit: Unit) -> str:
     rate, reach = one.rate, one.to_minimum
     if rate is None:
         return f"{one.valve}: not seen at two distances yet."
-    way = "closes" if rate.best_nm >= 0 else "opens"
+    way, ends = "closes", (rate.low_nm, rate.high_nm)
+    if rate.best_nm < 0:
+        way, ends = "opens", (-rate.high_nm, -rate.low_nm)
     said = f"{one.valve}: {way} by {show(abs(rate.best_nm), unit)} in 1,000 {measure.words}"
-    said += f" ({show(rate.low_nm, unit)} to {show(rate.high_nm, unit)})"
+    said += f" ({figure(ends[0], unit)} to {figure(ends[1], unit)})"
     if reach is not None and reach.early is not None:
         best = "" if reach.best is None else f", likely {grouped(reach.best)}"
         said += f"; at its minimum in {grouped(reach.early)} {measure.words} at the earliest{best}"

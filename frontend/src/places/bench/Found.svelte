@@ -1,0 +1,65 @@
+<script lang="ts">
+  /** Cards found by their words, or all of a state, page by page. */
+  import { type CardLine, type Schemas, answer, api } from "../../api/client";
+  import { Button } from "../../kit";
+  import { Attempt } from "../../state/attempt.svelte";
+  import CardRow from "./CardRow.svelte";
+
+  let { like, of }: { like: string; of: Schemas["CardState"] | null } = $props();
+
+  const attempt = new Attempt();
+  let cards = $state.raw<readonly CardLine[]>([]);
+  let count = $state<number | null>(null);
+  let asked = 0;
+
+  async function look(skip: number): Promise<void> {
+    const mine = ++asked;
+    await attempt.at(async () => {
+      const query = { like, skip, ...(of ? { state: of } : {}) };
+      const page = await answer(api.GET("/api/cards", { params: { query } }));
+      if (mine !== asked) return; // something else is looked for by now
+      cards = skip ? [...cards, ...page.cards] : page.cards;
+      count = page.count;
+    });
+  }
+  $effect(() => {
+    void [like, of];
+    const pause = setTimeout(() => void look(0), 120);
+    return () => clearTimeout(pause);
+  });
+  const stands = (card: CardLine): string =>
+    card.signed_at
+      ? card.next_check
+        ? `next check ${card.next_check}`
+        : "next check not set"
+      : `${card.measured} of ${card.valves} measured`;
+</script>
+
+{#if attempt.refusal}<p class="py-3">{attempt.refusal.sentence}</p>{/if}
+<p class="text-soft py-2" role="status">
+  {count === null
+    ? "Looking…"
+    : count === 0
+      ? "No card has all these words."
+      : count === 1
+        ? "1 card"
+        : `${count.toLocaleString("en-GB")} cards`}
+</p>
+<ul>
+  {#each cards as card (card.id)}
+    {#snippet see()}
+      <span class="px-3.5 text-left font-[560] underline underline-offset-4 max-md:hidden"
+        >{card.signed_at ? "Sheet" : card.put_away_at ? "Look" : "Go on"}</span
+      >
+    {/snippet}
+    <CardRow
+      {card}
+      to={card.signed_at ? "sign" : card.at}
+      beside="{card.reason}; {stands(card)}"
+      does={see}
+    />
+  {/each}
+</ul>
+{#if count !== null && cards.length < count}
+  <Button class="my-3" onclick={() => void look(cards.length)}>More</Button>
+{/if}

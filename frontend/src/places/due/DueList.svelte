@@ -1,0 +1,43 @@
+<script lang="ts">
+  /** Engines whose check is due, the earliest first, under what that means. */
+  import type { Schemas } from "../../api/client";
+
+  let { due, narrow = false }: { due: readonly Schemas["DueOut"][]; narrow?: boolean } = $props();
+
+  const GROUPS = [
+    { when: "overdue", says: "Overdue" },
+    { when: "soon", says: "Within a month" },
+    { when: "later", says: "Later" },
+    { when: "undated", says: "No day known" },
+  ] as const;
+  const groups = $derived(
+    GROUPS.map((group) => ({
+      ...group,
+      lines: due.filter((one) => one.when === group.when),
+    })).filter((group) => group.lines.length),
+  );
+</script>
+
+{#each groups as group (group.when)}
+  <h3 class="pt-3 {group.when === 'overdue' ? 'text-tight' : 'text-soft'} font-[620]">
+    {group.says}
+  </h3>
+  <ul>
+    {#each group.lines as one (one.id)}
+      <li class="border-line border-b">
+        <a
+          href="/engines/{one.id}/years"
+          class="hover:bg-sheet grid min-h-12 items-center gap-x-4 py-1 {narrow
+            ? 'grid-cols-[6.5rem_minmax(0,1fr)]'
+            : 'grid-cols-[7rem_minmax(0,14rem)_minmax(0,1fr)] max-md:grid-cols-[6.5rem_minmax(0,1fr)]'}"
+        >
+          <span class="figures">{one.on ?? "–"}</span>
+          <span class="truncate font-[620]">{one.label}</span>
+          <span class="text-note leading-5 {narrow ? 'col-span-2' : 'max-md:col-span-2'}"
+            >{one.words}{one.odd.length ? `; odd: ${one.odd.join(", ")}` : ""}</span
+          >
+        </a>
+      </li>
+    {/each}
+  </ul>
+{/each}

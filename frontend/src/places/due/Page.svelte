@@ -1,0 +1,60 @@
+<script lang="ts">
+  /** What is due: the whole list, to print, and its calendar. */
+  import { type Schemas, answer, api } from "../../api/client";
+  import { Button, Notice, PlaceFrame } from "../../kit";
+  import { Attempt } from "../../state/attempt.svelte";
+  import DueList from "./DueList.svelte";
+
+  const attempt = new Attempt();
+  const asking = new Attempt();
+  let due = $state.raw<readonly Schemas["DueOut"][] | null>(null);
+  let path = $state<string | null>(null);
+
+  async function load(): Promise<void> {
+    await attempt.at(async () => {
+      due = (await answer(api.GET("/api/due"))).due;
+      path = (await answer(api.GET("/api/calendar"))).path;
+    });
+  }
+  async function anew(): Promise<void> {
+    await asking.at(async () => {
+      path = (await answer(api.POST("/api/calendar"))).path;
+    });
+  }
+  void load();
+</script>
+
+<PlaceFrame title="What is due" refusal={due ? null : attempt.refusal} onretry={load}>
+  {#snippet acts()}
+    <Button href="/api/due.ics">Calendar file</Button>
+    <Button onclick={() => print()}>Print</Button>
+  {/snippet}
+  {#if due}
+    <div class="border-ink border-t-2"></div>
+    {#if due.length === 0}
+      <p class="text-soft py-6">
+        Nothing has a day yet. A day is known once a card is signed with one, or two checks a month
+        apart say how far an engine runs.
+      </p>
+    {/if}
+    <DueList {due} />
+    <section class="no-print border-line mt-8 border-t pt-3">
+      <h2 class="text-lg">In your own calendar</h2>
+      {#if path}
+        <p class="leading-6">
+          Subscribe to this address. Whoever has it sees what is due and nothing else; a new one
+          makes the old one lead nowhere.
+        </p>
+        <p class="figures my-2 break-all select-all">{location.origin}{path}</p>
+      {:else}
+        <p class="leading-6">
+          A calendar can be subscribed to under an address with a secret in it.
+        </p>
+      {/if}
+      {#if asking.refusal}<Notice>{asking.refusal.sentence}</Notice>{/if}
+      <Button onclick={anew}>{path ? "Make a new address" : "Make the address"}</Button>
+    </section>
+  {:else}
+    <p class="text-soft">Fetching what is due…</p>
+  {/if}
+</PlaceFrame>
