@@ -16,6 +16,7 @@ from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, decimal_in
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.shorthand import parse_reading
+from plimb.core.measure.uncertainty import USUAL_DOUBT
 from plimb.core.shim.shim import parse_shim
 from plimb.core.wear.sentences import grouped
 from plimb.core.wear.stack import Piece, Seen
@@ -77,12 +78,21 @@ def notebook_csv(session: Session, engine_id: int) -> str:
             rows.append((
                 check.on, one.id, _typed(seen.found, past.unit),
                 "" if check.at is None else f"{check.at.normalize():f}",
-                "" if seen.piece is None else units.shim_figure(seen.piece.thickness_nm),
+                _shim(seen.piece, units),
                 "" if seen.left is None else _typed(seen.left, past.unit),
-                "" if seen.new is None else units.shim_figure(seen.new.thickness_nm),
+                _shim(seen.new, units),
                 "yes" if check.new_life else "",
             ))  # fmt: skip
     return write_csv((*NEEDED, *OPTIONAL), rows)
+
+
+def _shim(piece: Piece | None, units: Units) -> str:
+    """Return a shim as it is typed: a measured one by its figure, one by its marking as that."""
+    if piece is None:
+        return ""
+    figure = units.shim_figure(piece.thickness_nm)
+    by_marking = piece.half_width_nm > USUAL_DOUBT.piece_nm and units.shim is Unit.MM
+    return f"{figure.replace('.', '')}={figure}" if by_marking else figure
 
 
 def _typed(gap: Gap, unit: Unit) -> str:

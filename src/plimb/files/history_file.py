@@ -86,6 +86,7 @@ class CheckPart(FilePart):
             with at_path(f"{path}.left[{place}]"):
                 left[_once(engine, after.valve, left)] = after
                 after.gap(unit)
+                after.new(of_shims)
         return Check(
             on=self.date,
             at=self.at,

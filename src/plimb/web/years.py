@@ -63,6 +63,7 @@ def get_years(engine_id: int) -> YearsView:
 
 
 @blueprint.get("/engines/<int:engine_id>/past.json")
+@blueprint.doc(hide=True)
 def get_past(engine_id: int) -> Response:
     """Return an engine's past as a history file."""
     with at_hand().reading() as session:
@@ -71,6 +72,7 @@ def get_past(engine_id: int) -> Response:
 
 
 @blueprint.get("/engines/<int:engine_id>/past.csv")
+@blueprint.doc(hide=True)
 def get_past_csv(engine_id: int) -> Response:
     """Return an engine's past as CSV, one row a valve and check."""
     with at_hand().reading() as session:
@@ -138,6 +140,7 @@ def get_due() -> AllDueOut:
 
 
 @blueprint.get("/due.ics")
+@blueprint.doc(hide=True)
 def get_due_calendar() -> Response:
     """Return what is due as a calendar file."""
     return file_answer(due_calendar(at_hand(), now()), CALENDAR, "due.ics")
@@ -165,6 +168,7 @@ def new_calendar() -> CalendarOut:
 
 
 @blueprint.get("/calendar/<secret>.ics")
+@blueprint.doc(hide=True)
 def read_calendar(secret: str) -> Response:
     """Return the calendar for whoever has its secret, signed in or not."""
     return file_answer(calendar_at(at_hand(), secret, now()), CALENDAR, "due.ics", keep=False)

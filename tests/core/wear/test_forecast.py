@@ -1,0 +1,154 @@
+"""What a past says of what comes: rates, the first valve at its minimum, valves that are odd."""
+
+from dataclasses import replace
+from datetime import date
+from decimal import Decimal
+
+import pytest
+
+from plimb.core.engine.machine import Measure
+from plimb.core.lengths import Unit, mm
+from plimb.core.measure.gap import none_below, point
+from plimb.core.wear.due import By, Outlook, Promise, When, outlook_of, usual_use
+from plimb.core.wear.forecast import Why, forecast
+from plimb.core.wear.odd import Odd
+from plimb.core.wear.sentences import head_words, next_check_words, twins, valve_words
+from plimb.core.wear.stack import Check, Piece, Seen
+from plimb.files.engine_file import EngineFile
+from plimb.trials.report import engine_of
+
+ENGINE = EngineFile.model_validate(engine_of(3, "0.05")).to_core()
+CLEARANCES = ENGINE.clearances
+FIRST = CLEARANCES[0]
+
+
+def past(*at, rates=None, start=None, new_life=None):
+    """Return checks at these distances, each valve falling straight from the top of its range."""
+    checks = []
+    for place, run in enumerate(at):
+        valves = {}
+        for one in CLEARANCES:
+            rate = (rates or {}).get(one.id, 2000)
+            fell = rate * (run - at[0]) / 1000
+            valves[one.key] = Seen(found=point(round((start or one.check.high_nm) - fell)))
+        checks.append(
+            Check(on=date(2020 + place, 3, 1), at=Decimal(run), valves=valves,
+                  new_life=place == new_life)
+        )  # fmt: skip
+    return tuple(checks)
+
+
+def test_without_checks_nothing_is_said_and_one_says_the_makers_interval():
+    nothing = forecast(CLEARANCES, (), Decimal(10_000))
+    assert (nothing.next_check.why, nothing.next_check.at) == (Why.UNKNOWN, None)
+    one = forecast(CLEARANCES, past(12_000), Decimal(10_000))
+    assert (one.next_check.why, one.next_check.at) == (Why.INTERVAL, 22_000)
+    assert all(valve.rate is None for valve in one.valves)
+    assert forecast(CLEARANCES, past(12_000)).next_check.why is Why.UNKNOWN
+
+
+def test_the_rate_holds_what_is_true_and_two_checks_are_surer_than_nothing():
+    two, five = (forecast(CLEARANCES, past(*range(1000, 1000 + 6000 * n, 6000))) for n in (2, 5))
+    for seen in (two, five):
+        for one in seen.valves:
+            assert one.rate.low_nm < 2000 < one.rate.high_nm
+            assert one.to_minimum.early <= one.to_minimum.best
+    wide = [one.rate.high_nm - one.rate.low_nm for one in two.valves]
+    close = [one.rate.high_nm - one.rate.low_nm for one in five.valves]
+    assert max(close) < min(wide)
+    assert forecast(CLEARANCES, past(1000, 7000)) == two  # the same past has the same forecast
+
+
+def test_the_next_check_is_never_after_the_makers_interval():
+    checks = past(1000, 7000, 13_000)
+    by_wear = forecast(CLEARANCES, checks).next_check
+    assert by_wear.why is Why.WEAR
+    sooner = Decimal(by_wear.at - 13_000 - 500)
+    held = forecast(CLEARANCES, checks, sooner).next_check
+    assert (held.why, held.at) == (Why.INTERVAL, by_wear.at - 500)
+    assert forecast(CLEARANCES, checks, sooner + 5000).next_check == by_wear
+
+
+@pytest.mark.parametrize(
+    ("rate", "odd"), [(12_000, Odd.FAST), (-4000, Odd.OPENS), (2000, None), (2600, None)]
+)
+def test_a_valve_that_wears_unlike_its_kind(rate, odd):
+    checks = past(1000, 7000, 13_000, rates={FIRST.id: rate}, start=mm("0.4"))
+    assert forecast(CLEARANCES, checks).by_name[FIRST.id].odd is odd
+
+
+def test_one_that_jumped_is_no_fast_one():
+    checks = list(past(1000, 7000, 13_000, 19_000, start=mm("0.4")))
+    for place in (2, 3):
+        seen = checks[place].valves[FIRST.key]
+        dropped = replace(seen, found=point(seen.found.high_nm - mm("0.09")))
+        checks[place] = replace(checks[place], valves={**checks[place].valves, FIRST.key: dropped})
+    assert forecast(CLEARANCES, checks).by_name[FIRST.id].odd is Odd.JUMPED
+
+
+def test_a_valve_left_too_tight_is_due_now_and_one_without_a_gap_has_no_reach():
+    checks = past(1000, 7000)
+    none = Seen(found=none_below(mm("0.03")))
+    last = replace(checks[1], valves={**checks[1].valves, FIRST.key: none})
+    seen = forecast(CLEARANCES, (checks[0], last), Decimal(9000))
+    assert (seen.next_check.why, seen.next_check.first) == (Why.NOW, FIRST.id)
+    assert seen.by_name[FIRST.id].rate is None
+    assert "was left too tight" in next_check_words(seen.next_check, Measure.KM)
+
+
+def test_a_new_life_forgets_the_wear_of_the_one_before():
+    checks = past(1000, 7000, 13_000, new_life=2)
+    seen = forecast(CLEARANCES, checks, Decimal(8000))
+    assert (seen.next_check.why, seen.next_check.at) == (Why.INTERVAL, 21_000)
+
+
+def test_a_change_of_shim_changes_no_rate():
+    """The stack is the same before and after: the forecast goes by the gap with the new piece."""
+    checks = list(past(1000, 7000, 13_000))
+    old, new = (Piece(thickness_nm=mm(t), half_width_nm=mm("0.004")) for t in ("2.50", "2.45"))
+    before = checks[1].valves[FIRST.key].found.high_nm
+    changed = Seen(
+        found=point(before), piece=old, left=point(before + mm("0.05")), new=new, changed=True
+    )
+    after = Seen(found=point(checks[2].valves[FIRST.key].found.high_nm + mm("0.05")))
+    plain = forecast(CLEARANCES, checks).by_name[FIRST.id]
+    checks[1] = replace(checks[1], valves={**checks[1].valves, FIRST.key: changed})
+    checks[2] = replace(checks[2], valves={**checks[2].valves, FIRST.key: after})
+    seen = forecast(CLEARANCES, checks).by_name[FIRST.id]
+    assert abs(seen.rate.best_nm - plain.rate.best_nm) < 300
+    assert seen.to_minimum.best > plain.to_minimum.best + 10_000
+
+
+def test_due_by_whatever_comes_first_and_on_the_day_that_its_use_says():
+    checks = past(1000, 7000, 13_000)
+    assert usual_use(checks) == pytest.approx(12_000 / 730)
+    seen = forecast(CLEARANCES, checks, Decimal(3650))
+    due = outlook_of(seen, Measure.KM, Promise(), 3, checks[-1])
+    assert (due.by, due.at, due.on) == (By.INTERVAL, 16_650, date(2022, 10, 9))
+    assert due.when(date(2022, 10, 9)) is When.OVERDUE
+    assert due.when(date(2022, 9, 20)) is When.SOON
+    assert due.when(date(2022, 5, 1)) is When.LATER
+    signed = outlook_of(seen, Measure.KM, Promise(at=Decimal(14_000)), 3, checks[-1])
+    assert (signed.by, signed.at) == (By.SIGNED, 14_000)
+    day = outlook_of(seen, Measure.KM, Promise(on=date(2022, 4, 1)), 3, checks[-1])
+    assert (day.by, day.on, day.words) == (By.SIGNED, date(2022, 4, 1), "by 2022-04-01: as signed")
+    later = outlook_of(seen, Measure.KM, Promise(at=Decimal(99_000)), 3, checks[-1])
+    assert later == due
+    assert Outlook().when(date(2022, 1, 1)) is When.UNDATED
+    assert usual_use(checks[:1]) is None
+
+
+def test_what_is_said_is_true_by_the_figures():
+    checks = past(1000, 7000, 13_000, rates={FIRST.id: 12_000}, start=mm("0.4"))
+    seen = forecast(CLEARANCES, checks)
+    one = seen.by_name[FIRST.id]
+    words = valve_words(one, Measure.MILES, Unit.MM)
+    assert words.startswith(f"{FIRST.id}: closes by 0.0")
+    assert "in 1,000 miles" in words
+    assert "far faster than its kind" in words
+    left = {one.id: point(mm("0.20")) for one in CLEARANCES} | {FIRST.id: point(mm("0.17"))}
+    pairs = twins(CLEARANCES, left)
+    assert (pairs[0].apart_nm, FIRST.id in pairs[0].valves) == (mm("0.03"), True)
+    said = head_words(CLEARANCES, seen, pairs, Measure.KM, Unit.MM)
+    assert "exhausts close by 0.002 mm" in said[0]
+    assert "within 0.03 mm of one another" in said[1]

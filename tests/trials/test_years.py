@@ -1,0 +1,35 @@
+"""Forecasts held against what is true in simulated engines: see `docs/decisions` for 200 a line."""
+
+import os
+
+import numpy as np
+import pytest
+
+from plimb.trials.years import year
+
+LONG = bool(os.environ.get("PLIMB_LONG"))
+ENGINES = 200 if LONG else 12
+
+
+@pytest.mark.parametrize("checks", [2, 3, 5, 8])
+def test_nine_rates_in_ten_lie_where_they_are_said_to_and_the_next_check_comes_in_time(checks):
+    years = [year(seed, checks) for seed in range(ENGINES)]
+    covered = np.mean([one for of in years for one in of.covered])
+    assert 0.85 - (0 if LONG else 0.1) <= covered <= (0.97 if LONG else 1)
+    due = [one for one in years if one.seen.next_check.why != "now"]
+    late = sum(not one.in_time for one in due)
+    assert late <= max(1, 0.05 * len(due))
+    if checks >= 3:
+        reached = [one.check_by / one.first for one in due if one.first > 0]
+        assert np.median(reached) >= (0.45 if LONG else 0.2)
+
+
+def test_a_valve_that_wears_three_times_as_fast_is_found_and_few_honest_ones_are():
+    """On engines with more than two valves of a kind; of two nobody can say which is odd."""
+    engines = [one for one in (year(seed, 3, odd=3.0) for seed in range(ENGINES))
+               if len(one.seen.valves) >= 12]  # fmt: skip
+    found = np.mean([one.seen.by_name[one.odd].unusual for one in engines])
+    assert found >= (0.88 if LONG else 0.6)
+    honest = [year(seed, 3) for seed in range(ENGINES)]
+    false = np.mean([any(valve.unusual for valve in one.seen.valves) for one in honest])
+    assert false <= (0.03 if LONG else 0.1)
