@@ -90,23 +90,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calendar/{secret}.ics": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Return the calendar for whoever has its secret, signed in or not. */
-        get: operations["get_years_read_calendar"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/cards": {
         parameters: {
             query?: never;
@@ -995,23 +978,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/due.ics": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Return what is due as a calendar file. */
-        get: operations["get_years_get_due_calendar"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/engines": {
         parameters: {
             query?: never;
@@ -1133,40 +1099,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/engines/{engine_id}/past.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Return an engine's past as CSV, one row a valve and check. */
-        get: operations["get_years_get_past_csv"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/engines/{engine_id}/past.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Return an engine's past as a history file. */
-        get: operations["get_years_get_past"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/engines/{engine_id}/years": {
         parameters: {
             query?: never;
@@ -1246,6 +1178,23 @@ export interface paths {
         put?: never;
         /** Put pieces into the drawer as typed. */
         post: operations["post_drawer_add_pieces"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/families/{family_id}/pocket": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return every piece in a pocket, the thinnest first. */
+        get: operations["get_drawer_get_pocket"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2417,6 +2366,8 @@ export interface components {
          * @description One thickness of a family and what lies in its pocket.
          */
         DrawerPocketOut: {
+            /** Count */
+            count: number;
             /** Low */
             low: boolean;
             /** Made */
@@ -2424,6 +2375,8 @@ export interface components {
             nominal: components["schemas"]["LengthOut"];
             /** Pieces */
             pieces: components["schemas"]["ShimOut"][];
+            /** Sound */
+            sound: number;
             /** Usual */
             usual: boolean;
         };
@@ -3590,6 +3543,14 @@ export interface components {
             x: number;
             /** Y */
             y: number;
+        };
+        /**
+         * PocketPiecesOut
+         * @description Every piece in a pocket.
+         */
+        PocketPiecesOut: {
+            /** Pieces */
+            pieces: components["schemas"]["ShimOut"][];
         };
         /**
          * PressIn
@@ -5091,91 +5052,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalendarOut"];
-                };
-            };
-            /** @description Refused */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-        };
-    };
-    get_years_read_calendar: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                secret: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": unknown;
                 };
             };
             /** @description Refused */
@@ -10168,89 +10044,6 @@ export interface operations {
             };
         };
     };
-    get_years_get_due_calendar: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": unknown;
-                };
-            };
-            /** @description Refused */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-        };
-    };
     get_finding_get_engines: {
         parameters: {
             query?: {
@@ -11037,176 +10830,6 @@ export interface operations {
             };
         };
     };
-    get_years_get_past_csv: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                engine_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": unknown;
-                };
-            };
-            /** @description Refused */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-        };
-    };
-    get_years_get_past: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                engine_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": unknown;
-                };
-            };
-            /** @description Refused */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-            /** @description Refused */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RefusalOut"];
-                };
-            };
-        };
-    };
     get_years_get_years: {
         parameters: {
             query?: never;
@@ -11579,6 +11202,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrawerOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_drawer_get_pocket: {
+        parameters: {
+            query: {
+                nominal_nm: number;
+            };
+            header?: never;
+            path: {
+                family_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PocketPiecesOut"];
                 };
             };
             /** @description Refused */

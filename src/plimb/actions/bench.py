@@ -35,7 +35,13 @@ from plimb.store.rows import value_of
 from plimb.store.shop import core_set, get_shop, list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
-from plimb.store.years import count_due, due_engines, found_by, without_words
+from plimb.store.years import (
+    count_due,
+    due_engines,
+    found_by,
+    undated_engines,
+    without_words,
+)
 
 LOG = logging.getLogger("plimb")
 
@@ -183,7 +189,7 @@ def read_shop(database: Database, today: date | None = None) -> ShopView:
             lost_engines=lost,
             cards=cards,
             unreadable=unreadable,
-            due=_due_lines(session, today, PAGE),
+            due=_due_lines(due_engines(session, PAGE), today),
             counts=_counts(session, today),
             blade_sets=tuple(
                 NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
@@ -229,13 +235,15 @@ def read_due(database: Database, today: date, most: int = 1000) -> tuple[DueLine
     """Return what is due, the earliest first."""
     make_up(database)
     with database.reading() as session:
-        return _due_lines(session, today, most)
+        dated = _due_lines(due_engines(session, most), today)
+        return (*dated, *_due_lines(undated_engines(session, most), today))
 
 
-def _due_lines(session: Session, today: date, most: int) -> tuple[DueLine, ...]:
+def _due_lines(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:
+    """Return the lines of engines that something says of when they are due."""
     lines = []
-    for row in due_engines(session, most):
-        if row.outlook is not None:
+    for row in rows:
+        if row.outlook is not None and row.outlook.words:
             outlook = row.outlook
             lines.append(
                 value_of(

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 
@@ -18,11 +18,22 @@ from plimb.files.engine_file import parsed_engine
 from plimb.files.table_csv import read_csv, write_csv
 from plimb.store.asked import done_so_far, note_done
 from plimb.store.database import Database
-from plimb.store.engines import list_engines
+from plimb.store.engines import list_engines, newest_documents, newest_numbers
 from plimb.store.families import core_family, families
 from plimb.store.orders import Order, list_orders
 from plimb.store.rows import numbered, value_of
-from plimb.store.shims import add_shim, add_shims, drawer, get_shim, move_shim, moves_of, place_of
+from plimb.store.shims import (
+    Lying,
+    add_shim,
+    add_shims,
+    all_lying,
+    drawer,
+    first_lying,
+    get_shim,
+    move_shim,
+    moves_of,
+    place_of,
+)
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 
 COLUMNS = ("family", "marked", "measured_mm", "condition", "count")
@@ -36,24 +47,22 @@ class Pocket:
     """One thickness of a family: what lies in its pocket.
 
     `made` says that it can be bought, `usual` that it lies among the thicknesses the shop has
-    in its engines and drawer.
+    in its engines and drawer. Of its `count` pieces, `sound` of them fit for any valve, the
+    first ones are listed.
     """
 
     nominal_nm: int
     made: bool
     usual: bool
     pieces: tuple[ShimView, ...]
+    count: int = 0
+    sound: int = 0
     low_stock: int = 0
 
     @property
     def low(self) -> bool:
         """Whether fewer lie there than the shop wants of a size it uses."""
         return self.made and self.usual and self.sound < self.low_stock
-
-    @property
-    def sound(self) -> int:
-        """How many pieces in the pocket are fit for any valve."""
-        return sum(piece.condition is not Condition.SCRAP for piece in self.pieces)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -95,7 +104,7 @@ class FamilyView:
     @property
     def pieces(self) -> int:
         """How many pieces lie in the drawer."""
-        return sum(len(pocket.pieces) for pocket in self.pockets)
+        return sum(pocket.count for pocket in self.pockets)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -107,19 +116,26 @@ class DrawerView:
     added: int = 0
 
 
+FIRST = 6
+"""So many pieces of a pocket are listed at once; the rest is asked for."""
+
+
 def read_drawer(session: Session, added: int = 0) -> DrawerView:
     """Return the drawer as it lies."""
     users: dict[int | None, list[str]] = {}
-    for engine in list_engines(session):
-        core = parsed_engine(engine.revisions[-1].document)[1]
-        for wide in {one.family.diameter_nm for one in core.clearances}:
-            users.setdefault(wide, []).append(engine.label)
-    rows: dict[int, list[ShimRow]] = {}
-    for row in session.query(ShimRow).where(ShimRow.place != Where.GONE):
-        rows.setdefault(row.family_id, []).append(row)
+    for label, wide in _used_widths(session):
+        users.setdefault(wide, []).append(label)
+    lying: dict[int, list[Lying]] = {}
+    for one in all_lying(session):
+        lying.setdefault(one.family_id, []).append(one)
+    first: dict[int, list[ShimRow]] = {}
+    for row in first_lying(session, FIRST):
+        first.setdefault(row.family_id, []).append(row)
     return DrawerView(
         families=tuple(
-            _family_view(row, rows.get(row.id, []), users.get(row.diameter_nm, []))
+            _family_view(
+                row, lying.get(row.id, []), first.get(row.id, []), users.get(row.diameter_nm, [])
+            )
             for row in families(session)
         ),
         orders=tuple(list_orders(session)),
@@ -127,18 +143,56 @@ def read_drawer(session: Session, added: int = 0) -> DrawerView:
     )
 
 
+_WIDTHS: dict[tuple[str, int], frozenset[int | None]] = {}
+"""How wide the shims of an engine's revision are, by record and revision: it never changes."""
+
+
+def _used_widths(session: Session) -> Iterator[tuple[str, int | None]]:
+    """Give every engine's label with each diameter that its shims have."""
+    record = str(session.connection().engine.url)
+    newest = newest_numbers(session)
+    unknown = [engine for engine, _label, number in newest if (record, number) not in _WIDTHS]
+    documents = newest_documents(session, unknown)
+    for engine, label, number in newest:
+        key = (record, number)
+        if key not in _WIDTHS:
+            core = parsed_engine(documents[engine])[1]
+            _WIDTHS[key] = frozenset(one.family.diameter_nm for one in core.clearances)
+        for wide in _WIDTHS[key]:
+            yield label, wide
+
+
+def read_pocket(session: Session, family_id: int, nominal_nm: int) -> tuple[ShimView, ...]:
+    """Return every piece in a pocket; NotFound where there is no such family."""
+    row = numbered(session, ShimFamilyRow, family_id)
+    return tuple(_shim_view(one) for one in _in_pocket(session, row, nominal_nm))
+
+
+def _in_pocket(session: Session, row: ShimFamilyRow, nominal_nm: int) -> list[ShimRow]:
+    sizes = core_family(row).sizes()
+    return [
+        one
+        for one in drawer(session)
+        if one.family_id == row.id
+        and _pocket_of(one.marked_nm or one.thickness_nm, sizes) == nominal_nm
+    ]
+
+
 def _family_view(
-    row: ShimFamilyRow, pieces: Sequence[ShimRow], used_by: Sequence[str]
+    row: ShimFamilyRow, lying: Sequence[Lying], first: Sequence[ShimRow], used_by: Sequence[str]
 ) -> FamilyView:
     family = core_family(row)
     sizes = family.sizes()
-    known = [one.thickness_nm for one in pieces]
+    known = [one.thickness_nm for one in lying]
     thin_nm, thick_nm = (min(known), max(known)) if known else (0, 0)
-    lying: dict[int, list[ShimView]] = {}
-    for one in sorted(pieces, key=lambda piece: (piece.thickness_nm, piece.id)):
-        if one.place == Where.DRAWER:
-            nominal_nm = one.marked_nm if one.marked_nm is not None else one.thickness_nm
-            lying.setdefault(_pocket_of(nominal_nm, sizes), []).append(_shim_view(one))
+    counts: dict[int, list[Lying]] = {}
+    for one in lying:
+        if one.place is Where.DRAWER:
+            counts.setdefault(_pocket_of(one.nominal_nm, sizes), []).append(one)
+    listed: dict[int, list[ShimView]] = {}
+    for piece in first:
+        nominal_nm = piece.marked_nm if piece.marked_nm is not None else piece.thickness_nm
+        listed.setdefault(_pocket_of(nominal_nm, sizes), []).append(_shim_view(piece))
     return value_of(
         FamilyView,
         row,
@@ -149,14 +203,18 @@ def _family_view(
                 nominal_nm=nm,
                 made=nm in sizes,
                 usual=thin_nm - ABOUT_NM <= nm <= thick_nm + ABOUT_NM,
-                pieces=tuple(lying.get(nm, ())),
+                pieces=tuple(listed.get(nm, ())[:FIRST]),
+                count=sum(one.count for one in counts.get(nm, ())),
+                sound=sum(
+                    one.count for one in counts.get(nm, ()) if one.condition is not Condition.SCRAP
+                ),
                 low_stock=row.low_stock,
             )
-            for nm in sorted({*sizes, *lying})
+            for nm in sorted({*sizes, *counts})
         ),
-        in_engines=_count(pieces, Where.ENGINE),
-        on_trays=_count(pieces, Where.CARD),
-        on_order=_count(pieces, Where.ORDER),
+        in_engines=_count(lying, Where.ENGINE),
+        on_trays=_count(lying, Where.CARD),
+        on_order=_count(lying, Where.ORDER),
         used_by=tuple(used_by),
     )
 
@@ -167,8 +225,8 @@ def _pocket_of(nominal_nm: int, sizes: Sequence[int]) -> int:
     return near if abs(near - nominal_nm) <= mm("0.0125") else nominal_nm
 
 
-def _count(pieces: Sequence[ShimRow], where: Where) -> int:
-    return sum(piece.place is where for piece in pieces)
+def _count(lying: Sequence[Lying], where: Where) -> int:
+    return sum(one.count for one in lying if one.place is where)
 
 
 def _shim_view(row: ShimRow) -> ShimView:
@@ -250,13 +308,7 @@ def count_pocket(
         raise BadValue(f"A pocket holds 0 to {MOST_AT_ONCE} pieces.", field="counted")
     with database.writing("drawer counted", now) as session:
         row = numbered(session, ShimFamilyRow, family_id)
-        sizes = core_family(row).sizes()
-        there = [
-            one
-            for one in drawer(session)
-            if one.family_id == row.id
-            and _pocket_of(one.marked_nm or one.thickness_nm, sizes) == nominal_nm
-        ]
+        there = _in_pocket(session, row, nominal_nm)
         if len(there) != seen:
             raise StaleVersion(seen=seen, current=len(there))
         for one in there[counted:]:

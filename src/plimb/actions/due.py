@@ -18,7 +18,9 @@ def due_calendar(database: Database, now: datetime) -> bytes:
     with database.reading() as session:
         shop = get_shop(session).name
     of = sha256(key_of(database.path).public.encode()).hexdigest()[:12]
-    return calendar_of(shop, [_entry(one, of) for one in read_due(database, now.date())], now)
+    return calendar_of(
+        shop, [_entry(one, of) for one in read_due(database, now.date()) if one.on], now
+    )
 
 
 def _entry(one: DueLine, of: str) -> Entry:

@@ -22,6 +22,7 @@ from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
 from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
 from plimb.core.plan.search import alternatives, instead, plan_engine
+from plimb.core.shim.family import Run
 from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
 from plimb.core.shim.sum import Window
 from plimb.core.words import sure
@@ -29,7 +30,7 @@ from plimb.store.cards import get_card
 from plimb.store.families import core_family, families, family_among
 from plimb.store.orders import Order, list_orders, on_order_for
 from plimb.store.readings import standing
-from plimb.store.shims import drawer, shims_at, shims_in
+from plimb.store.shims import shims_at, shims_in, sound_in_drawer
 from plimb.store.shop import core_set, get_shop
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
@@ -146,7 +147,7 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
     choices = standing(card.rounds[-1].choices, engine).values()
     kept = {row.shim_id for row in choices}
     at_hand = [
-        *drawer(session),
+        *sound_in_drawer(session, _kinds(known, rows), len(rows)),
         *(row for row in shims_at(session, tray_of(card)) if row.id in kept),
         *left_over(session, card),
     ]
@@ -194,15 +195,23 @@ def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dic
     return {**kept, **recalled}
 
 
-def _stocks(
-    known: Sequence[ShimFamilyRow], pieces: list[ShimRow], plan_rows: list[PlanRow], trust: Trust
-) -> tuple[Stock, ...]:
-    """Return the sound pieces at hand, like ones counted together."""
+def _kinds(
+    known: Sequence[ShimFamilyRow], plan_rows: list[PlanRow]
+) -> dict[int, tuple[int | None, tuple[Run, ...], str]]:
+    """Return the shop's families whose pieces fit somewhere, with what they are planned as."""
     kinds = {}
     for one in plan_rows:
         family = family_among(known, one.clearance.family)
         if family is not None and one.clearance.family.known:
             kinds[family.id] = one.clearance.family.kind
+    return kinds
+
+
+def _stocks(
+    known: Sequence[ShimFamilyRow], pieces: list[ShimRow], plan_rows: list[PlanRow], trust: Trust
+) -> tuple[Stock, ...]:
+    """Return the sound pieces at hand, like ones counted together."""
+    kinds = _kinds(known, plan_rows)
     counts: Counter[tuple[int, int, int]] = Counter()
     for row in pieces:
         if row.family_id in kinds and row.condition == Condition.SOUND:

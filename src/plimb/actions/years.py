@@ -69,11 +69,6 @@ class Past:
     checks: tuple[Check, ...]
     promised: Promise
 
-    @property
-    def last(self) -> Check | None:
-        """The last check."""
-        return self.checks[-1] if self.checks else None
-
 
 def keep_outcome(card: CardRow) -> None:
     """Write on a signed card what it says for the years."""
@@ -176,7 +171,7 @@ def keep_outlook(session: Session, engine_id: int) -> None:
     session.flush()
     past = past_of_engine(session, engine_id)
     seen = forecast(past.engine.clearances, past.checks, past.machine.interval)
-    outlook = outlook_of(seen, past.measure, past.promised, len(past.checks), past.last)
+    outlook = outlook_of(seen, past.measure, past.promised, past.checks)
     row = session.get(EngineRow, engine_id)
     assert row is not None  # it has a revision
     row.outlook, row.due_on = outlook, outlook.on
@@ -295,7 +290,7 @@ def read_years(database: Database, engine_id: int) -> YearsView:
     clearances, measure = past.engine.clearances, past.measure
     seen = forecast(clearances, past.checks, past.machine.interval)
     pairs = twins(clearances, left_now(past))
-    outlook = outlook_of(seen, measure, past.promised, len(past.checks), past.last)
+    outlook = outlook_of(seen, measure, past.promised, past.checks)
     runs = lives(past.checks)
     shown = runs[-1:] if runs_backwards(past.checks) else runs
     counters = [int(one.at or 0) for life in shown for one in life]

@@ -42,6 +42,17 @@ def _said(asked: str) -> list[ColumnElement[bool]]:
     ]
 
 
+def newest_numbers(session: Session) -> list[tuple[int, str, int]]:
+    """Return each engine's number, its label, and the row of its newest revision, by label."""
+    query = (
+        select(EngineRow.id, EngineRow.label, func.max(EngineRevisionRow.id))
+        .join(EngineRevisionRow, EngineRevisionRow.engine_id == EngineRow.id)
+        .group_by(EngineRow.id)
+        .order_by(EngineRow.label)
+    )
+    return [(engine, label, revision) for engine, label, revision in session.execute(query)]
+
+
 def newest_documents(session: Session, engines: Iterable[int]) -> dict[int, str]:
     """Return the newest document of each of some engines."""
     newest = (

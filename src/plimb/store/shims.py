@@ -1,15 +1,16 @@
 """Pieces: where each one is, and every move it made."""
 
 from collections import Counter
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
 from datetime import datetime
 
-from sqlalchemy import select
+from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
 from plimb.core.errors import NotReady, PieceMoved
 from plimb.core.shim.location import Location, Where, check_way
-from plimb.core.shim.shim import ShimReading
+from plimb.core.shim.shim import Condition, ShimReading
 from plimb.store.rows import columns_of, numbered, value_of
 from plimb.store.tables.shim import ShimFamilyRow, ShimMoveRow, ShimRow
 
@@ -126,6 +127,65 @@ def shims_in(session: Session, engine_id: int) -> Sequence[ShimRow]:
 def drawer(session: Session) -> Sequence[ShimRow]:
     """Return every piece in the drawer, thinnest first."""
     return shims_at(session, Location(where=Where.DRAWER))
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Lying:
+    """How many pieces of a family are alike and in the same kind of place."""
+
+    family_id: int
+    place: Where
+    nominal_nm: int
+    thickness_nm: int
+    condition: Condition
+    count: int
+
+
+_NOMINAL = func.coalesce(ShimRow.marked_nm, ShimRow.thickness_nm)
+
+
+def all_lying(session: Session) -> list[Lying]:
+    """Return how many pieces there are of each kind and place, but for those that are gone."""
+    alike = (ShimRow.family_id, ShimRow.place, _NOMINAL, ShimRow.thickness_nm, ShimRow.condition)
+    query = select(*alike, func.count()).where(ShimRow.place != Where.GONE).group_by(*alike)
+    return [
+        Lying(
+            family_id=family, place=place, nominal_nm=nominal, thickness_nm=thick,
+            condition=condition, count=count,
+        )
+        for family, place, nominal, thick, condition, count in session.execute(query)
+    ]  # fmt: skip
+
+
+def first_lying(session: Session, most: int) -> Sequence[ShimRow]:
+    """Return of each nominal thickness in the drawer so many pieces at most, thinnest first."""
+    order = (ShimRow.thickness_nm, ShimRow.id)
+    place = func.row_number().over(partition_by=(ShimRow.family_id, _NOMINAL), order_by=order)
+    ranked = (
+        select(ShimRow.id, place.label("place")).where(ShimRow.place == Where.DRAWER).subquery()
+    )
+    query = select(ShimRow).join(ranked, ranked.c.id == ShimRow.id).where(ranked.c.place <= most)
+    return session.scalars(query.order_by(*order)).all()
+
+
+def sound_in_drawer(session: Session, families: Iterable[int], most: int) -> Sequence[ShimRow]:
+    """Return the sound pieces in the drawer, of those that are alike so many at most.
+
+    A plan takes no more of a kind than it has valves, however many lie there.
+    """
+    alike = (ShimRow.family_id, ShimRow.marked_nm, ShimRow.measured_nm, ShimRow.thickness_nm)
+    place = func.row_number().over(partition_by=alike, order_by=ShimRow.id)
+    ranked = (
+        select(ShimRow.id, place.label("place"))
+        .where(
+            ShimRow.place == Where.DRAWER,
+            ShimRow.family_id.in_([*families]),
+            ShimRow.condition == Condition.SOUND,
+        )
+        .subquery()
+    )
+    query = select(ShimRow).join(ranked, ranked.c.id == ShimRow.id).where(ranked.c.place <= most)
+    return session.scalars(query.order_by(ShimRow.thickness_nm, ShimRow.id)).all()
 
 
 def moves_of(session: Session, shim_id: int) -> Sequence[ShimMoveRow]:

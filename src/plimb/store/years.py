@@ -84,6 +84,16 @@ def due_engines(session: Session, most: int) -> Sequence[EngineRow]:
     return session.scalars(query.limit(most)).all()
 
 
+def undated_engines(session: Session, most: int) -> Sequence[EngineRow]:
+    """Return the engines with a past whose next check has no day."""
+    query = (
+        select(EngineRow)
+        .where(EngineRow.due_on.is_(None), EngineRow.outlook.is_not(None))
+        .order_by(EngineRow.label)
+    )
+    return session.scalars(query.limit(most)).all()
+
+
 def count_due(session: Session, until: date) -> int:
     """Return how many engines are due until a day."""
     query = select(func.count()).select_from(EngineRow).where(EngineRow.due_on <= until)

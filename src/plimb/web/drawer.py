@@ -5,7 +5,7 @@ from typing import Annotated
 
 from apiflask import APIBlueprint
 from flask import Response
-from pydantic import AfterValidator, Field
+from pydantic import AfterValidator, BaseModel, Field
 
 from plimb.actions import drawer, families, orders
 from plimb.actions.drawer import DrawerView, FamilyView, Pocket, ShimView
@@ -16,6 +16,7 @@ from plimb.web.plans import OrderOut
 from plimb.web.request import at_hand, csv_answer, now
 from plimb.web.sheets import FileIn
 from plimb.web.wire import (
+    MOST,
     Answer,
     Length,
     Number,
@@ -74,6 +75,28 @@ class DrawerOut(Answer):
 def _drawer(added: int = 0) -> DrawerView:
     with at_hand().reading() as session:
         return drawer.read_drawer(session, added)
+
+
+class PocketAsked(BaseModel):
+    """Which pocket: its nominal thickness."""
+
+    nominal_nm: Annotated[int, Field(ge=0, le=MOST)]
+
+
+class PocketPiecesOut(Answer):
+    """Every piece in a pocket."""
+
+    pieces: list[ShimOut]  # type: ignore[valid-type]
+
+
+@blueprint.get("/families/<int:family_id>/pocket")
+@blueprint.input(PocketAsked, location="query")
+@blueprint.output(PocketPiecesOut)
+def get_pocket(family_id: int, query_data: PocketAsked) -> PocketPiecesOut:
+    """Return every piece in a pocket, the thinnest first."""
+    with at_hand().reading() as session:
+        found = drawer.read_pocket(session, family_id, query_data.nominal_nm)
+    return PocketPiecesOut(pieces=found)
 
 
 @blueprint.get("/drawer")

@@ -7,14 +7,14 @@
 
   const SHOWN = 6;
   const shown = $derived(pocket.pieces.slice(0, SHOWN));
-  const empty = $derived(pocket.pieces.length === 0);
+  const empty = $derived(pocket.count === 0);
 </script>
 
 <button
   type="button"
   onclick={onpick}
   aria-pressed={chosen}
-  aria-label="{pocket.nominal.mm}: {pocket.pieces.length} {pocket.pieces.length === 1
+  aria-label="{pocket.nominal.mm}: {pocket.count} {pocket.count === 1
     ? 'piece'
     : 'pieces'}{pocket.low ? ', low' : ''}{pocket.made ? '' : ', not made in this family'}"
   class="relative flex h-[74px] min-w-0 flex-col border-r border-b px-1 pt-1 pb-0.5 {chosen
@@ -57,8 +57,8 @@
   </svg>
   <span class="flex items-baseline justify-between gap-1 leading-4">
     <span class="figures text-small {empty ? 'text-soft' : ''}">{pocket.nominal.mm}</span>
-    {#if pocket.pieces.length > 1}
-      <b class="figures text-small">{pocket.pieces.length}</b>
+    {#if pocket.count > 1}
+      <b class="figures text-small">{pocket.count}</b>
     {/if}
   </span>
 </button>

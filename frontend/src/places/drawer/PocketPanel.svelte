@@ -11,10 +11,21 @@
   }: { state: DrawerState; family_id: number; pocket: Pocket } = $props();
 
   let counted = $state("");
+  /** All of its pieces, where more lie there than came with the drawer. */
+  let all = $state.raw<readonly Shim[] | null>(null);
+  const pieces = $derived(all ?? pocket.pieces);
+  $effect(() => {
+    all = null;
+    const meant = pocket;
+    if (meant.count > meant.pieces.length)
+      void drawer.piecesOf(family_id, meant.nominal.nm).then((found) => {
+        if (meant === pocket) all = found;
+      });
+  });
   let history = $state<readonly string[]>([]);
   let of = $state<number | null>(null);
   $effect(() => {
-    counted = String(pocket.pieces.length);
+    counted = String(pocket.count);
     of = null;
   });
   async function look(shim: Shim): Promise<void> {
@@ -27,11 +38,11 @@
   <span class="figures">{pocket.nominal.mm}</span>
   <span class="text-soft text-base">{pocket.made ? "" : "not made in this family"}</span>
 </h2>
-{#if pocket.pieces.length === 0}
+{#if pocket.count === 0}
   <p class="text-soft py-2">Empty{pocket.low ? ", and below the low-stock line" : ""}.</p>
 {/if}
 <ul>
-  {#each pocket.pieces as piece (piece.id)}
+  {#each pieces as piece (piece.id)}
     <li class="border-line border-b py-1">
       <div class="flex items-center gap-2">
         <button
@@ -64,7 +75,7 @@
 </ul>
 <Form
   class="mt-3 flex items-end gap-2"
-  onsend={() => drawer.count(family_id, pocket.nominal.nm, Number(counted), pocket.pieces.length)}
+  onsend={() => drawer.count(family_id, pocket.nominal.nm, Number(counted), pocket.count)}
 >
   <Field label="Counted in the pocket" class="flex-1" kind="whole" bind:value={counted} />
   <Button type="submit">So many</Button>

@@ -108,6 +108,17 @@ export class DrawerState {
     );
   }
 
+  /** Every piece in a pocket; what came with the drawer where that cannot be told. */
+  async piecesOf(family_id: number, nominal_nm: number): Promise<readonly Shim[] | null> {
+    const params = { path: { family_id }, query: { nominal_nm } };
+    try {
+      return (await answer(api.GET("/api/families/{family_id}/pocket", { params }))).pieces;
+    } catch (error) {
+      this.refusal = error as Refusal;
+      return null;
+    }
+  }
+
   async history(shim_id: number): Promise<readonly string[]> {
     const said = await answer(
       api.GET("/api/shims/{shim_id}/history", { params: { path: { shim_id } } }),

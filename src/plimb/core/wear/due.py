@@ -89,8 +89,17 @@ class Outlook:
 
 
 def usual_use(checks: Sequence[Check]) -> float | None:
-    """Return how far the engine runs in a day, by dated distances; None if unsaid."""
-    dated = [(one.on, float(one.at)) for one in checks if one.on and one.at is not None]
+    """Return how far the engine runs in a day, by dated distances; None if unsaid.
+
+    Head work changes nothing in it; what came before the counter was changed is left out.
+    """
+    dated: list[tuple[date, float]] = []
+    for one in checks:
+        if one.on is None or one.at is None:
+            continue
+        if dated and one.at < dated[-1][1]:
+            dated = []
+        dated.append((one.on, float(one.at)))
     if len(dated) < 2:
         return None
     (first_on, first), (last_on, last) = dated[0], dated[-1]
@@ -99,7 +108,7 @@ def usual_use(checks: Sequence[Check]) -> float | None:
 
 
 def outlook_of(
-    seen: Forecast, measure: Measure, promised: Promise, checks: int, last: Check | None
+    seen: Forecast, measure: Measure, promised: Promise, checks: Sequence[Check]
 ) -> Outlook:
     """Return when an engine is due: the earliest of what was signed, its wear and its maker's.
 
@@ -107,10 +116,9 @@ def outlook_of(
         seen: Its forecast, which never goes beyond the maker's interval.
         measure: What its counter counts.
         promised: The next check as it was signed.
-        checks: How many there were.
-        last: The last of them.
+        checks: All there were, in order of time.
     """
-    per_day = usual_use(seen.checks)
+    per_day, last = usual_use(checks), checks[-1] if checks else None
     due, by = seen.next_check.at, None
     if seen.next_check.why in (Why.WEAR, Why.EDGE):
         by = By.WEAR
@@ -134,7 +142,7 @@ def outlook_of(
         per_year=None if per_day is None else round(per_day * 365.25),
         last_on=last.on if last else None,
         last_at=None if last is None or last.at is None else int(last.at),
-        checks=checks,
+        checks=len(checks),
         odd=tuple(one.valve for one in seen.valves if one.odd),
     )
 
