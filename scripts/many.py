@@ -20,7 +20,7 @@ from threading import Thread
 from time import perf_counter
 from typing import Any
 
-from bench import asked, entered
+from bench import asked, entered  # type: ignore[import-not-found]
 from waitress.server import create_server
 
 from plimb.actions.bench import read_shop
@@ -92,8 +92,8 @@ def filled(path: Path, cards: int, engines: int, pieces: int) -> None:
     }
     with database.reading() as session:
         family = read_drawer(session).families[0].id
-    add_pieces(database, family_id=family, now=TODAY,
-               text=", ".join(f"2.{dice.randrange(200, 999)}" for _piece in range(100)))  # fmt: skip
+    sizes = ", ".join(f"2.{dice.randrange(200, 999)}" for _piece in range(100))
+    add_pieces(database, family_id=family, text=sizes, now=TODAY)
     with database.engine.begin() as connection:
         lift_triggers(connection)
     database.close()

@@ -22,7 +22,7 @@ from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
 from plimb.core.plan.result import Move, OrderLine, Plan
 from plimb.core.plan.rows import PlanRow, plan_row
 from plimb.core.plan.search import alternatives, instead, plan_engine
-from plimb.core.shim.family import Run
+from plimb.core.shim.family import Kind
 from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
 from plimb.core.shim.sum import Window
 from plimb.core.words import sure
@@ -195,9 +195,7 @@ def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dic
     return {**kept, **recalled}
 
 
-def _kinds(
-    known: Sequence[ShimFamilyRow], plan_rows: list[PlanRow]
-) -> dict[int, tuple[int | None, tuple[Run, ...], str]]:
+def _kinds(known: Sequence[ShimFamilyRow], plan_rows: list[PlanRow]) -> dict[int, Kind]:
     """Return the shop's families whose pieces fit somewhere, with what they are planned as."""
     kinds = {}
     for one in plan_rows:

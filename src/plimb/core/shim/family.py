@@ -54,6 +54,10 @@ class Run:
         return range(self.from_nm, self.to_nm + 1, self.step_nm)
 
 
+Kind = tuple[int | None, tuple[Run, ...], str]
+"""What pieces must share to fit one another's place."""
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Family:
     """Shims that fit one another's place: one outside diameter, one or more runs.
@@ -70,7 +74,7 @@ class Family:
     unit: Unit = Unit.MM
 
     @property
-    def kind(self) -> tuple[int | None, tuple[Run, ...], str]:
+    def kind(self) -> Kind:
         """What pieces must share to fit one another's place: diameter, and runs where unknown.
 
         Pieces of one diameter are one family whatever their dealers' runs; where no diameter
