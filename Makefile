@@ -69,8 +69,9 @@ screenshots: .venv/.dev $(APP) chromium ## Take the pictures in docs/screenshots
 	@$(BIN)/python scripts/shots.py
 
 .PHONY: bench
-bench: .venv/.run ## Measure the sums and a served plan
+bench: .venv/.run ## Measure the sums, a served plan, and every place with 10, 1,000 and 10,000 cards
 	@$(BIN)/python scripts/bench.py
+	@$(BIN)/python scripts/many.py
 
 .PHONY: truth
 truth: .venv/.run ## Work simulated engines and print what is true in them afterwards (JOBS=500)

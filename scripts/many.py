@@ -6,6 +6,7 @@ other engines and other days.
 
 import gc
 import json
+import logging
 import random
 import resource
 import sqlite3
@@ -179,6 +180,7 @@ def _more_pieces(raw: Any, more: int) -> None:
 
 def measured(path: Path, cards: int) -> dict[tuple[str, int], float]:
     """Serve a record and return the 95th percentile of each place, 1 client and 4, in empties."""
+    logging.getLogger("waitress.queue").setLevel(logging.ERROR)
     database = Database(path)
     server = create_server(create_app(database), host="127.0.0.1", port=0, threads=4)
     Thread(target=server.run, daemon=True).start()

@@ -28,7 +28,7 @@ SHOTS = {
     "new-engine": ("/engines/new", WIDE, "light"),
     "ready": ("/cards/4/ready", (1280, 1500), "light"),
     "turn": ("/cards/3/turn", WIDE, "light"),
-    "marks": ("/cards/4/turn", WIDE, "light"),
+    "years": ("/engines/1/years", WIDE, "light"),
     "engine": ("/engines/5", WIDE, "light"),
     "shop": ("/shop", WIDE, "light"),
     "who": ("/", WIDE, "light"),

@@ -20,7 +20,8 @@ from plimb.actions.notebook import (
 from plimb.actions.readings import write_down_gap
 from plimb.actions.signing import amend, sign_card
 from plimb.actions.transfer import export_card, import_card
-from plimb.actions.years import history_json, past_of_engine, read_years
+from plimb.actions.years import history_json, past_of_engine
+from plimb.actions.years_page import read_years
 from plimb.core.errors import BadValue, NotFound
 from plimb.core.job.kinds import JobKind
 from plimb.core.lengths import Unit, mm

@@ -10,12 +10,11 @@ from sqlalchemy.exc import IntegrityError
 from plimb.actions.drawer import (
     add_pieces,
     count_pocket,
-    drawer_csv,
-    import_drawer,
     move_piece,
     piece_history,
     read_drawer,
 )
+from plimb.actions.drawer_csv import drawer_csv, import_drawer
 from plimb.actions.families import save_family
 from plimb.core.errors import BadValue, NotReady, PieceMoved, StaleVersion
 from plimb.core.lengths import mm

@@ -13,7 +13,7 @@ from pathlib import Path
 import pytest
 
 from plimb.actions import drawer
-from plimb.actions.drawer import import_drawer
+from plimb.actions.drawer_csv import import_drawer
 from plimb.store.asked import asked_with
 from plimb.store.shims import audit
 

@@ -7,7 +7,7 @@ from apiflask import APIBlueprint
 from flask import Response
 from pydantic import AfterValidator, BaseModel, Field
 
-from plimb.actions import drawer, families, orders
+from plimb.actions import drawer, drawer_csv, families, orders
 from plimb.actions.drawer import DrawerView, FamilyView, Pocket, ShimView
 from plimb.core.shim.location import Location
 from plimb.core.shim.marking import Code
@@ -211,7 +211,7 @@ def receive(line_id: int) -> DrawerView:
 @once(lambda made: _drawer(int(made)))
 def import_drawer(json_data: FileIn) -> DrawerView:
     """Add every piece of a CSV table to the drawer, or none."""
-    return _drawer(drawer.import_drawer(at_hand(), json_data.text, now=now()))
+    return _drawer(drawer_csv.import_drawer(at_hand(), json_data.text, now=now()))
 
 
 @blueprint.get("/drawer.csv")
@@ -219,4 +219,4 @@ def import_drawer(json_data: FileIn) -> DrawerView:
 def export_drawer() -> Response:
     """Return the drawer as CSV."""
     with at_hand().reading() as session:
-        return csv_answer(drawer.drawer_csv(session), "drawer.csv")
+        return csv_answer(drawer_csv.drawer_csv(session), "drawer.csv")

@@ -17,15 +17,8 @@ from plimb.actions.notebook import (
     read_notebook,
     take_back_check,
 )
-from plimb.actions.years import (
-    Band,
-    Dot,
-    PastCheck,
-    ValveYears,
-    YearsView,
-    history_json,
-    read_years,
-)
+from plimb.actions.years import history_json
+from plimb.actions.years_page import Band, Dot, PastCheck, ValveYears, YearsView, read_years
 from plimb.core.wear.forecast import Rate, Reach
 from plimb.core.wear.sentences import Twins
 from plimb.web.cards import Who
