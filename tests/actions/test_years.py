@@ -24,11 +24,11 @@ from plimb.actions.years import history_json, past_of_engine
 from plimb.actions.years_page import read_years
 from plimb.core.errors import BadValue, NotFound
 from plimb.core.job.kinds import JobKind
+from plimb.core.job.summary import CardState
 from plimb.core.lengths import Unit, mm
 from plimb.core.wear.due import When
 from plimb.core.wear.forecast import Why
 from plimb.files.history_file import read_history_file
-from plimb.store.cards import CardState
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
 

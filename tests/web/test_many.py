@@ -12,7 +12,7 @@ from pathlib import Path
 
 import pytest
 
-from plimb.actions import drawer
+from plimb.actions import drawer_csv
 from plimb.actions.drawer_csv import import_drawer
 from plimb.store.asked import asked_with
 from plimb.store.shims import audit
@@ -145,7 +145,7 @@ def test_a_file_cut_off_while_it_is_written_goes_on_from_there(school, monkeypat
     class Cut(Exception):
         pass
 
-    whole, calls = drawer.add_shims, []
+    whole, calls = drawer_csv.add_shims, []
 
     def cut_off(*args):
         calls.append(1)
@@ -155,7 +155,7 @@ def test_a_file_cut_off_while_it_is_written_goes_on_from_there(school, monkeypat
 
     with school.reading() as session:
         count = session.connection().exec_driver_sql("SELECT count(*) FROM shim").scalar()
-    monkeypatch.setattr(drawer, "add_shims", cut_off)
+    monkeypatch.setattr(drawer_csv, "add_shims", cut_off)
     with asked_with("cut-off-01", "d", NOON), pytest.raises(Cut):
         import_drawer(school, DRAWER, now=NOON)
     with asked_with("cut-off-01", "d", NOON):

@@ -16,13 +16,12 @@ from plimb.actions.years import MADE_UP_AT_ONCE, make_up_for_years
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.engine.machine import Measure
-from plimb.core.job.summary import CardSummary, NextCheck
+from plimb.core.job.summary import CardState, CardSummary, NextCheck
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Verdict
 from plimb.core.wear.due import MONTH, When
 from plimb.files.engine_file import parsed_engine
 from plimb.store.cards import (
-    CardState,
     cards_in,
     count_cards,
     get_card,

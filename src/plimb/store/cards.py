@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from datetime import datetime
 from decimal import Decimal
-from enum import StrEnum
 from typing import Any
 
 from sqlalchemy import ColumnElement, Select, bindparam, func, select
@@ -12,6 +11,7 @@ from sqlalchemy.orm.attributes import set_committed_value
 
 from plimb.core.errors import CardSigned, KeyReused, StaleVersion
 from plimb.core.job.kinds import JobKind
+from plimb.core.job.summary import CardState
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.rows import numbered
@@ -69,14 +69,6 @@ def get_card(session: Session, card_id: int, *, whole: bool = True) -> CardRow:
         for round_ in card.rounds:
             set_committed_value(round_, name, lines[round_.id])
     return card
-
-
-class CardState(StrEnum):
-    """Where a card stands among the others."""
-
-    OPEN = "open"
-    SIGNED = "signed"
-    AWAY = "away"
 
 
 _IN_STATE = {

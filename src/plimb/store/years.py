@@ -10,8 +10,9 @@ from sqlalchemy import column, func, select, table, text
 from sqlalchemy.orm import Session, load_only
 
 from plimb.core.job.kinds import JobKind
+from plimb.core.job.summary import CardState
 from plimb.core.wear.stack import Seen
-from plimb.store.cards import CardState, in_state, line_query
+from plimb.store.cards import in_state, line_query
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRevisionRow, EngineRow, NotedCheckRow
 

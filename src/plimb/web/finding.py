@@ -6,7 +6,7 @@ from apiflask import APIBlueprint
 from pydantic import BaseModel, Field
 
 from plimb.actions.bench import CardPage, EnginePage, find_cards, find_engines
-from plimb.store.cards import CardState
+from plimb.core.job.summary import CardState
 from plimb.web.request import at_hand
 from plimb.web.shop import CardLineOut, EngineLineOut
 from plimb.web.wire import MOST, Answer, read_off

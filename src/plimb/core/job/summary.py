@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date
 from decimal import Decimal
+from enum import StrEnum
 
 from plimb.core.job.stages import Stage
 from plimb.core.job.status import JobStatus
@@ -93,3 +94,11 @@ class NextCheck:
             "" if self.next_check_on is None else f"by {self.next_check_on:%Y-%m-%d}",
         ]
         return " or ".join(filter(None, at))
+
+
+class CardState(StrEnum):
+    """Where a card stands among the others."""
+
+    OPEN = "open"
+    SIGNED = "signed"
+    AWAY = "away"
