@@ -44,6 +44,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     in_hand(page, "1 IN R")
     expect(entry(page)).to_be_focused()
     page.keyboard.type("250")
+    expect(page.locator("#understood")).to_contain_text("2.50")
     page.get_by_role("button", name="Close the micrometer").click()
     expect(entry(page)).to_have_value(re.compile(r"^250 \d\.\d+$"))
     entry(page).focus()

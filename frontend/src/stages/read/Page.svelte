@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Read: how to get at the shims, and what came out of each valve. */
+  import type { Refusal } from "../../api/client";
   import { preferences } from "../../state/preferences.svelte";
   import { Button, Field, Form, Pair, Select } from "../../kit";
   import { shopState } from "../../state/shop.svelte";
@@ -35,6 +36,14 @@
     // a reading goes beside what is there: a marking, or the readings before
     if (!job.signed && job.inHand) job.entry.draft = `${job.entry.draft.trim()} ${reading}`.trim();
   });
+  async function close(): Promise<void> {
+    if (!job.inHand) return;
+    try {
+      await stream.press(job.id, job.inHand);
+    } catch (error) {
+      job.queue.refusal = error as Refusal;
+    }
+  }
   $effect(() => {
     stream.start();
     return () => stream.stop();
@@ -114,7 +123,7 @@
       />
       {#if stream.connected}
         <Button
-          onclick={() => job.inHand && void stream.press(job.id, job.inHand)}
+          onclick={() => void close()}
           title="The simulated micrometer closes on this valve's piece">Close the micrometer</Button
         >
       {/if}
