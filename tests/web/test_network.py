@@ -99,6 +99,51 @@ def test_others_come_in_encrypted_and_signed_in(network):
         assert spoken.version() in ("TLSv1.2", "TLSv1.3")
 
 
+def test_connections_that_trickle_keep_nobody_out_of_the_encrypted_server(network):
+    """Half never finish their handshake, half send a request that never ends."""
+    ask, port = network
+    lax = ssl.create_default_context()
+    lax.check_hostname, lax.verify_mode = False, ssl.CERT_NONE
+    trickling = []
+    try:
+        for number in range(200):
+            wire = socket.create_connection(("127.0.0.1", port), timeout=30)
+            trickling.append(wire)
+            if number % 2:
+                trickling[-1] = spoken = lax.wrap_socket(wire)
+                spoken.sendall(b"POST /api/cards HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Le")
+            else:
+                wire.sendall(b"\x16\x03\x01\x02")
+        assert ask("GET", "/api/health")[0].status == 200
+        assert (
+            ask("POST", "/api/people/here", {"person_id": 1, "code": "hill-climb"})[0].status == 200
+        )
+    finally:
+        for wire in trickling:
+            wire.close()
+
+
+def test_a_calendar_is_read_by_whoever_has_its_address_and_made_by_owners(known):
+    database = Database(known)
+    add_person(database, name="Pim", role=PersonRole.TECHNICIAN, code="4711", now=NOON)
+    app = create_app(database, clock=lambda: NOON, host="0.0.0.0", names=("shop.example",))
+    elsewhere = {"base_url": "https://shop.example"}
+    pim, oda, nobody = (app.test_client() for _one in range(3))
+    for client, person, code in ((oda, 1, "hill-climb"), (pim, 2, "4711")):
+        said = client.post(
+            "/api/people/here", json={"person_id": person, "code": code}, **elsewhere
+        )
+        assert said.status_code == 200
+    assert pim.post("/api/calendar", **elsewhere).status_code == 403
+    path = oda.post("/api/calendar", **elsewhere).json["path"]
+    read = nobody.get(path, **elsewhere)
+    assert (read.status_code, read.mimetype) == (200, "text/calendar")
+    assert nobody.get(path.replace(".ics", "x.ics"), **elsewhere).status_code == 404
+    for closed in ("/api/due", "/api/due.ics", "/api/calendar", "/api/engines/1/past.csv"):
+        assert nobody.get(closed, **elsewhere).status_code == 401
+    database.close()
+
+
 def test_on_the_network_nobody_set_up_reads_nothing(school):
     client = create_app(school, host="0.0.0.0", names=("shed",)).test_client()
     assert client.get("/api/shop", base_url="https://shed:8017").status_code == 401
