@@ -6,9 +6,11 @@ from datetime import date, timedelta
 import pytest
 
 from plimb.actions import bench
+from plimb.actions.assortment import assortment_csv, read_assortment
 from plimb.actions.bench import find_cards, find_engines, read_due, read_shop
 from plimb.actions.choosing import choose_piece
 from plimb.actions.correcting import put_away
+from plimb.actions.drawer import add_pieces
 from plimb.actions.due import calendar_at, due_calendar, new_calendar_address
 from plimb.actions.fitting import fit_piece
 from plimb.actions.notebook import (
@@ -252,3 +254,33 @@ def test_records_of_before_are_made_up_for_when_they_are_asked_for(database):
     page = read_years(database, one.engine_id)
     assert page.next_check.startswith("Check by 21")
     assert Why.INTERVAL == "interval"
+
+
+def test_the_drawer_says_what_to_keep_for_a_year_against_what_lies_there(database):
+    one = job(database)
+    for number, gaps in enumerate((("19", "18", "27", "26"), ("14", "15", "25", "25"))):
+        one.open(distance=12_000 + 6000 * number, kind=JobKind.SET if number else JobKind.HEAD_WORK)
+        if not number:
+            for valve in VALVES:
+                one.shim(valve, "250 2.500")
+        for valve, text in zip(VALVES, gaps, strict=True):
+            one.gap(valve, text)
+        one.act(sign_card, signed_by="Oda", remarks="As it is")
+        with database.writing("moved back in time") as session:
+            session.get(CardRow, one.card.id).opened_at = NOON - timedelta(days=400 - 365 * number)
+            session.get(EngineRow, one.engine_id).outlook = None
+    read_shop(database, NOON.date())
+    with database.reading() as session:
+        family = read_assortment(session).families[0]
+        text = assortment_csv(session)
+    kept = {one.size_nm: one for one in family.sizes}
+    # IN L falls to about 0.09 in the year to come: the middle of its range wants about 2.43
+    assert mm("2.45") in kept or mm("2.40") in kept
+    assert family.cost is None
+    assert all(one.buy == one.keep for one in family.sizes)
+    size = max(kept, key=lambda nm: kept[nm].keep)
+    add_pieces(database, family_id=family.id, text=f"{size // 10_000}x9", now=NOON)
+    with database.reading() as session:
+        again = {one.size_nm: one for one in read_assortment(session).families[0].sizes}
+    assert (again[size].there, again[size].buy) == (9, 0)
+    assert text.splitlines()[0] == "family,thickness_mm,keep,there,buy,expected"

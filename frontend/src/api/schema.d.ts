@@ -944,6 +944,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drawer/assortment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return what the shop's engines will want within a year, against what lies there. */
+        get: operations["get_drawer_get_assortment"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer/csv": {
         parameters: {
             query?: never;
@@ -1628,6 +1645,16 @@ export interface components {
             /** Reading */
             reading: string | null;
             verdict: components["schemas"]["Verdict"] | null;
+        };
+        /**
+         * AssortmentOut
+         * @description What to keep in the drawer for a year.
+         */
+        AssortmentOut: {
+            /** Families */
+            families: components["schemas"]["FamilyToKeepOut"][];
+            /** Said */
+            said: string;
         };
         /**
          * AwayIn
@@ -2656,6 +2683,22 @@ export interface components {
             high: components["schemas"]["LengthOut"];
             low: components["schemas"]["LengthOut"];
             step: components["schemas"]["LengthOut"];
+        };
+        /**
+         * FamilyToKeepOut
+         * @description One family's sizes, what buying them comes to, and what a kit would.
+         */
+        FamilyToKeepOut: {
+            /** Cost */
+            cost: string | null;
+            /** Id */
+            id: number;
+            /** Kit */
+            kit: string;
+            /** Name */
+            name: string;
+            /** Sizes */
+            sizes: components["schemas"]["SizeToKeepOut"][];
         };
         /**
          * FileIn
@@ -4029,6 +4072,21 @@ export interface components {
             signed_by: string;
             /** Version */
             version: number;
+        };
+        /**
+         * SizeToKeepOut
+         * @description One size: how many to keep, how many lie there, how many to buy, how many are expected.
+         */
+        SizeToKeepOut: {
+            /** Buy */
+            buy: number;
+            /** Expected */
+            expected: string;
+            /** Keep */
+            keep: number;
+            size: components["schemas"]["LengthOut"];
+            /** There */
+            there: number;
         };
         /**
          * Slip
@@ -9807,6 +9865,89 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrawerOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_drawer_get_assortment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssortmentOut"];
                 };
             };
             /** @description Refused */

@@ -154,7 +154,7 @@ def keep_outlook(session: Session, engine_id: int) -> None:
     session.flush()
     past = past_of_engine(session, engine_id)
     seen = forecast(past.engine.clearances, past.checks, past.machine.interval)
-    outlook = outlook_of(seen, past.measure, past.promised, past.checks)
+    outlook = outlook_of(past.engine.clearances, seen, past.measure, past.promised, past.checks)
     row = session.get(EngineRow, engine_id)
     assert row is not None  # it has a revision
     row.outlook, row.due_on = outlook, outlook.on

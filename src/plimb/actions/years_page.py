@@ -130,7 +130,7 @@ def read_years(database: Database, engine_id: int) -> YearsView:
     clearances, measure = past.engine.clearances, past.measure
     seen = forecast(clearances, past.checks, past.machine.interval)
     pairs = twins(clearances, left_now(past))
-    outlook = outlook_of(seen, measure, past.promised, past.checks)
+    outlook = outlook_of(clearances, seen, measure, past.promised, past.checks)
     runs = lives(past.checks)
     shown = runs[-1:] if runs_backwards(past.checks) else runs
     counters = [int(one.at or 0) for life in shown for one in life]

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session, load_only
 
 from plimb.core.job.kinds import JobKind
 from plimb.core.job.summary import CardState
+from plimb.core.wear.due import Outlook
 from plimb.core.wear.stack import Seen
 from plimb.store.cards import in_state, line_query
 from plimb.store.tables.card import CardRow
@@ -93,6 +94,12 @@ def undated_engines(session: Session, most: int) -> Sequence[EngineRow]:
         .order_by(EngineRow.label)
     )
     return session.scalars(query.limit(most)).all()
+
+
+def all_outlooks(session: Session) -> list[Outlook]:
+    """Return when every engine is due and what it will want, where that was worked out."""
+    query = select(EngineRow.outlook).where(EngineRow.outlook.is_not(None))
+    return [one for one in session.scalars(query) if one is not None]
 
 
 def count_due(session: Session, until: date) -> int:

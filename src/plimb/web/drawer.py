@@ -8,6 +8,13 @@ from flask import Response
 from pydantic import AfterValidator, BaseModel, Field
 
 from plimb.actions import drawer, drawer_csv, families, orders
+from plimb.actions.assortment import (
+    Assortment,
+    FamilyToKeep,
+    SizeToKeep,
+    assortment_csv,
+    read_assortment,
+)
 from plimb.actions.drawer import DrawerView, FamilyView, Pocket, ShimView
 from plimb.core.shim.location import Location
 from plimb.core.shim.marking import Code
@@ -104,6 +111,31 @@ def get_pocket(family_id: int, query_data: PocketAsked) -> PocketPiecesOut:
 def get_drawer() -> DrawerView:
     """Return the drawer as it lies."""
     return _drawer()
+
+
+SizeToKeepOut = answer_of(SizeToKeep, "SizeToKeepOut")
+FamilyToKeepOut = answer_of(FamilyToKeep, "FamilyToKeepOut")
+
+
+@read_off(Assortment)
+class AssortmentOut(Answer):
+    """What to keep in the drawer for a year."""
+
+
+@blueprint.get("/drawer/assortment")
+@blueprint.output(AssortmentOut)
+def get_assortment() -> Assortment:
+    """Return what the shop's engines will want within a year, against what lies there."""
+    with at_hand().reading() as session:
+        return read_assortment(session)
+
+
+@blueprint.get("/drawer/assortment.csv")
+@blueprint.doc(hide=True)
+def get_assortment_csv() -> Response:
+    """Return what is to be bought as CSV."""
+    with at_hand().reading() as session:
+        return csv_answer(assortment_csv(session), "assortment.csv")
 
 
 class RunIn(Sent):

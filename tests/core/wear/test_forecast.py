@@ -123,16 +123,16 @@ def test_due_by_whatever_comes_first_and_on_the_day_that_its_use_says():
     checks = past(1000, 7000, 13_000)
     assert usual_use(checks) == pytest.approx(12_000 / 730)
     seen = forecast(CLEARANCES, checks, Decimal(3650))
-    due = outlook_of(seen, Measure.KM, Promise(), checks)
+    due = outlook_of(CLEARANCES, seen, Measure.KM, Promise(), checks)
     assert (due.by, due.at, due.on) == (By.INTERVAL, 16_650, date(2022, 10, 9))
     assert due.when(date(2022, 10, 9)) is When.OVERDUE
     assert due.when(date(2022, 9, 20)) is When.SOON
     assert due.when(date(2022, 5, 1)) is When.LATER
-    signed = outlook_of(seen, Measure.KM, Promise(at=Decimal(14_000)), checks)
+    signed = outlook_of(CLEARANCES, seen, Measure.KM, Promise(at=Decimal(14_000)), checks)
     assert (signed.by, signed.at) == (By.SIGNED, 14_000)
-    day = outlook_of(seen, Measure.KM, Promise(on=date(2022, 4, 1)), checks)
+    day = outlook_of(CLEARANCES, seen, Measure.KM, Promise(on=date(2022, 4, 1)), checks)
     assert (day.by, day.on, day.words) == (By.SIGNED, date(2022, 4, 1), "by 2022-04-01: as signed")
-    later = outlook_of(seen, Measure.KM, Promise(at=Decimal(99_000)), checks)
+    later = outlook_of(CLEARANCES, seen, Measure.KM, Promise(at=Decimal(99_000)), checks)
     assert later == due
     assert Outlook().when(date(2022, 1, 1)) is When.UNDATED
     assert usual_use(checks[:1]) is None

@@ -4,6 +4,7 @@
   import { Button, Dialog, Field, Form, Pair, PlaceFrame, Tabs } from "../../kit";
   import { DrawerState } from "./drawer.svelte";
   import FamilyForm from "./FamilyForm.svelte";
+  import Season from "./Season.svelte";
   import PocketFace from "./PocketFace.svelte";
   import PocketPanel from "./PocketPanel.svelte";
 
@@ -136,6 +137,7 @@
                 : `All ${family.pockets.length} sizes`}</Button
             >
           {/if}
+          <Season family_id={family.id} />
         </section>
         <aside class="flex flex-col gap-5">
           {#if pocket}
@@ -158,7 +160,9 @@
                 : ""}{family.supplier ? `, at ${family.supplier}` : ""}.
             </p>
             {#if family.used_by.length}<p class="text-soft">
-                Fits {family.used_by.join("; ")}.
+                Fits {family.used_by.slice(0, 8).join("; ")}{family.used_by.length > 8
+                  ? ` and ${family.used_by.length - 8} more`
+                  : ""}.
               </p>{/if}
             <Button class="mt-1" onclick={() => edit(false)}>Change the family</Button>
           </section>

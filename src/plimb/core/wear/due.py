@@ -6,7 +6,9 @@ from datetime import date, timedelta
 from decimal import Decimal
 from enum import StrEnum
 
+from plimb.core.engine.engine import Clearance
 from plimb.core.engine.machine import Measure
+from plimb.core.wear.assortment import Want
 from plimb.core.wear.forecast import Forecast, Why
 from plimb.core.wear.sentences import grouped
 from plimb.core.wear.stack import Check
@@ -47,7 +49,7 @@ class Outlook:
     """When an engine is due. `at` is the counter's figure, `on` the day, by its usual use.
 
     `per_year` is how far it runs in a year, None where dated distances do not tell; `odd` are
-    the valves that wear unlike their kind.
+    the valves that wear unlike their kind; `wants` the sizes it will want within a year.
     """
 
     at: int | None = None
@@ -60,6 +62,7 @@ class Outlook:
     last_at: int | None = None
     checks: int = 0
     odd: tuple[str, ...] = ()
+    wants: tuple[Want, ...] = ()
 
     def when(self, today: date) -> When:
         """Return where it stands on a day."""
@@ -108,11 +111,16 @@ def usual_use(checks: Sequence[Check]) -> float | None:
 
 
 def outlook_of(
-    seen: Forecast, measure: Measure, promised: Promise, checks: Sequence[Check]
+    clearances: Sequence[Clearance],
+    seen: Forecast,
+    measure: Measure,
+    promised: Promise,
+    checks: Sequence[Check],
 ) -> Outlook:
     """Return when an engine is due: the earliest of what was signed, its wear and its maker's.
 
     Args:
+        clearances: The engine's.
         seen: Its forecast, which never goes beyond the maker's interval.
         measure: What its counter counts.
         promised: The next check as it was signed.
@@ -144,7 +152,18 @@ def outlook_of(
         last_at=None if last is None or last.at is None else int(last.at),
         checks=len(checks),
         odd=tuple(one.valve for one in seen.valves if one.odd),
+        wants=_wants(clearances, seen, per_day),
     )
+
+
+def _wants(
+    clearances: Sequence[Clearance], seen: Forecast, per_day: float | None
+) -> tuple[Want, ...]:
+    """Return what the engine will want within a year of its usual use."""
+    if seen.drawn is None or per_day is None:
+        return ()
+    away = per_day * 365.25
+    return tuple(want for one in clearances for want in seen.drawn.wants(one, away))
 
 
 def _day(due: int | None, last: Check | None, per_day: float | None) -> date | None:

@@ -11,8 +11,10 @@ a fixed seed: the same past has the same forecast. Floats stay in here; lengths 
 nanometres.
 """
 
-from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
 from decimal import ROUND_FLOOR, Decimal
 from enum import StrEnum
 
@@ -20,6 +22,7 @@ import numpy as np
 
 from plimb.core.engine.engine import Clearance
 from plimb.core.measure.limits import Verdict, judge
+from plimb.core.wear.assortment import LEAST_WANT, Want
 from plimb.core.wear.odd import Odd, odd_valves
 from plimb.core.wear.rates import Model, Weighed, model_of, posterior
 from plimb.core.wear.regression import Floats
@@ -90,6 +93,7 @@ class Forecast:
     checks: tuple[Check, ...]
     valves: tuple[ValveForecast, ...]
     next_check: NextCheck
+    drawn: Drawn | None = field(default=None, compare=False, repr=False)
 
     @property
     def by_name(self) -> Mapping[str, ValveForecast]:
@@ -132,6 +136,7 @@ def forecast(
         checks=life,
         valves=valves,
         next_check=_next_check(clearances, last, drawn, interval),
+        drawn=drawn,
     )
 
 
@@ -177,6 +182,30 @@ class Drawn:
             return None
         early, best, late = (_at(away, share) for share in (EARLY, 0.5, LATE))
         return Reach(best=best, early=early, late=late)
+
+    def wants(self, one: Clearance, away: float) -> Iterator[Want]:
+        """Give the sizes that a valve will want when the engine has run so far, if it wants one.
+
+        It wants one where its gap will be below the range, or in the tightest fifth of it; which,
+        brings it nearest the middle. Where its piece is not known nothing can be said.
+        """
+        now = self._model.piece_now(one.id, self._draws)
+        known = self._model.book_now(one.id)
+        sizes = np.array(one.family.sizes(), dtype=np.float64) / 1000
+        if now is None or known is None or one.check is None or not len(sizes):
+            return
+        stack = self._draws[:, self._place[one.id]] - self._rates(one.id) * away / self._model.span
+        low, high = one.check.low_nm / 1000, one.check.high_nm / 1000
+        wanting = stack - now < low + (high - low) / 5
+        ideal = stack[wanting] - (low + high) / 2
+        chosen = np.abs(ideal[:, None] - sizes[None, :]).argmin(axis=1)
+        for place, count in zip(*np.unique(chosen, return_counts=True), strict=True):
+            chance = float(count) / len(stack)
+            if chance >= LEAST_WANT:
+                size_nm = one.family.sizes()[int(place)]
+                yield Want(
+                    diameter_nm=one.family.diameter_nm, size_nm=size_nm, chance=round(chance, 4)
+                )
 
     def first(self, clearances: Sequence[Clearance]) -> tuple[int | None, str | None]:
         """Return how far until the first valve is at its minimum (5 % point), and which it is."""

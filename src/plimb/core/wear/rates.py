@@ -54,6 +54,11 @@ class Model:
         found: Floats = book + draws[:, place]
         return found
 
+    def book_now(self, valve: str) -> float | None:
+        """Return the thickness of the piece that is in by the book, in µm; None if not known."""
+        piece = self.past[valve].pieces[-1] if valve in self.past else None
+        return None if piece is None else piece.thickness_nm / 1000
+
 
 def model_of(clearances: Sequence[Clearance], past: Mapping[str, Past]) -> Model:
     """Return the rows for the valves that were seen."""
