@@ -14,6 +14,7 @@ import sys
 import tempfile
 from concurrent.futures import ProcessPoolExecutor
 from datetime import datetime, timedelta
+from http.client import HTTPConnection
 from multiprocessing import get_context
 from pathlib import Path
 from statistics import median, quantiles
@@ -203,6 +204,53 @@ def measured(path: Path, cards: int) -> dict[tuple[str, int], float]:
     return found
 
 
+def written(port: int, card: int, valves: list[str], seconds: float) -> int:
+    """Write readings on one card as fast as they are acknowledged; return how many were."""
+    wire, version, done = HTTPConnection("127.0.0.1", port), 1, 0
+    begun = perf_counter()
+    while perf_counter() - begun < seconds:
+        body = {
+            "version": version, "key": f"fast-{card}-{done:06}", "purpose": "found",
+            "valve": valves[done % len(valves)], "text": str(14 + done % 5), "unit": "mm",
+            "repeats": False, "reason": "",
+        }  # fmt: skip
+        wire.request("POST", f"/api/cards/{card}/gaps", json.dumps(body),
+                     {"Content-Type": "application/json"})  # fmt: skip
+        answer = wire.getresponse()
+        said = json.loads(answer.read())
+        assert answer.status == 200, said
+        version, done = said["version"], done + 1
+    wire.close()
+    return done
+
+
+def acts(clients: int = 8, seconds: float = 10.0) -> None:
+    """Print how many acknowledged acts a second one record takes from so many at once."""
+    logging.getLogger("waitress.queue").setLevel(logging.ERROR)
+    with tempfile.TemporaryDirectory() as folder:
+        database = Database(Path(folder) / "acts.sqlite3")
+        document = entered(Layout.INLINE_FOUR)
+        valves = [one["id"] for one in document["engine"]["valves"]]
+        engine = register_engine(
+            database, label="fast", note="", now=TODAY, document=json.dumps(document)
+        )
+        cards = [
+            open_card(database, engine_id=engine, opened_by="Oda", reason="Fast", now=TODAY).id
+            for _one in range(clients)
+        ]
+        server = create_server(create_app(database), host="127.0.0.1", port=0, threads=8)
+        Thread(target=server.run, daemon=True).start()
+        port = server.effective_port  # type: ignore[union-attr]
+        with ProcessPoolExecutor(clients, get_context("spawn")) as pool:
+            many = pool.map(written, [port] * clients, cards, [valves] * clients,
+                            [seconds] * clients)  # fmt: skip
+            total = sum(many)
+        print(f"{clients} clients: {total / seconds:.0f} acknowledged readings a second, each "
+              "answered with its whole 16-valve card")  # fmt: skip
+        server.close()
+        database.close()
+
+
 def main(*sizes: int) -> None:
     """Print the table: each place at each size, as multiples of an empty request."""
     tables = {}
@@ -225,4 +273,5 @@ def main(*sizes: int) -> None:
 
 
 if __name__ == "__main__":
+    acts()
     main(*(int(word) for word in sys.argv[1:] or ("10", "1000", "10000")))

@@ -4606,6 +4606,8 @@ export interface components {
         YearsOut: {
             /** Begins */
             begins: number;
+            /** Beside */
+            beside: string[];
             /** Cautions */
             cautions: string[];
             /** Checks */

@@ -4,6 +4,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import date
 
+from sqlalchemy.orm import Session
+
 from plimb.actions.years import Past, make_up_for_years, past_of_engine
 from plimb.core.engine.engine import Clearance, Side
 from plimb.core.engine.layout import HeadDrawing, draw_head
@@ -30,6 +32,7 @@ from plimb.core.wear.stack import (
     past_of,
     runs_backwards,
 )
+from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
 
@@ -108,6 +111,7 @@ class YearsView:
     sentences: tuple[str, ...]
     next_check: str
     cautions: tuple[str, ...]
+    beside: tuple[str, ...]
 
 
 def left_now(past: Past) -> Mapping[str, Gap]:
@@ -127,6 +131,7 @@ def read_years(database: Database, engine_id: int) -> YearsView:
     with database.reading() as session:
         past = past_of_engine(session, engine_id)
         label = newest_revision(session, engine_id).engine.label
+        beside = _beside(session, past)
     clearances, measure = past.engine.clearances, past.measure
     seen = forecast(clearances, past.checks, past.machine.interval)
     pairs = twins(clearances, left_now(past))
@@ -155,7 +160,21 @@ def read_years(database: Database, engine_id: int) -> YearsView:
         sentences=head_words(clearances, seen, pairs, measure, past.unit),
         next_check=next_check_words(seen.next_check, measure),
         cautions=_cautions(past, seen),
+        beside=beside,
     )
+
+
+def _beside(session: Session, past: Past) -> tuple[str, ...]:
+    """Return what else was looked at, compression before all, at the last two that say so."""
+    said: list[str] = []
+    for check in reversed(past.checks):
+        if check.card is None or len(said) == 2:
+            continue
+        checks = get_card(session, check.card, whole=False).checks
+        if checks is not None and (lines := checks.lines()):
+            day = "" if check.on is None else f"{check.on:%Y-%m-%d}: "
+            said.append(day + "; ".join(lines))
+    return tuple(said)
 
 
 def _ends(last: int, counters: list[int], outlook: Outlook) -> int:

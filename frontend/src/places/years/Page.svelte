@@ -58,6 +58,7 @@
         <p class="text-xl font-[620]">{years.next_check}</p>
         {#if years.due}<p>Due {years.due}.</p>{/if}
         {#each years.sentences as said (said)}<p class="leading-6">{said}</p>{/each}
+        {#each years.beside as said (said)}<p class="text-soft leading-6">{said}</p>{/each}
         {#each years.cautions as said (said)}
           <p class="border-now my-1 border-l-4 pl-2 leading-6">{said}</p>
         {/each}
