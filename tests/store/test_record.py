@@ -1,6 +1,7 @@
 """The record: its schema, and lines that are superseded but never overwritten."""
 
 import sqlite3
+from concurrent.futures import ThreadPoolExecutor
 
 import pytest
 from alembic.autogenerate import compare_metadata
@@ -8,6 +9,7 @@ from alembic.migration import MigrationContext
 from sqlalchemy import inspect, text
 from sqlalchemy.exc import IntegrityError
 
+from plimb.actions.bench import read_shop
 from plimb.actions.choosing import choose_piece
 from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
@@ -19,6 +21,7 @@ from plimb.core.lengths import Unit, mm
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.tables.base import Base
+from plimb.store.tables.engine import EngineRow
 
 
 def test_the_migrations_from_empty_give_exactly_the_tables_of_the_models(database):
@@ -202,3 +205,11 @@ def test_no_card_is_opened_for_an_engine_that_is_not_there(school, hand):
             school, engine_id=99, opened_by="Ada", reason="x", distance=None,
             now=hand(0, 0).change().now,
         )  # fmt: skip
+
+
+def test_an_empty_record_is_read_while_somebody_writes(database):
+    """A shop that nobody has named yet is made up for whoever looks, and written by nobody."""
+    with ThreadPoolExecutor(1) as pool, database.writing("held up") as session:
+        session.add(EngineRow(label="held", note=""))
+        session.flush()
+        assert pool.submit(read_shop, database).result(timeout=60).name == "My shop"

@@ -51,7 +51,8 @@ class Database:
         self.engine = _engine(path)
         migrate(self.engine)
         about = {"record": path}
-        self._readers = sessionmaker(self.engine, info=about)
+        # a reader writes nothing, whatever is made up in it: it would wait for whoever writes
+        self._readers = sessionmaker(self.engine, info=about, autoflush=False)
         self._writers = sessionmaker(self.engine.execution_options(writes=True), info=about)
         self._door, self._inside, self._shut = Condition(), 0, False
         self._mine, self._in_turn = local(), Turns()
