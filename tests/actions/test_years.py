@@ -155,6 +155,18 @@ def test_an_old_notebook_is_shown_as_understood_before_anything_is_kept(database
     assert [(one.on, one.at, one.valves) for one in past(one).checks] == strip
 
 
+def test_what_a_counter_counts_is_not_made_up(database):
+    one = Job(database)
+    with database.reading() as session, pytest.raises(BadValue, match="counter counts"):
+        read_notebook(session, one.engine_id, NOTES)
+    one.revise(lambda engine: engine.update(counter="h"))
+    with database.reading() as session:
+        seen = read_notebook(
+            session, one.engine_id, "date,counter,valve,gap\n2024-01-01,31.5,IN L,15\n"
+        )
+    assert seen.rows[0].words == "2024-01-01 at 31.5 h: IN L, gap 0.15 mm"
+
+
 def test_a_notebook_without_a_row_that_can_be_read_is_refused(database):
     one = job(database)
     for text in ("date,valve\n", "date,valve,gap\n2024-01-01,NO,15\n"):

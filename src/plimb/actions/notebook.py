@@ -18,7 +18,6 @@ from plimb.core.measure.gap import Gap
 from plimb.core.measure.shorthand import parse_reading
 from plimb.core.measure.uncertainty import USUAL_DOUBT
 from plimb.core.shim.shim import parse_shim
-from plimb.core.wear.sentences import grouped
 from plimb.core.wear.stack import Piece, Seen
 from plimb.core.words import Units
 from plimb.files.engine_file import parsed_engine
@@ -192,10 +191,18 @@ def _rows(
     session: Session, engine_id: int, text: str
 ) -> tuple[tuple[NotedRow, ...], tuple[_Read, ...]]:
     file, engine = parsed_engine(newest_revision(session, engine_id).document)
-    measure = past_of_engine(session, engine_id).measure
+    past = past_of_engine(session, engine_id)
+    measure = past.measure
     shown, read = [], []
     taken: set[tuple[date, Decimal | None, str]] = set()
-    for number, row in enumerate(read_csv(text, NEEDED, OPTIONAL), 2):
+    table = read_csv(text, NEEDED, OPTIONAL)
+    if not past.counted and any(row.get("counter") for row in table):
+        raise BadValue(
+            "Nobody has said what this engine's counter counts. Say so on the engine first: "
+            "kilometres, miles or hours.",
+            field="counter",
+        )
+    for number, row in enumerate(table, 2):
         words = fault = ""
         try:
             one = _row(row, engine, file.units)
@@ -255,7 +262,7 @@ def _day(typed: str) -> date:
 
 
 def _words(one: _Read, engine: Engine, units: Units, measure: Measure) -> str:
-    at = "" if one.at is None else f" at {grouped(int(one.at))} {measure.words}"
+    at = "" if one.at is None else f" at {one.at.normalize():f} {measure.words}"
     said = [f"{one.on:%Y-%m-%d}{at}: {engine.names[one.key]}"]
     seen = one.seen
     if seen.found is not None:

@@ -31,6 +31,7 @@ from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
 from plimb.store.years import (
     PastCard,
+    counted_in,
     noted_checks,
     past_cards,
     without_outcome,
@@ -42,13 +43,17 @@ KM_PER_MILE = Decimal("1.609344")
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Past:
-    """What is known of an engine's past: its checks in order of time, and what they are read by."""
+    """What is known of an engine's past: its checks in order of time, and what they are read by.
+
+    Where nobody has said what its counter counts it is not `counted`, and no check has a figure.
+    """
 
     engine: Engine
     machine: Machine
     unit: Unit
     shim_unit: Unit
     measure: Measure
+    counted: bool
     checks: tuple[Check, ...]
     promised: Promise
 
@@ -91,7 +96,8 @@ def past_of_engine(session: Session, engine_id: int) -> Past:
     """Return an engine's past; NotFound where there is no engine of that number."""
     file, engine = parsed_engine(newest_revision(session, engine_id).document)
     cards, notes = past_cards(session, engine_id), noted_checks(session, engine_id)
-    measure = file.machine.counter or _measure_of(cards)
+    known = file.machine.counter or counted_in(session, engine_id)
+    measure = known or Measure.KM
     checks = [
         Check(
             on=one.opened_at.date(), at=_at(one, measure), valves=one.outcome,
@@ -110,21 +116,10 @@ def past_of_engine(session: Session, engine_id: int) -> Past:
         unit=file.unit,
         shim_unit=file.of_shims,
         measure=measure,
+        counted=known is not None,
         checks=tuple(checks),
         promised=_promised(cards[-1], measure) if cards else Promise(),
     )
-
-
-def _measure_of(cards: tuple[PastCard, ...]) -> Measure:
-    """Return what the counter counts, by the last card that says so."""
-    for one in reversed(cards):
-        if one.distance_mi is not None:
-            return Measure.MILES
-        if one.distance_km is not None:
-            return Measure.KM
-        if one.hours is not None:
-            return Measure.HOURS
-    return Measure.KM
 
 
 def _at(card: PastCard, measure: Measure) -> Decimal | None:

@@ -147,6 +147,13 @@ def _fill(database: Database) -> None:
     for one in school["instruments"]:
         add_instrument(database, **one)
     _stock_up(database, school["families"], school["supplier"])
+    for one in school["cards"]:
+        work, start = one.pop("work"), datetime.fromisoformat(one.pop("opened_at"))
+        with work_of(one["opened_by"]):
+            card = open_card(database, engine_id=engines[one.pop("engine")], **one, now=start)
+            bench = _Bench(database, card, start, school["tray"])
+            for step, *said in work:
+                getattr(bench, step)(*said)
     for one in school["notebooks"]:
         keep_notebook(
             database,
@@ -155,13 +162,6 @@ def _fill(database: Database) -> None:
             noted_by=one["noted_by"],
             now=LAST_SEASON - timedelta(days=25),
         )
-    for one in school["cards"]:
-        work, start = one.pop("work"), datetime.fromisoformat(one.pop("opened_at"))
-        with work_of(one["opened_by"]):
-            card = open_card(database, engine_id=engines[one.pop("engine")], **one, now=start)
-            bench = _Bench(database, card, start, school["tray"])
-            for step, *said in work:
-                getattr(bench, step)(*said)
 
 
 def _blades(database: Database, laid: Mapping[str, Any]) -> None:

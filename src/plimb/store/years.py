@@ -9,6 +9,7 @@ from decimal import Decimal
 from sqlalchemy import column, func, select, table, text
 from sqlalchemy.orm import Session, load_only
 
+from plimb.core.engine.machine import Measure
 from plimb.core.job.kinds import JobKind
 from plimb.core.job.summary import CardState
 from plimb.core.wear.due import Outlook
@@ -51,6 +52,24 @@ def past_cards(session: Session, engine_id: int) -> tuple[PastCard, ...]:
         .order_by(CardRow.opened_at, CardRow.id)
     )
     return tuple(PastCard(**row._mapping) for row in session.execute(query))
+
+
+def counted_in(session: Session, engine_id: int) -> Measure | None:
+    """Return what an engine's counter counts by its last card that says so, None if none does."""
+    query = (
+        select(CardRow.distance_km, CardRow.distance_mi, CardRow.hours)
+        .join(EngineRevisionRow, CardRow.engine_revision_id == EngineRevisionRow.id)
+        .where(EngineRevisionRow.engine_id == engine_id)
+        .order_by(CardRow.opened_at.desc(), CardRow.id.desc())
+    )
+    for km, miles, hours in session.execute(query):
+        if miles is not None:
+            return Measure.MILES
+        if km is not None:
+            return Measure.KM
+        if hours is not None:
+            return Measure.HOURS
+    return None
 
 
 def without_outcome(session: Session, engine_id: int | None = None) -> Sequence[int]:
