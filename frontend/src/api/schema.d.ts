@@ -2304,12 +2304,8 @@ export interface components {
             engines: number;
             /** Open */
             open: number;
-            /** Overdue */
-            overdue: number;
             /** Signed */
             signed: number;
-            /** Soon */
-            soon: number;
         };
         /**
          * CylinderCheckOut
@@ -2348,13 +2344,8 @@ export interface components {
             as_left: boolean;
             /** At */
             at: number;
-            /** Card */
-            card: number | null;
-            gap: components["schemas"]["GapOut"];
             high: components["schemas"]["LengthOut"];
             low: components["schemas"]["LengthOut"];
-            /** On */
-            on: string | null;
         };
         /**
          * DraftIn
@@ -3714,18 +3705,6 @@ export interface components {
             low: components["schemas"]["LengthOut"];
         };
         /**
-         * ReachOut
-         * @description How far from the last check on until the minimum is reached: 90 % of it, None for never.
-         */
-        ReachOut: {
-            /** Best */
-            best: number | null;
-            /** Early */
-            early: number | null;
-            /** Late */
-            late: number | null;
-        };
-        /**
          * ReadingOut
          * @description A gap written down: what was typed, what it says, and in words.
          */
@@ -4384,15 +4363,6 @@ export interface components {
             version: number;
         };
         /**
-         * TwinsOut
-         * @description Two valves that should be alike, and how far apart their gaps were left.
-         */
-        TwinsOut: {
-            apart: components["schemas"]["LengthOut"];
-            /** Valves */
-            valves: string[];
-        };
-        /**
          * UnderstandIn
          * @description Something being typed, to be read back before it is written down.
          */
@@ -4496,7 +4466,6 @@ export interface components {
             odd: components["schemas"]["Odd"] | null;
             rate: components["schemas"]["RateOut"] | null;
             side: components["schemas"]["Side"];
-            to_minimum: components["schemas"]["ReachOut"] | null;
             /** Valve */
             valve: string;
             /** Words */
@@ -4617,28 +4586,18 @@ export interface components {
             drawing: components["schemas"]["DrawingOut"];
             /** Due */
             due: string;
-            /** Due At */
-            due_at: number | null;
             /** Ends */
             ends: number;
             /** Id */
             id: number;
             /** Label */
             label: string;
-            /** Last */
-            last: number;
             /** Lives */
             lives: number[];
-            measure: components["schemas"]["Measure"];
-            /** Name */
-            name: string;
             /** Next Check */
             next_check: string;
             /** Sentences */
             sentences: string[];
-            /** Twins */
-            twins: components["schemas"]["TwinsOut"][];
-            unit: components["schemas"]["Unit"];
             /** Valves */
             valves: components["schemas"]["ValveYearsOut"][];
         };

@@ -12,14 +12,14 @@ from plimb.actions.card_view import NumberedSet
 from plimb.actions.cards import keep_summary
 from plimb.actions.clock import utc_now
 from plimb.actions.views import drawn
-from plimb.actions.years import MADE_UP_AT_ONCE, make_up_for_years
+from plimb.actions.years import MADE_UP_AT_ONCE, make_up_outlooks
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.engine.machine import Measure
 from plimb.core.job.summary import CardState, CardSummary, NextCheck
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Verdict
-from plimb.core.wear.due import MONTH, When
+from plimb.core.wear.due import When
 from plimb.files.engine_file import parsed_engine
 from plimb.store.cards import (
     cards_in,
@@ -35,7 +35,7 @@ from plimb.store.shop import core_set, get_shop, list_blade_sets, list_instrumen
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
 from plimb.store.years import (
-    count_due,
+    count_dated,
     due_engines,
     found_by,
     undated_engines,
@@ -123,8 +123,6 @@ class Counts:
     open: int
     signed: int
     away: int
-    overdue: int
-    soon: int
     dated: int
 
 
@@ -189,7 +187,7 @@ def read_shop(database: Database, today: date | None = None) -> ShopView:
             cards=cards,
             unreadable=unreadable,
             due=_due_lines(due_engines(session, PAGE), today),
-            counts=_counts(session, today),
+            counts=_counts(session),
             blade_sets=tuple(
                 NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
             ),
@@ -197,15 +195,13 @@ def read_shop(database: Database, today: date | None = None) -> ShopView:
         )
 
 
-def _counts(session: Session, today: date) -> Counts:
+def _counts(session: Session) -> Counts:
     return Counts(
         engines=count_engines(session, ""),
         open=count_cards(session, CardState.OPEN),
         signed=count_cards(session, CardState.SIGNED),
         away=count_cards(session, CardState.AWAY),
-        overdue=count_due(session, today),
-        soon=count_due(session, today + MONTH) - count_due(session, today),
-        dated=count_due(session, date.max),
+        dated=count_dated(session),
     )
 
 
@@ -265,7 +261,7 @@ def make_up(database: Database) -> None:
             ):
                 keep_summary(get_card(session, number))
         database.made_up = len(missing) < MADE_UP_AT_ONCE
-    make_up_for_years(database)
+    make_up_outlooks(database)
 
 
 def _engine_lines(

@@ -1,7 +1,5 @@
 """The drawer as CSV: out with like pieces counted together, in a hundred pieces at a time."""
 
-from __future__ import annotations
-
 from collections.abc import Mapping
 from datetime import datetime
 
@@ -17,10 +15,7 @@ from plimb.files.table_csv import read_csv, write_csv
 from plimb.store.asked import done_so_far, note_done
 from plimb.store.database import Database
 from plimb.store.families import core_family, families
-from plimb.store.shims import (
-    add_shims,
-    drawer,
-)
+from plimb.store.shims import add_shims, drawer
 
 COLUMNS = ("family", "marked", "measured_mm", "condition", "count")
 

@@ -159,15 +159,21 @@ MADE_UP_AT_ONCE = 40
 """So many engines are made up for at most when a list is asked for."""
 
 
-def make_up_for_years(database: Database, engine_id: int | None = None) -> None:
-    """Make up for cards and engines of before outcomes and outlooks were kept."""
+def make_up_outcomes(database: Database, engine_id: int) -> None:
+    """Make up for an engine's signed cards of before outcomes were kept."""
     with database.reading() as session:
-        cards = without_outcome(session, engine_id)[:MADE_UP_AT_ONCE]
-        engines = without_outlook(session, MADE_UP_AT_ONCE)
+        cards = without_outcome(session, engine_id)
     for number in cards:
         with suppress(Exception), database.writing("what the years say made up for") as session:
             keep_outcome(get_card(session, number))  # one that cannot be read is said on the bench
+
+
+def make_up_outlooks(database: Database) -> None:
+    """Make up for engines of which it was not worked out when they are due, or not anew."""
+    with database.reading() as session:
+        engines = without_outlook(session, MADE_UP_AT_ONCE)
     for number in engines:
+        make_up_outcomes(database, number)
         with suppress(Exception), database.writing("when it is due made up for") as session:
             keep_outlook(session, number)
 

@@ -6,18 +6,15 @@ from datetime import date
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.years import Past, make_up_for_years, past_of_engine
+from plimb.actions.years import Past, make_up_outcomes, past_of_engine
 from plimb.core.engine.engine import Clearance, Side
 from plimb.core.engine.layout import HeadDrawing, draw_head
-from plimb.core.engine.machine import Measure
-from plimb.core.lengths import Unit
 from plimb.core.measure.gap import Gap
 from plimb.core.wear.due import By, Outlook, outlook_of
-from plimb.core.wear.forecast import Forecast, Rate, Reach, forecast
+from plimb.core.wear.forecast import Forecast, Rate, forecast
 from plimb.core.wear.odd import Odd
 from plimb.core.wear.sentences import (
     ODD_CHECK,
-    Twins,
     head_words,
     next_check_words,
     twins,
@@ -42,11 +39,8 @@ class Dot:
     """One gap on a valve's line: its stack, or the gap alone where the piece is not known."""
 
     at: int
-    on: date | None
-    card: int | None
     low_nm: int
     high_nm: int
-    gap: Gap
     as_left: bool
 
 
@@ -73,7 +67,6 @@ class ValveYears:
     dots: tuple[Dot, ...]
     bands: tuple[Band, ...]
     rate: Rate | None
-    to_minimum: Reach | None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -94,17 +87,12 @@ class YearsView:
 
     id: int
     label: str
-    name: str
-    unit: Unit
-    measure: Measure
     counter_words: str
     begins: int
-    last: int
     ends: int
     lives: tuple[int, ...]
     checks: tuple[PastCheck, ...]
     valves: tuple[ValveYears, ...]
-    twins: tuple[Twins, ...]
     drawing: HeadDrawing
     due: str
     due_at: int | None
@@ -127,7 +115,7 @@ def left_now(past: Past) -> Mapping[str, Gap]:
 
 def read_years(database: Database, engine_id: int) -> YearsView:
     """Return an engine's past and what comes; NotFound where there is none of that number."""
-    make_up_for_years(database, engine_id)
+    make_up_outcomes(database, engine_id)
     with database.reading() as session:
         past = past_of_engine(session, engine_id)
         label = newest_revision(session, engine_id).engine.label
@@ -143,17 +131,12 @@ def read_years(database: Database, engine_id: int) -> YearsView:
     return YearsView(
         id=engine_id,
         label=label,
-        name=past.engine.name,
-        unit=past.unit,
-        measure=measure,
         counter_words=measure.words,
         begins=counters[0] if counters else 0,
-        last=last,
         ends=_ends(last, counters, outlook),
         lives=tuple(int(life[0].at or 0) for life in shown[1:]),
         checks=tuple(_in_table(one, past) for one in past.checks),
         valves=tuple(_valve_years(one, seen, shown, past) for one in clearances),
-        twins=pairs,
         drawing=draw_head(past.engine),
         due=outlook.words if outlook.by is By.SIGNED else "",
         due_at=outlook.at,
@@ -250,7 +233,6 @@ def _valve_years(
         dots=tuple(dots),
         bands=tuple(bands),
         rate=coming.rate,
-        to_minimum=coming.to_minimum,
     )
 
 
@@ -258,11 +240,8 @@ def _dot(sight: Sighting, check: Check) -> Dot:
     low, high = sight.stack() or (round(sight.ends_nm[0]), round(sight.ends_nm[1]))
     return Dot(
         at=int(check.at or 0),
-        on=check.on,
-        card=check.card,
         low_nm=low,
         high_nm=high,
-        gap=sight.gap,
         as_left=sight.as_left,
     )
 

@@ -72,11 +72,17 @@ def counted_in(session: Session, engine_id: int) -> Measure | None:
     return None
 
 
-def without_outcome(session: Session, engine_id: int | None = None) -> Sequence[int]:
-    """Return the signed cards that say nothing for the years yet, of one engine or of all."""
-    query = select(CardRow.id).where(CardRow.signed_at.is_not(None), CardRow.outcome.is_(None))
-    if engine_id is not None:
-        query = query.join(CardRow.revision).where(EngineRevisionRow.engine_id == engine_id)
+def without_outcome(session: Session, engine_id: int) -> Sequence[int]:
+    """Return an engine's signed cards that say nothing for the years yet."""
+    query = (
+        select(CardRow.id)
+        .join(CardRow.revision)
+        .where(
+            EngineRevisionRow.engine_id == engine_id,
+            CardRow.signed_at.is_not(None),
+            CardRow.outcome.is_(None),
+        )
+    )
     return session.scalars(query).all()
 
 
@@ -121,9 +127,9 @@ def all_outlooks(session: Session) -> list[Outlook]:
     return [one for one in session.scalars(query) if one is not None]
 
 
-def count_due(session: Session, until: date) -> int:
-    """Return how many engines are due until a day."""
-    query = select(func.count()).select_from(EngineRow).where(EngineRow.due_on <= until)
+def count_dated(session: Session) -> int:
+    """Return of how many engines a day is known on which they are due."""
+    query = select(func.count()).select_from(EngineRow).where(EngineRow.due_on.is_not(None))
     return session.scalar(query) or 0
 
 

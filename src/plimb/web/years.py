@@ -19,8 +19,7 @@ from plimb.actions.notebook import (
 )
 from plimb.actions.years import history_json
 from plimb.actions.years_page import Band, Dot, PastCheck, ValveYears, YearsView, read_years
-from plimb.core.wear.forecast import Rate, Reach
-from plimb.core.wear.sentences import Twins
+from plimb.core.wear.forecast import Rate
 from plimb.web.cards import Who
 from plimb.web.drawings import DrawingOut
 from plimb.web.once import once
@@ -35,13 +34,11 @@ blueprint = APIBlueprint("years", __name__, url_prefix="/api")
 DotOut = answer_of(Dot, "DotOut")
 BandOut = answer_of(Band, "BandOut")
 RateOut = answer_of(Rate, "RateOut")
-ReachOut = answer_of(Reach, "ReachOut")
 ValveYearsOut = answer_of(ValveYears, "ValveYearsOut")
 PastCheckOut = answer_of(PastCheck, "PastCheckOut")
-TwinsOut = answer_of(Twins, "TwinsOut")
 
 
-@read_off(YearsView)
+@read_off(YearsView, without=("due_at",))
 class YearsOut(Answer):
     """An engine over the years."""
 

@@ -2,30 +2,20 @@
   /** Cards found by their words, or all of a state, page by page. */
   import { type CardLine, type Schemas, answer, api } from "../../api/client";
   import { Button } from "../../kit";
-  import { Attempt } from "../../state/attempt.svelte";
+  import { Pages } from "../../state/pages.svelte";
   import CardRow from "./CardRow.svelte";
 
   let { like, of }: { like: string; of: Schemas["CardState"] | null } = $props();
 
-  const attempt = new Attempt();
-  let cards = $state.raw<readonly CardLine[]>([]);
-  let count = $state<number | null>(null);
-  let asked = 0;
-
-  async function look(skip: number): Promise<void> {
-    const mine = ++asked;
-    await attempt.at(async () => {
-      const query = { like, skip, ...(of ? { state: of } : {}) };
-      const page = await answer(api.GET("/api/cards", { params: { query } }));
-      if (mine !== asked) return; // something else is looked for by now
-      cards = skip ? [...cards, ...page.cards] : page.cards;
-      count = page.count;
-    });
-  }
+  const pages = new Pages<CardLine>(async (skip) => {
+    const query = { like, skip, ...(of ? { state: of } : {}) };
+    const page = await answer(api.GET("/api/cards", { params: { query } }));
+    return { count: page.count, lines: page.cards };
+  });
+  const count = $derived(pages.count);
   $effect(() => {
     void [like, of];
-    const pause = setTimeout(() => void look(0), 120);
-    return () => clearTimeout(pause);
+    return pages.soon(true);
   });
   const stands = (card: CardLine): string =>
     card.signed_at
@@ -35,7 +25,7 @@
       : `${card.measured} of ${card.valves} measured`;
 </script>
 
-{#if attempt.refusal}<p class="py-3">{attempt.refusal.sentence}</p>{/if}
+{#if pages.attempt.refusal}<p class="py-3">{pages.attempt.refusal.sentence}</p>{/if}
 <p class="text-soft py-2" role="status">
   {count === null
     ? "Looking…"
@@ -46,7 +36,7 @@
         : `${count.toLocaleString("en-GB")} cards`}
 </p>
 <ul>
-  {#each cards as card (card.id)}
+  {#each pages.lines as card (card.id)}
     {#snippet see()}
       <span class="px-3.5 text-left font-[560] underline underline-offset-4 max-md:hidden"
         >{card.signed_at ? "Sheet" : card.put_away_at ? "Look" : "Go on"}</span
@@ -60,6 +50,6 @@
     />
   {/each}
 </ul>
-{#if count !== null && cards.length < count}
-  <Button class="my-3" onclick={() => void look(cards.length)}>More</Button>
+{#if pages.more}
+  <Button class="my-3" onclick={() => void pages.look(pages.lines.length)}>More</Button>
 {/if}

@@ -4,37 +4,26 @@
   import HeadMini from "../../head/HeadMini.svelte";
   import { type EngineLine, answer, api } from "../../api/client";
   import { Button, PlaceFrame } from "../../kit";
-  import { Attempt } from "../../state/attempt.svelte";
+  import { Pages } from "../../state/pages.svelte";
   import AddEngine from "../bench/AddEngine.svelte";
 
-  const attempt = new Attempt();
-  let engines = $state.raw<readonly EngineLine[]>([]);
-  let count = $state<number | null>(null);
   let like = $state("");
-  let asked = 0;
-  async function look(skip: number): Promise<void> {
-    const mine = ++asked;
-    await attempt.at(async () => {
-      const page = await answer(api.GET("/api/engines", { params: { query: { like, skip } } }));
-      if (mine !== asked) return; // something else is looked for by now
-      engines = skip ? [...engines, ...page.engines] : page.engines;
-      count = page.count;
-    });
-  }
-  $effect(() => {
-    const pause = setTimeout(() => void look(0), like ? 120 : 0);
-    return () => clearTimeout(pause);
+  const pages = new Pages<EngineLine>(async (skip) => {
+    const page = await answer(api.GET("/api/engines", { params: { query: { like, skip } } }));
+    return { count: page.count, lines: page.engines };
   });
+  const count = $derived(pages.count);
+  $effect(() => pages.soon(like !== ""));
   let adding = $state(false);
   const followers = new Map(kinds.followers.map((one) => [one.value, one.label]));
 </script>
 
-<PlaceFrame title="Engines" refusal={attempt.refusal} onretry={() => look(0)}>
+<PlaceFrame title="Engines" refusal={pages.attempt.refusal} onretry={() => pages.look()}>
   {#snippet acts()}
     <Button onclick={() => (adding = true)}>From a file</Button>
     <Button kind="now" href="/engines/new">From a layout</Button>
   {/snippet}
-  {#if like || (count ?? 0) > engines.length}
+  {#if like || pages.more}
     <label class="mb-3 flex items-center gap-3">
       <span class="text-soft shrink-0">Look for</span>
       <input
@@ -54,7 +43,7 @@
     </p>
   {/if}
   <ul>
-    {#each engines as engine (engine.id)}
+    {#each pages.lines as engine (engine.id)}
       <li class="border-line flex items-center border-b">
         <a
           href="/engines/{engine.id}"
@@ -80,9 +69,9 @@
       </li>
     {/each}
   </ul>
-  {#if count !== null && engines.length < count}
-    <Button class="my-3" onclick={() => void look(engines.length)}
-      >More of {count.toLocaleString("en-GB")}</Button
+  {#if pages.more}
+    <Button class="my-3" onclick={() => void pages.look(pages.lines.length)}
+      >More of {count?.toLocaleString("en-GB")}</Button
     >
   {/if}
   <AddEngine bind:open={adding} />

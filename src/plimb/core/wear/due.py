@@ -1,6 +1,6 @@
 """When an engine is due: by what was signed, by its wear, by the maker; and on which day."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, timedelta
 from decimal import Decimal
@@ -27,6 +27,15 @@ class By(StrEnum):
     NOW = "now"
 
 
+_BY: Mapping[Why, By | None] = {
+    Why.WEAR: By.WEAR,
+    Why.EDGE: By.WEAR,
+    Why.INTERVAL: By.INTERVAL,
+    Why.NOW: By.NOW,
+    Why.UNKNOWN: None,
+}
+
+
 class When(StrEnum):
     """Where an engine stands in the list of what is due."""
 
@@ -48,8 +57,7 @@ class Promise:
 class Outlook:
     """When an engine is due. `at` is the counter's figure, `on` the day, by its usual use.
 
-    `per_year` is how far it runs in a year, None where dated distances do not tell; `odd` are
-    the valves that wear unlike their kind; `wants` the sizes it will want within a year.
+    `odd` are the valves that wear unlike their kind; `wants` the sizes it will want in a year.
     """
 
     at: int | None = None
@@ -57,10 +65,6 @@ class Outlook:
     by: By | None = None
     on: date | None = None
     first: str | None = None
-    per_year: int | None = None
-    last_on: date | None = None
-    last_at: int | None = None
-    checks: int = 0
     odd: tuple[str, ...] = ()
     wants: tuple[Want, ...] = ()
 
@@ -127,14 +131,7 @@ def outlook_of(
         checks: All there were, in order of time.
     """
     per_day, last = usual_use(checks), checks[-1] if checks else None
-    due, by = seen.next_check.at, None
-    if seen.next_check.why in (Why.WEAR, Why.EDGE):
-        by = By.WEAR
-    elif seen.next_check.why is Why.INTERVAL:
-        by = By.INTERVAL
-    elif seen.next_check.why is Why.NOW:
-        by = By.NOW
-    first = seen.next_check.first
+    due, by, first = seen.next_check.at, _BY[seen.next_check.why], seen.next_check.first
     if promised.at is not None and by is not By.NOW and (due is None or promised.at <= due):
         due, by, first = int(promised.at), By.SIGNED, None
     on = _day(due, last, per_day)
@@ -147,10 +144,6 @@ def outlook_of(
         by=by,
         on=on,
         first=first,
-        per_year=None if per_day is None else round(per_day * 365.25),
-        last_on=last.on if last else None,
-        last_at=None if last is None or last.at is None else int(last.at),
-        checks=len(checks),
         odd=tuple(one.valve for one in seen.valves if one.odd),
         wants=_wants(clearances, seen, per_day),
     )
