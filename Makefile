@@ -7,7 +7,7 @@ BIN := .venv/bin
 export UV_COMPILE_BYTECODE = 1
 export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD = 1
 
-FRONT := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts -type f 2>/dev/null)
+FRONT := $(shell find frontend/src frontend/public docs/handbook frontend/index.html frontend/vite.config.ts -type f 2>/dev/null)
 APP := src/plimb/web/app/index.html
 
 .PHONY: help

@@ -8,46 +8,26 @@
   import { route } from "./state/route.svelte";
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./state/shop.svelte";
-  import Due from "./places/due/Page.svelte";
-  import Drawer from "./places/drawer/Page.svelte";
-  import Editor from "./places/engines/Editor.svelte";
-  import Engines from "./places/engines/Page.svelte";
-  import History from "./places/history/Page.svelte";
-  import Shop from "./places/shop/Page.svelte";
   import WhoWorks from "./places/bench/WhoWorks.svelte";
-  import StageFrame from "./card/StageFrame.svelte";
-  import { isStage, kindOf } from "./card/registry";
+  import { kindOf } from "./card/registry";
+  import Opened from "./places/Opened.svelte";
+  import { fetchAhead, placeAt } from "./places/registry";
 
-  const place = $derived.by(() => {
-    const [, first = "", second = "", third = ""] = route.path.split("/");
-    if (first === "") return { name: "bench" as const };
-    if (first === "cards" && /^\d+$/.test(second) && (third === "" || isStage(third)))
-      return {
-        name: "card" as const,
-        id: Number(second),
-        stage: third !== "" && isStage(third) ? third : null,
-      };
-    if (first === "engines" && /^\d+$/.test(second) && third === "years")
-      return { name: "years" as const, id: Number(second) };
-    if (first === "due") return { name: "due" as const };
-    if (first === "engines" && second === "") return { name: "engines" as const };
-    if (first === "engines" && (second === "new" || /^\d+$/.test(second)))
-      return { name: "engine" as const, id: second === "new" ? null : Number(second) };
-    if (first === "drawer") return { name: "drawer" as const };
-    if (first === "history" && /^(card|engine|piece|shop)$/.test(second) && /^\d+$/.test(third))
-      return { name: "history" as const, kind: second, id: Number(third) };
-    if (first === "shop") return { name: "shop" as const };
-    return { name: "nowhere" as const };
-  });
-  const here = $derived(
-    place.name === "card" ? shopState.shop?.cards.find((card) => card.id === place.id) : undefined,
-  );
+  const PAGES: Record<string, string> = { bench: "first-check", years: "years" };
+  const place = $derived(placeAt(route.path));
+  const here = $derived(shopState.shop?.cards.find((card) => card.id === place.card));
 
   if (untrack(() => place.name) !== "bench") void shopState.load();
+  fetchAhead();
 
   $effect(() =>
     keys.register([
-      { key: "?", says: "Show the keys", act: () => (keys.helpOpen = true), inEntry: true },
+      {
+        key: "?",
+        says: "Help for where you are",
+        act: () => (keys.helpOpen = true),
+        inEntry: true,
+      },
       {
         key: "u",
         says: "mm or thou",
@@ -63,19 +43,8 @@
       { key: "b", says: "Back to the bench", act: () => route.go("/"), inEntry: true },
     ]),
   );
-  const entryKeys = [
-    { key: "Enter", says: "Write down what is typed, take the next valve" },
-    { key: "Backspace", says: "In an empty field: bring back what was written, to correct it" },
-    { key: "Escape", says: "Rub out what is being typed" },
-  ];
-  const faces: Record<string, string> = {
-    ArrowUp: "↑",
-    ArrowDown: "↓",
-    ArrowLeft: "←",
-    ArrowRight: "→",
-    PageUp: "Page up",
-    PageDown: "Page down",
-  };
+  /** The page of the handbook for where one is. */
+  const page = $derived(place.stage ?? PAGES[place.name] ?? "index");
 </script>
 
 <svelte:window onkeydown={(event) => keys.listen(event)} onclick={route.follow} />
@@ -149,12 +118,7 @@
           <path d="M10 3a7 7 0 0 1 0 14z" fill="currentColor" />
         </svg>
       </Button>
-      <Button
-        kind="bare"
-        aria-label="Keys"
-        onclick={() => (keys.helpOpen = true)}
-        class="max-sm:hidden">?</Button
-      >
+      <Button kind="bare" aria-label="Help" onclick={() => (keys.helpOpen = true)}>?</Button>
     </div>
   </header>
   {#if reach.away}
@@ -174,28 +138,8 @@
   {/if}
   {#if place.name === "bench"}
     <Bench />
-  {:else if place.name === "card"}
-    {#key place.id}
-      <StageFrame id={place.id} stage={place.stage} />
-    {/key}
-  {:else if place.name === "engines"}
-    <Engines />
-  {:else if place.name === "engine"}
-    {#key place.id}<Editor id={place.id} />{/key}
-  {:else if place.name === "years"}
-    {#key place.id}
-      {#await import("./places/years/Page.svelte") then { default: Years }}<Years
-          id={place.id}
-        />{/await}
-    {/key}
-  {:else if place.name === "due"}
-    <Due />
-  {:else if place.name === "drawer"}
-    <Drawer />
-  {:else if place.name === "history"}
-    {#key route.path}<History kind={place.kind} number={place.id} />{/key}
-  {:else if place.name === "shop"}
-    <Shop />
+  {:else if place.load}
+    {#key place.key}<Opened load={place.load} given={place.given} />{/key}
   {:else}
     <main class="m-auto p-6">
       <h1 class="text-2xl">There is nothing at this address</h1>
@@ -205,17 +149,8 @@
   {/if}
 </div>
 
-<Dialog bind:open={keys.helpOpen} title="Keys">
-  <table class="w-full">
-    <tbody>
-      {#each [...entryKeys, ...keys.acts.filter((act) => act.key !== "Enter")] as act (act.key)}
-        <tr class="border-line border-b">
-          <th scope="row" class="py-1.5 pr-4 text-left font-[620] whitespace-nowrap"
-            >{faces[act.key] ?? act.key}</th
-          >
-          <td>{act.says}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+<Dialog bind:open={keys.helpOpen} title="Help" wide>
+  {#await import("./places/handbook/Help.svelte") then { default: Help }}
+    <Help name={page} ongo={() => (keys.helpOpen = false)} />
+  {/await}
 </Dialog>

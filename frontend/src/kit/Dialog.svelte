@@ -6,15 +6,24 @@
     open = $bindable(false),
     title,
     says = "",
+    wide = false,
     children,
-  }: { open?: boolean; title: string; says?: string; children: Snippet } = $props();
+  }: {
+    open?: boolean;
+    title: string;
+    says?: string;
+    wide?: boolean;
+    children: Snippet;
+  } = $props();
 </script>
 
 <Dialog.Root bind:open>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-[#0a0f0dB0]" />
     <Dialog.Content
-      class="bg-paper border-ink fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border-2"
+      class="bg-paper border-ink fixed top-1/2 left-1/2 z-50 max-h-[92dvh] {wide
+        ? 'w-[min(46rem,94vw)]'
+        : 'w-[min(34rem,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto border-2"
     >
       <div class="ticks h-2.5" aria-hidden="true"></div>
       <div class="px-5 pt-3 pb-5">

@@ -3,7 +3,10 @@
 import { DATA } from "./data";
 
 /** The name of this page's own script, which changes with its content. */
-const OWN = /index-[\w-]+\.js/.exec(import.meta.url)?.[0] ?? "";
+const OWN =
+  /index-[\w-]+\.js/.exec(
+    document.querySelector<HTMLScriptElement>("script[type=module][src]")?.src ?? "",
+  )?.[0] ?? "";
 
 class Reach {
   /** The server did not answer last time: what is shown is what was kept. */

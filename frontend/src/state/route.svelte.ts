@@ -14,6 +14,11 @@ class Route {
     scrollTo(0, 0);
   }
 
+  /** Show a heading of the page, once it is there. */
+  private toAnchor(id: string): void {
+    setTimeout(() => document.getElementById(id)?.scrollIntoView(), 50);
+  }
+
   /** Follow a link inside the application without loading the page again. */
   follow = (event: MouseEvent): void => {
     const link = (event.target as HTMLElement).closest<HTMLAnchorElement>("a[href^='/']");
@@ -22,6 +27,7 @@ class Route {
     if (event.ctrlKey || event.metaKey || event.shiftKey || event.button) return;
     event.preventDefault();
     this.go(link.pathname);
+    if (link.hash) this.toAnchor(link.hash.slice(1));
   };
 }
 
