@@ -26,7 +26,7 @@ from plimb.actions.years import history_json, past_of_engine
 from plimb.actions.years_page import read_years
 from plimb.core.errors import BadValue, NotFound
 from plimb.core.job.kinds import JobKind
-from plimb.core.job.summary import CardState
+from plimb.core.job.summary import CardState, Sought
 from plimb.core.lengths import Unit, mm
 from plimb.core.wear.due import When
 from plimb.core.wear.forecast import Why
@@ -212,7 +212,9 @@ def test_cards_are_found_by_their_words_page_by_page(database, monkeypatch):
     )  # fmt: skip
 
     def ids(asked, state=None, skip=0):
-        return [card.id for card in find_cards(database, asked, state, skip).cards]
+        return [
+            card.id for card in find_cards(database, Sought(like=asked, state=state), skip).cards
+        ]
 
     for asked in ("ticks", "guest", "oda tick", f"{NOON:%B}", f"{NOON:%Y-%m-%d} ticks"):
         assert 1 in ids(asked), asked
@@ -226,10 +228,14 @@ def test_cards_are_found_by_their_words_page_by_page(database, monkeypatch):
     one.act(put_away, away=True)
     assert ids("", CardState.AWAY) == ids("put away") == [one.card.id]
     monkeypatch.setattr(bench, "PAGE", 2)
-    page = find_cards(database, "guest", None, 0)
+    page = find_cards(database, Sought(like="guest"), 0)
     assert (page.count, [card.id for card in page.cards]) == (3, ids("guest")[:2])
     assert ids("guest", skip=2) == [1] if ids("guest")[0] != 1 else True
     assert find_engines(database, "gue", 0).count == 1
+    day, next_day = NOON.date(), NOON.date() + timedelta(days=1)
+    for since, until, there in ((day, day, 3), (next_day, None, 0), (None, date(2020, 1, 1), 0)):
+        asked = Sought(like="guest", since=since, until=until)
+        assert find_cards(database, asked, 0).count == there
     assert find_engines(database, "gue nothing", 0).count == 0
 
 
@@ -242,7 +248,7 @@ def test_cards_from_a_file_are_found_and_say_what_they_say(database):
     del document["origin"]
     document["job"]["reason"] = "Brought along"
     number = import_card(database, json.dumps(document), now=NOON)
-    assert [card.id for card in find_cards(database, "brought", None, 0).cards] == [number]
+    assert [card.id for card in find_cards(database, Sought(like="brought"), 0).cards] == [number]
     with database.reading() as session:
         engine = session.get(CardRow, number).revision.engine_id
     page = read_years(database, engine)
@@ -260,9 +266,8 @@ def test_records_of_before_are_made_up_for_when_they_are_asked_for(database):
     database.made_up = False
     assert [card.id for card in read_shop(database).cards if card.signed_at] == [one.card.id]
     assert len(past(one).checks) == 1
-    assert [card.id for card in find_cards(database, "interval", CardState.SIGNED, 0).cards] == [
-        one.card.id
-    ]
+    there = find_cards(database, Sought(like="interval", state=CardState.SIGNED), 0)
+    assert [card.id for card in there.cards] == [one.card.id]
     page = read_years(database, one.engine_id)
     assert page.next_check.startswith("Check by 21")
     assert Why.INTERVAL == "interval"

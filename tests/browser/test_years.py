@@ -68,7 +68,7 @@ def test_checks_over_two_years_say_what_comes_and_the_next_card_knows_its_pieces
     page.keyboard.type("after head")
     expect(page.get_by_role("status")).to_contain_text("1 card")
     page.keyboard.type("ache")
-    expect(page.get_by_text("No card has all these words.")).to_be_visible()
+    expect(page.get_by_text("No such card.")).to_be_visible()
     no_barriers(page, "bench with nothing found")
     page.keyboard.press("Escape")
 

@@ -6,6 +6,8 @@ is the HiGHS branch-and-bound that the scipy package carries.
 
 import os
 import random
+from dataclasses import replace
+from itertools import product
 
 import numpy as np
 import pytest
@@ -13,6 +15,7 @@ from scipy.optimize import Bounds, LinearConstraint, milp
 
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.search import plan_engine
+from plimb.core.plan.together import Shared, plan_together
 from plimb.core.shim.shim import Source
 
 from .engines import SET_ALL, apart, options, random_case, settled
@@ -161,3 +164,48 @@ def test_a_second_solver_finds_the_same_optimum(seed):
     plan = plan_engine(request)
     check_possible(request, plan)
     assert plan.levels == by_highs(request)
+
+
+def on_top(request):
+    """Return the engine with shims that need no camshaft out."""
+    rows = (replace(row, clearance=replace(row.clearance, camshaft_out=False))
+            for row in request.rows)  # fmt: skip
+    return replace(request, rows=tuple(rows))
+
+
+def test_engines_that_share_a_drawer_do_best_of_all_the_ways_to_divide_it():
+    dice, fought = random.Random(5), 0
+    for number in range(SMALL):
+        one = on_top(random_case(dice, dice.choice([1, 2, 3]), drawer=3, shafts=1))
+        other = on_top(random_case(dice, dice.choice([1, 2]), drawer=0, shafts=1))
+        scarce = {"reuse": True, "buy": dice.random() < 0.2}
+        both = [
+            replace(of, drawer=one.drawer, policy=replace(of.policy, **scarce))
+            for of in (one, other)
+        ]
+        lies = tuple(range(len(one.drawer)))
+        plans = plan_together([Shared(request=of, lies=lies) for of in both])
+        best = None
+        for mine in product(*(range(stock.count + 1) for stock in one.drawer)):
+            shares = (mine, [s.count - taken for s, taken in zip(one.drawer, mine, strict=True)])
+            levels = [
+                plan_engine(replace(of, drawer=tuple(
+                    replace(stock, count=count)
+                    for stock, count in zip(one.drawer, share, strict=True) if count
+                ))).levels
+                for of, share in zip(both, shares, strict=True)
+            ]  # fmt: skip
+            summed = [sum(level) for level in zip(*levels, strict=True)]
+            best = summed if best is None else min(best, summed)
+        assert [sum(level) for level in zip(*(p.levels for p in plans), strict=True)] == best, (
+            number
+        )
+        for stock in one.drawer:
+            used = sum(move.source is Source.DRAWER and move.thickness_nm == stock.thickness_nm
+                       and row.clearance.family.kind == stock.kind
+                       for of, plan in zip(both, plans, strict=True)
+                       for move, row in zip(plan.moves, of.rows, strict=True))  # fmt: skip
+            assert used <= stock.count
+        alone = [sum(level) for level in zip(*(plan_engine(of).levels for of in both), strict=True)]
+        fought += alone != best
+    assert fought > SMALL / 50  # what each would take alone is not to be had by both

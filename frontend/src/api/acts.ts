@@ -59,6 +59,7 @@ export function actsOn(card_id: number) {
     method: put("/api/cards/{card_id}/method"),
     choose: post("/api/cards/{card_id}/choices"),
     takePlan: () => post("/api/cards/{card_id}/plan")({}),
+    takeTogether: () => post("/api/cards/{card_id}/plan/together")({}),
     forbid: put("/api/cards/{card_id}/forbidden"),
     variant: put("/api/cards/{card_id}/variant"),
     fit: put("/api/cards/{card_id}/fitted"),

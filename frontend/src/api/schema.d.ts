@@ -586,6 +586,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/plan/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take this card's share of the plan for all; the other cards' plans go round it from now on. */
+        post: operations["post_together_take_together"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/quotes": {
         parameters: {
             query?: never;
@@ -1527,6 +1544,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the plan of all open cards that wait for pieces. */
+        get: operations["get_together_get_together"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/torque": {
         parameters: {
             query?: never;
@@ -2105,6 +2139,26 @@ export interface components {
          * @enum {string}
          */
         CardState: "open" | "signed" | "away";
+        /**
+         * CardTogetherOut
+         * @description One card's share.
+         */
+        CardTogetherOut: {
+            /** Card Id */
+            card_id: number;
+            /** Label */
+            label: string;
+            /** Moves */
+            moves: components["schemas"]["GetsOut"][];
+            /** Order */
+            order: components["schemas"]["ToBuyOut"][];
+            /** Otherwise */
+            otherwise: string[];
+            /** Out Of Spec */
+            out_of_spec: string[];
+            /** Version */
+            version: number;
+        };
         /**
          * Cause
          * @description What can be behind a residual.
@@ -2825,6 +2879,21 @@ export interface components {
             mm: string;
             /** Thou */
             thou: string;
+        };
+        /**
+         * GetsOut
+         * @description What one valve gets.
+         */
+        GetsOut: {
+            /** From Valve */
+            from_valve: string | null;
+            gap: components["schemas"]["GapOut"] | null;
+            /** Provisional */
+            provisional: boolean;
+            source: components["schemas"]["Source"];
+            thickness: components["schemas"]["LengthOut"] | null;
+            /** Valve */
+            valve: string;
         };
         /**
          * GoneIn
@@ -4220,6 +4289,20 @@ export interface components {
          */
         Thread: "M5" | "M6" | "M7" | "M8" | "M10";
         /**
+         * ToBuyOut
+         * @description Pieces of one size to buy.
+         */
+        ToBuyOut: {
+            /** Count */
+            count: number;
+            diameter: components["schemas"]["LengthOut"] | null;
+            /** Price */
+            price: string | null;
+            thickness: components["schemas"]["LengthOut"];
+            /** Valves */
+            valves: string[];
+        };
+        /**
          * TodoOut
          * @description What one stage asks for, and what of it still waits.
          */
@@ -4231,6 +4314,16 @@ export interface components {
             stage: components["schemas"]["Stage"];
             /** Waiting */
             waiting: string[];
+        };
+        /**
+         * TogetherOut
+         * @description Every open card that waits for pieces, planned at once.
+         */
+        TogetherOut: {
+            /** Cards */
+            cards: components["schemas"]["CardTogetherOut"][];
+            /** To Buy */
+            to_buy: number;
         };
         /**
          * ToolsIn
@@ -7880,6 +7973,95 @@ export interface operations {
         };
     };
     post_plans_take_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_together_take_together: {
         parameters: {
             query?: never;
             header?: never;
@@ -13197,6 +13379,89 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_together_get_together: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TogetherOut"];
                 };
             };
             /** @description Refused */

@@ -35,6 +35,7 @@ const plain: Record<string, Loads<Record<string, never>>> = {
   engines: () => import("./engines/Page.svelte"),
   due: () => import("./due/Page.svelte"),
   drawer: () => import("./drawer/Page.svelte"),
+  together: () => import("./together/Page.svelte"),
   shop: () => import("./shop/Page.svelte"),
 };
 

@@ -16,7 +16,7 @@ from plimb.actions.years import MADE_UP_AT_ONCE, make_up_outlooks
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.engine.machine import Measure
-from plimb.core.job.summary import CardState, CardSummary, NextCheck
+from plimb.core.job.summary import CardState, CardSummary, NextCheck, Sought
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Verdict
 from plimb.core.wear.due import When
@@ -205,14 +205,10 @@ def _counts(session: Session) -> Counts:
     )
 
 
-def find_cards(database: Database, asked: str, state: CardState | None, skip: int) -> CardPage:
-    """Return a page of cards: those that have all the words, or all of a state; newest first."""
+def find_cards(database: Database, sought: Sought, skip: int) -> CardPage:
+    """Return a page of cards, the newest first."""
     with database.reading() as session:
-        if asked.strip():
-            count, rows = found_by(session, asked, state, skip=skip, most=PAGE)
-        else:
-            count = count_cards(session, state)
-            rows = list(cards_in(session, state, skip=skip, most=PAGE))
+        count, rows = found_by(session, sought, skip=skip, most=PAGE)
         cards, _unreadable = _card_lines(session, rows)
         return CardPage(count=count, cards=cards)
 

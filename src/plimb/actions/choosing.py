@@ -10,6 +10,7 @@ from plimb.actions.views import status_of
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import show_mm
+from plimb.core.plan.result import Plan
 from plimb.core.plan.search import known_variant
 from plimb.core.shim.family import check_shim
 from plimb.core.shim.shim import Source
@@ -95,7 +96,12 @@ def take_plan(on: OnCard) -> None:
     Raises:
         NotReady: There is nothing to plan yet, or a piece has gone from the drawer.
     """
-    plan, records = plan_of(on.session, on.card).plan, on.records
+    take_moves(on, plan_of(on.session, on.card).plan)
+
+
+def take_moves(on: OnCard, plan: Plan, *, by_hand: bool = False) -> None:
+    """Decide on each piece of a plan, around what was decided by hand; see `take_plan`."""
+    records = on.records
     stale = {valve for valve, one in status_of(on.card).valves.items() if one.overtaken}
     moves = [move for move in plan.moves if move.thickness_nm is not None and not move.pinned]
     if not moves and not any(move.pinned for move in plan.moves):
@@ -124,7 +130,7 @@ def take_plan(on: OnCard) -> None:
             thickness_nm=move.thickness_nm,
             source=move.source,
             from_valve=move.from_valve,
-            by_hand=False,
+            by_hand=by_hand,
         )
         _decide(on, move.valve, choice)
 

@@ -113,8 +113,14 @@ class PlanView:
         return sure(plan.chance) if plan.changed else "nothing changes"
 
 
-def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanRequest:
-    """Return what the card's plan is made from."""
+def request_of(
+    session: Session, card: CardRow, status: JobStatus, *, shelf: Sequence[ShimRow] | None = None
+) -> PlanRequest:
+    """Return what the card's plan is made from.
+
+    `shelf` are the pieces that lie for every card; where none are given, the sound ones of the
+    drawer.
+    """
     known, shop = families(session), get_shop(session)
     trust = card.trust
     rows, pins, engine = [], {}, engine_of(card)
@@ -146,14 +152,17 @@ def request_of(session: Session, card: CardRow, status: JobStatus) -> PlanReques
             )
     choices = standing(card.rounds[-1].choices, engine).values()
     kept = {row.shim_id for row in choices}
+    kinds = kinds_of(known, rows)
+    if shelf is None:
+        shelf = sound_in_drawer(session, kinds, len(rows))
     at_hand = [
-        *sound_in_drawer(session, _kinds(known, rows), len(rows)),
+        *shelf,
         *(row for row in shims_at(session, tray_of(card)) if row.id in kept),
         *left_over(session, card),
     ]
     return PlanRequest(
         rows=tuple(rows),
-        drawer=_stocks(known, at_hand, rows, trust),
+        drawer=tuple(_stocks(at_hand, kinds, trust)),
         policy=Policy(
             school=school,
             act=around.kind.sets or card.act,
@@ -195,7 +204,7 @@ def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dic
     return {**kept, **recalled}
 
 
-def _kinds(known: Sequence[ShimFamilyRow], plan_rows: list[PlanRow]) -> dict[int, Kind]:
+def kinds_of(known: Sequence[ShimFamilyRow], plan_rows: Sequence[PlanRow]) -> dict[int, Kind]:
     """Return the shop's families whose pieces fit somewhere, with what they are planned as."""
     kinds = {}
     for one in plan_rows:
@@ -205,21 +214,22 @@ def _kinds(known: Sequence[ShimFamilyRow], plan_rows: list[PlanRow]) -> dict[int
     return kinds
 
 
-def _stocks(
-    known: Sequence[ShimFamilyRow], pieces: list[ShimRow], plan_rows: list[PlanRow], trust: Trust
-) -> tuple[Stock, ...]:
-    """Return the sound pieces at hand, like ones counted together."""
-    kinds = _kinds(known, plan_rows)
-    counts: Counter[tuple[int, int, int]] = Counter()
-    for row in pieces:
-        if row.family_id in kinds and row.condition == Condition.SOUND:
-            marked = row.measured_nm is None or trust is Trust.MARKED
-            doubt_nm = thickness_doubt(by_marking=marked)
-            counts[row.family_id, worth(row, trust), doubt_nm] += 1
-    return tuple(
-        Stock(thickness_nm=nm, kind=kinds[family], count=count, doubt_nm=doubt)
-        for (family, nm, doubt), count in sorted(counts.items())
+def stock_of(row: ShimRow, kinds: Mapping[int, Kind], trust: Trust) -> Stock:
+    """Return what one piece counts as in a plan."""
+    marked = row.measured_nm is None or trust is Trust.MARKED
+    return Stock(
+        thickness_nm=worth(row, trust),
+        kind=kinds[row.family_id],
+        doubt_nm=thickness_doubt(by_marking=marked),
     )
+
+
+def _stocks(pieces: Sequence[ShimRow], kinds: Mapping[int, Kind], trust: Trust) -> list[Stock]:
+    """Return the sound pieces at hand, like ones counted together."""
+    sound = [row for row in pieces if row.family_id in kinds and row.condition == Condition.SOUND]
+    counts = Counter((row.family_id, stock_of(row, kinds, trust)) for row in sound)
+    lines = sorted(counts, key=lambda line: (line[0], line[1].thickness_nm, line[1].doubt_nm))
+    return [replace(line[1], count=counts[line]) for line in lines]
 
 
 def plan_of(session: Session, card: CardRow, variant: str | None = None) -> PlanView:

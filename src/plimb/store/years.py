@@ -3,7 +3,7 @@
 import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from datetime import date, datetime
+from datetime import date, datetime, time, timedelta
 from decimal import Decimal
 
 from sqlalchemy import column, func, select, table, text
@@ -11,7 +11,7 @@ from sqlalchemy.orm import Session, load_only
 
 from plimb.core.engine.machine import Measure
 from plimb.core.job.kinds import JobKind
-from plimb.core.job.summary import CardState
+from plimb.core.job.summary import Sought
 from plimb.core.wear.due import Outlook
 from plimb.core.wear.stack import Seen
 from plimb.store.cards import in_state, line_query
@@ -155,24 +155,26 @@ def without_words(session: Session, most: int) -> Sequence[int]:
 
 
 def found_by(
-    session: Session, asked: str, state: CardState | None, *, skip: int, most: int
+    session: Session, sought: Sought, *, skip: int, most: int
 ) -> tuple[int, list[CardRow]]:
-    """Return how many cards have all the words, and so many of them, the newest first."""
-    wanted = " ".join(f'"{word}"*' for word in re.findall(r"[\w.]+", asked))
-    if not wanted:
+    """Return how many cards there are, and so many of them, the newest first."""
+    wanted = " ".join(f'"{word}"*' for word in re.findall(r"[\w.]+", sought.like))
+    if sought.like.strip() and not wanted:
         return 0, []
-    query = (
-        line_query()
-        .join(_FINDING, _FINDING.c.rowid == CardRow.id)
-        .where(text("finding MATCH :match"), *in_state(state))
-    )
+    query = line_query().where(*in_state(sought.state))
+    if wanted:
+        query = query.join(_FINDING, _FINDING.c.rowid == CardRow.id)
+        query = query.where(text("finding MATCH :match").bindparams(match=wanted))
+    if sought.since is not None:
+        query = query.where(CardRow.opened_at >= datetime.combine(sought.since, time()))
+    if sought.until is not None:
+        query = query.where(CardRow.opened_at < datetime.combine(sought.until + DAY, time()))
     many = session.scalar(
-        query.with_only_columns(func.count(), maintain_column_froms=True).options().order_by(None),
-        {"match": wanted},
+        query.with_only_columns(func.count(), maintain_column_froms=True).options().order_by(None)
     )
     query = query.order_by(CardRow.opened_at.desc(), CardRow.id.desc())
-    rows = session.scalars(query.offset(skip).limit(most), {"match": wanted}).all()
-    return many or 0, list(rows)
+    return many or 0, list(session.scalars(query.offset(skip).limit(most)).all())
 
 
+DAY = timedelta(days=1)
 _FINDING = table("finding", column("rowid"))

@@ -35,6 +35,7 @@ from plimb.web import (
     shims,
     shop,
     spec,
+    together,
     years,
 )
 from plimb.web.request import Bench, Clock
@@ -86,6 +87,7 @@ PARTS = (
     readings,
     shims,
     plans,
+    together,
     fitting,
     sheets,
     drawer,

@@ -1,12 +1,13 @@
 """Finding things over the wire: cards by their words, engines by theirs, in pages."""
 
+from datetime import date
 from typing import Annotated
 
 from apiflask import APIBlueprint
 from pydantic import BaseModel, Field
 
 from plimb.actions.bench import CardPage, EnginePage, find_cards, find_engines
-from plimb.core.job.summary import CardState
+from plimb.core.job.summary import CardState, Sought
 from plimb.web.request import at_hand
 from plimb.web.shop import CardLineOut, EngineLineOut
 from plimb.web.wire import MOST, Answer, read_off
@@ -18,10 +19,12 @@ Asked = Annotated[str, Field(max_length=200)]
 
 
 class CardsAsked(BaseModel):
-    """Which cards: those with all these words, of one state, from the so-manieth on."""
+    """Which cards: with these words, of one state, opened between two days; from which on."""
 
     like: Asked = ""
     state: CardState | None = None
+    since: date | None = None
+    until: date | None = None
     skip: Skipped = 0
 
 
@@ -51,7 +54,8 @@ class EnginePageOut(Answer):
 @blueprint.output(CardPageOut)
 def get_cards(query_data: CardsAsked) -> CardPage:
     """Return a page of cards, the newest first."""
-    return find_cards(at_hand(), query_data.like, query_data.state, query_data.skip)
+    asked = query_data.model_dump(exclude={"skip"})
+    return find_cards(at_hand(), Sought(**asked), query_data.skip)
 
 
 @blueprint.get("/engines")

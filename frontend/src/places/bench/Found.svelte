@@ -1,20 +1,31 @@
 <script lang="ts">
   /** Cards found by their words, or all of a state, page by page. */
   import { type CardLine, type Schemas, answer, api } from "../../api/client";
-  import { Button } from "../../kit";
+  import { untrack } from "svelte";
+  import { Button, Select } from "../../kit";
   import { Pages } from "../../state/pages.svelte";
   import CardRow from "./CardRow.svelte";
 
   let { like, of }: { like: string; of: Schemas["CardState"] | null } = $props();
 
+  let only = $state<Schemas["CardState"] | "any">(untrack(() => of) ?? "any");
+  let since = $state("");
+  let until = $state("");
+
   const pages = new Pages<CardLine>(async (skip) => {
-    const query = { like, skip, ...(of ? { state: of } : {}) };
+    const query = {
+      like,
+      skip,
+      ...(only === "any" ? {} : { state: only }),
+      ...(since ? { since } : {}),
+      ...(until ? { until } : {}),
+    };
     const page = await answer(api.GET("/api/cards", { params: { query } }));
     return { count: page.count, lines: page.cards };
   });
   const count = $derived(pages.count);
   $effect(() => {
-    void [like, of];
+    void [like, only, since, until];
     return pages.soon(true);
   });
   const stands = (card: CardLine): string =>
@@ -25,12 +36,33 @@
       : `${card.measured} of ${card.valves} measured`;
 </script>
 
+<div class="no-print flex flex-wrap items-end gap-x-4 gap-y-2 pt-2">
+  <Select
+    label="Cards"
+    value={only}
+    items={[
+      { value: "any", label: "any" },
+      { value: "open", label: "on the bench" },
+      { value: "signed", label: "signed" },
+      { value: "away", label: "put away" },
+    ]}
+    onchange={(chosen) => (only = chosen)}
+  />
+  <label class="flex min-h-11 items-center gap-2"
+    ><span class="text-soft">opened from</span>
+    <input class="field w-44" type="date" bind:value={since} max={until || undefined} /></label
+  >
+  <label class="flex min-h-11 items-center gap-2"
+    ><span class="text-soft">to</span>
+    <input class="field w-44" type="date" bind:value={until} min={since || undefined} /></label
+  >
+</div>
 {#if pages.attempt.refusal}<p class="py-3">{pages.attempt.refusal.sentence}</p>{/if}
 <p class="text-soft py-2" role="status">
   {count === null
     ? "Looking…"
     : count === 0
-      ? "No card has all these words."
+      ? "No such card."
       : count === 1
         ? "1 card"
         : `${count.toLocaleString("en-GB")} cards`}

@@ -18,6 +18,7 @@
   let all = $state<"signed" | "away" | "open" | null>(null);
   const shop = $derived(shopState.shop);
   const open = $derived(shop?.cards.filter((card) => !card.signed_at && !card.put_away_at) ?? []);
+  const waiting = $derived(open.filter((card) => card.at === "choose").length);
   const away = $derived(shop?.cards.filter((card) => !card.signed_at && card.put_away_at) ?? []);
   const broken = $derived(shop?.unreadable ?? []);
   async function layAside(card_id: number, away: boolean): Promise<void> {
@@ -126,6 +127,14 @@
               <CardRow {card} to={card.at} tall beside={stands(card)} does={goOn} />
             {/each}
           </ul>
+          {#if waiting > 1}
+            <p class="border-line flex flex-wrap items-center gap-x-4 border-b py-2">
+              <span class="min-w-52 flex-1"
+                >{waiting} cards wait for their pieces, out of one drawer.</span
+              >
+              <Button href="/together">Plan them together</Button>
+            </p>
+          {/if}
           {#if open.length < shop.counts.open}
             <Button class="my-2" onclick={() => (all = "open")}
               >All {shop.counts.open.toLocaleString("en-GB")} on the bench</Button

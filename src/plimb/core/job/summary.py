@@ -102,3 +102,13 @@ class CardState(StrEnum):
     OPEN = "open"
     SIGNED = "signed"
     AWAY = "away"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Sought:
+    """Which cards: those with all these words, of one state, opened from one day to another."""
+
+    like: str = ""
+    state: CardState | None = None
+    since: date | None = None
+    until: date | None = None

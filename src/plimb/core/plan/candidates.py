@@ -28,10 +28,15 @@ class Solved:
 
 
 class Candidates:
-    """Everything that does not depend on which camshafts come out, worked out once."""
+    """Everything that does not depend on which camshafts come out, worked out once.
 
-    def __init__(self, request: PlanRequest) -> None:
+    `among` is how many valves choose from the drawer: those of other engines, too, where several
+    share it.
+    """
+
+    def __init__(self, request: PlanRequest, among: int = 0) -> None:
         self.request, self.rows = request, request.rows
+        self._among = max(among, len(request.rows))
         self.policy = request.policy
         self.pins = dict(request.pins or {})
         self.known = [at for at, row in enumerate(self.rows) if row.known]
@@ -126,7 +131,7 @@ class Candidates:
         np.fill_diagonal(allowed[:, :n], False)
         # where enough pieces of the drawer bring a valve in, none that just come closer matter
         brought_in = allowed & (off <= 0)
-        plenty = brought_in[:, n:].sum(axis=1) >= n
+        plenty = brought_in[:, n:].sum(axis=1) >= self._among
         allowed[:, n:] = np.where(plenty[:, None], brought_in[:, n:], allowed[:, n:])
         return allowed
 
@@ -203,7 +208,7 @@ class Candidates:
         return useful
 
     def _prune(self, row: Whole, column: Whole, levels: dict[str, Whole]) -> list[int]:
-        """Keep of the drawer what can matter: each valve's n best pieces, by exchange."""
+        """Keep of the drawer what can matter: each valve's best, as many as valves, by exchange."""
         n = len(self.rows)
         picked = list(range(n))
         self.thick = [row.piece_nm or 0 for row in self.rows]
@@ -216,7 +221,7 @@ class Candidates:
         wanted: set[int] = set()
         for begin, end in zip(ends[:-1].tolist(), ends[1:].tolist(), strict=True):
             mine = drawer[begin:end]
-            best = mine[rank[mine].argsort(kind="stable")[:n]]
+            best = mine[rank[mine].argsort(kind="stable")[: self._among]]
             wanted.update((column[best] - n).tolist())
         pinned = {
             (pin.thickness_nm, self.rows[at].clearance.family.kind)
@@ -231,7 +236,7 @@ class Candidates:
             }
         for place in sorted(wanted):
             stock = self.columns[place]
-            copies = min(stock.count, n)
+            copies = min(stock.count, self._among)
             picked += [n + place] * copies
             self.thick += [stock.thickness_nm] * copies
             self.stock_of += [place] * copies
@@ -287,23 +292,41 @@ class Candidates:
         others = [at for at in range(len(self.rows)) if at not in among]
         return tuple(int(sum(self._kept[name][at] for at in others)) for name in LEVELS[:2])
 
+    def cells(self, out: frozenset[str]) -> tuple[list[int], list[int]] | None:
+        """Return the rows that choose with just these camshafts out, and the columns they may take.
+
+        None where a piece is decided on for a valve under a camshaft that stays.
+        """
+        among = self._changeable(out)
+        mine = set(among)
+        for at, row in enumerate(self.rows):
+            if at not in mine and self.pins.get(row.valve, _SAME).source is not Source.SAME:
+                return None
+        return among, [
+            *among,
+            *range(len(self.rows), self.counter_at),
+            *(self.counter_at + at for at in among),
+        ]
+
+    def at_level(self, name: str) -> Whole:
+        """Return what every pair means at a level."""
+        return self._sum[name]
+
     def solve(self, out: frozenset[str]) -> Solved | None:
         """Return the best assignment with just these camshafts out, or None for none."""
-        among = self._changeable(out)
-        n = len(self.rows)
-        mine = set(among)
-        others = [at for at in range(n) if at not in mine]
-        if any(
-            self.pins.get(self.rows[at].clearance.id, _SAME).source is not Source.SAME
-            for at in others
-        ):
+        chosen = self.cells(out)
+        if chosen is None:
             return None
-        columns = [*among, *range(n, self.counter_at), *(self.counter_at + at for at in among)]
+        among, columns = chosen
         cells = np.ix_(among, columns)
         found = assign([packed[cells] for packed in self.packs], self.allowed[cells])
         if found is None:
             return None
-        taken = {at: columns[place] for at, place in zip(among, found, strict=True)}
+        return self.solved(out, dict(zip(among, (columns[place] for place in found), strict=True)))
+
+    def solved(self, out: frozenset[str], taken: dict[int, int]) -> Solved:
+        """Return an assignment, of the rows that choose their columns, with what it adds up to."""
+        others = [at for at in range(len(self.rows)) if at not in taken]
         at, column = [*taken], [*taken.values()]
         sums = {name: int(self._sum[name][at, column].sum()) for name in LEVELS}
         for name in ("bad", "near", "cost", "off"):

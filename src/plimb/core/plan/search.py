@@ -25,7 +25,7 @@ from dataclasses import replace
 from itertools import combinations
 
 from plimb.core.errors import BadValue
-from plimb.core.plan.candidates import Candidates
+from plimb.core.plan.candidates import Candidates, Solved
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.request import PlanRequest
 from plimb.core.plan.result import Plan, assemble
@@ -39,6 +39,15 @@ def plan_engine(request: PlanRequest) -> Plan:
     """
     if not request.rows:  # nothing that a plan could be made for
         return Plan(optimal=True, moves=(), camshafts_out=(), order=(), cannot=(), levels=())
+    return assemble(*decide(request))
+
+
+def decide(request: PlanRequest) -> tuple[Candidates, Solved]:
+    """Return what the pieces of a plan are chosen among, and the best choice.
+
+    Raises:
+        BadValue: Two pins want one piece, or a pinned piece is not there.
+    """
     candidates = Candidates(request)
     shafts = tuple(
         dict.fromkeys(
@@ -56,7 +65,7 @@ def plan_engine(request: PlanRequest) -> Plan:
             field="pins",
         )
     if request.policy.act is WhichToSet.EVERY:  # it is all apart: no camshaft is spared
-        return assemble(candidates, all_out)
+        return candidates, all_out
     least = all_out.levels[:2]  # with every camshaft out the most can be brought into spec
     for number in range(len(forced), len(shafts) + 1):
         found = [
@@ -67,9 +76,8 @@ def plan_engine(request: PlanRequest) -> Plan:
             and solved.levels[:2] == least
         ]
         if found:
-            best = min(found, key=lambda solved: (solved.levels, sorted(solved.out)))
-            return assemble(candidates, best)
-    return assemble(candidates, all_out)
+            return candidates, min(found, key=lambda one: (one.levels, sorted(one.out)))
+    return candidates, all_out
 
 
 def _sets(shafts: Sequence[str], forced: frozenset[str], number: int) -> Iterator[frozenset[str]]:

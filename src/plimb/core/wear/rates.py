@@ -23,6 +23,9 @@ ANY, ANY_RATE = 5000.0, 1000.0
 
 SPREADS = tuple(0.1 * 2.6**step for step in range(6))
 """How far the rates of a kind may differ, as multiples of a gap's usual doubt; few times it."""
+DIFFER, DIFFER_SURE = 0.3, 0.5
+"""How far rates of a kind usually differ, as a share of their mean; how sure that is (standard
+deviation of its logarithm; judgement)."""
 NOISES = (0.7, 1.0, 1.4, 2.0)
 """How much noisier than said the readings may be, about as said (log-normal, 0.35)."""
 
@@ -176,7 +179,7 @@ def posterior(model: Model) -> tuple[Weighed, ...]:
         - float(np.log(np.abs(np.diag(one.factor))).sum())
         - (one.rest + model.data.rest / noise**2) / 2
         - (log(noise) / 0.35) ** 2 / 2
-        - (spread / model.usual / 4) ** 2 / 2
+        - (log(spread / (DIFFER * _mean_rate(model, one))) / DIFFER_SURE) ** 2 / 2
         for (spread, noise), one in zip(pairs, fits, strict=True)
     ])  # fmt: skip
     shares = np.exp(logs - logs.max())
@@ -185,6 +188,13 @@ def posterior(model: Model) -> tuple[Weighed, ...]:
         Weighed(share=float(share), noise=noise, fit=one)
         for share, (_spread, noise), one in zip(shares, pairs, fits, strict=True)
     )
+
+
+def _mean_rate(model: Model, fitted: Fit) -> float:
+    """Return how fast the kinds wear on the whole, in µm over the run; never quite nothing."""
+    number = len(model.valves)
+    means = fitted.best[2 * number : 2 * number + len(set(model.kinds))]
+    return float(np.maximum(np.abs(means), model.usual / 2).mean())
 
 
 def own_rates(model: Model, believed: Sequence[Weighed]) -> tuple[Floats, Floats]:

@@ -1,0 +1,125 @@
+"""Open cards that share the drawer, planned at once, so that no piece is promised twice."""
+
+from dataclasses import dataclass, replace
+
+from sqlalchemy.orm import Session
+
+from plimb.actions.cards import OnCard, act
+from plimb.actions.choosing import take_moves
+from plimb.actions.planning import kinds_of, request_of, stock_of
+from plimb.actions.views import status_of
+from plimb.core.errors import NotReady
+from plimb.core.job.stages import Stage
+from plimb.core.job.summary import CardState
+from plimb.core.plan.result import Move, OrderLine, Plan
+from plimb.core.plan.search import plan_engine
+from plimb.core.plan.together import Shared, plan_together
+from plimb.store.cards import cards_in, get_card
+from plimb.store.database import Database
+from plimb.store.families import families
+from plimb.store.shims import sound_in_drawer
+from plimb.store.tables.card import CardRow
+from plimb.store.tables.shim import ShimRow
+
+AT_ONCE = 20
+"""So many cards are planned together, the newest."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CardTogether:
+    """One card's share of the plan for all: what its valves get, what is bought for it.
+
+    `otherwise` are the valves that would get another piece were the drawer this card's alone.
+    """
+
+    card_id: int
+    version: int
+    label: str
+    moves: tuple[Move, ...]
+    order: tuple[OrderLine, ...]
+    out_of_spec: tuple[str, ...]
+    otherwise: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Together:
+    """Every card that waits for pieces, planned at once."""
+
+    cards: tuple[CardTogether, ...]
+
+    @property
+    def to_buy(self) -> int:
+        """How many pieces are bought in all."""
+        return sum(line.count for card in self.cards for line in card.order)
+
+
+def read_together(database: Database) -> Together:
+    """Return the plan of all open cards that wait for their pieces."""
+    with database.reading() as session:
+        cards, plans, alone = _planned(session)
+        return Together(
+            cards=tuple(
+                CardTogether(
+                    card_id=card.id,
+                    version=card.version,
+                    label=card.revision.engine.label,
+                    moves=tuple(move for move in plan.moves if move.changes),
+                    order=plan.order,
+                    out_of_spec=plan.out_of_spec,
+                    otherwise=tuple(
+                        move.valve
+                        for move, own in zip(plan.moves, by_itself.moves, strict=True)
+                        if (move.source, move.thickness_nm, move.from_valve)
+                        != (own.source, own.thickness_nm, own.from_valve)
+                    ),
+                )
+                for card, plan, by_itself in zip(cards, plans, alone, strict=True)
+            )
+        )
+
+
+def _planned(session: Session) -> tuple[list[CardRow], tuple[Plan, ...], list[Plan]]:
+    """Return the cards that wait for pieces, their plans together, and each one's by itself."""
+    waiting = [
+        get_card(session, card.id)
+        for card in cards_in(session, CardState.OPEN, skip=0, most=AT_ONCE)
+        if card.summary is not None and card.summary.at is Stage.CHOOSE
+    ]
+    own = [request_of(session, card, status_of(card), shelf=()) for card in waiting]
+    known = families(session)
+    kinds = [kinds_of(known, request.rows) for request in own]
+    among = sum(len(request.rows) for request in own)
+    shelf: dict[object, list[ShimRow]] = {}
+    for row in sound_in_drawer(session, set().union(*kinds), among):
+        shelf.setdefault((row.family_id, row.marked_nm, row.measured_nm), []).append(row)
+    engines = []
+    for card, request, fits in zip(waiting, own, kinds, strict=True):
+        lines = [
+            (place, replace(stock_of(alike[0], fits, card.trust), count=len(alike)))
+            for place, alike in enumerate(shelf.values())
+            if alike[0].family_id in fits
+        ]
+        engines.append(
+            Shared(
+                request=replace(
+                    request, drawer=(*request.drawer, *(stock for _place, stock in lines))
+                ),
+                lies=(*[None] * len(request.drawer), *(place for place, _stock in lines)),
+            )
+        )
+    return waiting, plan_together(engines), [plan_engine(one.request) for one in engines]
+
+
+@act("take plan for all")
+def take_together(on: OnCard) -> None:
+    """Take this card's share of the plan for all; the other cards' plans go round it from now on.
+
+    Raises:
+        NotReady: This card does not wait for pieces, or one has gone from the drawer.
+    """
+    cards, plans, _alone = _planned(on.session)
+    for card, plan in zip(cards, plans, strict=True):
+        if card.id == on.card.id:
+            take_moves(on, plan, by_hand=True)
+            return
+    raise NotReady("This card does not wait for pieces.", field="valve")
