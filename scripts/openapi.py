@@ -5,8 +5,8 @@ import sys
 import tempfile
 from pathlib import Path
 
+from plimb.practice.application import practice_app
 from plimb.store.database import Database
-from plimb.web.application import create_app
 
 TARGET = Path(__file__).parent.parent / "frontend" / "src" / "api" / "openapi.json"
 
@@ -15,7 +15,7 @@ def document() -> str:
     """Return the document as it is kept in the repository."""
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "empty.sqlite3")
-        app = create_app(database)
+        app = practice_app(database, Path(folder))
         with app.app_context():
             written = json.dumps(app.spec, indent=1, sort_keys=True, ensure_ascii=False) + "\n"
         database.close()

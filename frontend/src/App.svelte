@@ -5,7 +5,7 @@
   import { keys } from "./state/keys.svelte";
   import { preferences } from "./state/preferences.svelte";
   import { reach } from "./state/reach.svelte";
-  import { route } from "./state/route.svelte";
+  import { BASE, route } from "./state/route.svelte";
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./state/shop.svelte";
   import WhoWorks from "./places/bench/WhoWorks.svelte";
@@ -13,10 +13,25 @@
   import Opened from "./places/Opened.svelte";
   import { fetchAhead, placeAt } from "./places/registry";
 
-  const PAGES: Record<string, string> = { bench: "first-check", years: "years" };
+  const PLACES = [
+    { href: "/", says: "Bench" },
+    { href: "/engines", says: "Engines" },
+    { href: "/drawer", says: "Drawer" },
+    { href: "/shop", says: "Shop" },
+  ];
+  const PRACTICE = [
+    { href: "/", says: "Lessons" },
+    { href: "/handbook", says: "Handbook" },
+  ];
+  const PAGES: Record<string, string> = {
+    bench: "first-check",
+    years: "years",
+    practice: "practice",
+  };
   const place = $derived(placeAt(route.path));
   const here = $derived(shopState.shop?.cards.find((card) => card.id === place.card));
 
+  if (BASE) document.documentElement.dataset.practice = "";
   if (untrack(() => place.name) !== "bench") void shopState.load();
   fetchAhead();
 
@@ -61,7 +76,7 @@
     <a
       href="/"
       class="flex min-h-11 items-center gap-2 text-xl font-[680]"
-      aria-label="Plimb: to the bench"
+      aria-label={BASE ? "Plimb: to the lessons" : "Plimb: to the bench"}
     >
       <svg viewBox="0 0 22 26" class="h-6" fill="none" stroke="currentColor" aria-hidden="true">
         <path d="M1 8h20M1 18h20" stroke-width="2" />
@@ -75,7 +90,7 @@
     {/if}
     {#if place.name !== "card"}
       <nav class="border-line flex border-l pl-1" aria-label="Places">
-        {#each [{ href: "/", says: "Bench" }, { href: "/engines", says: "Engines" }, { href: "/drawer", says: "Drawer" }, { href: "/shop", says: "Shop" }] as one (one.href)}
+        {#each BASE ? PRACTICE : PLACES as one (one.href)}
           <a
             href={one.href}
             class="flex min-h-11 items-center px-2.5 font-[560] {route.path === one.href
@@ -121,6 +136,17 @@
       <Button kind="bare" aria-label="Help" onclick={() => (keys.helpOpen = true)}>?</Button>
     </div>
   </header>
+  {#if BASE}
+    <p
+      class="practice no-print flex flex-wrap items-center gap-x-4 border-b-2 px-4 py-1"
+      role="note"
+    >
+      <span class="min-w-52 flex-1"><b>Practice.</b> Nothing here is the shop's record.</span>
+      <a class="min-h-11 content-center underline underline-offset-4" href="/" rel="external"
+        >Leave practice</a
+      >
+    </p>
+  {/if}
   {#if reach.away}
     <p class="no-print border-now bg-wash border-b-2 px-4 py-2 leading-5" role="status">
       <b>The server does not answer.</b> What you see is as it was here last. Readings are kept in this

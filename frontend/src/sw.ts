@@ -24,7 +24,7 @@ clientsClaim();
 cleanupOutdatedCaches();
 precacheAndRoute(self.__WB_MANIFEST);
 registerRoute(
-  new NavigationRoute(createHandlerBoundToURL("/index.html"), { denylist: [/^\/api\//] }),
+  new NavigationRoute(createHandlerBoundToURL("/index.html"), { denylist: [/^\/(practice\/)?api\//] }),
 );
 registerRoute(
   ({ url, request }) =>

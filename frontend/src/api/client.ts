@@ -1,6 +1,7 @@
 /** The one client of the server, typed from the document that the server writes itself. */
 import createClient from "openapi-fetch";
 import { reach } from "../state/reach.svelte";
+import { BASE } from "../state/route.svelte";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -59,7 +60,7 @@ const AWAY = new Refusal(
   null,
 );
 
-export const api = createClient<paths>({ baseUrl: "/" });
+export const api = createClient<paths>({ baseUrl: BASE || "/" });
 
 /**
  * What makes something new carries a key of its own, so that it is made once. Where no answer

@@ -1476,6 +1476,76 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the lessons, what was begun, the shop's engines, and how this hand feels. */
+        get: operations["get_practice_get_practice"];
+        put?: never;
+        /** Begin a lesson. */
+        post: operations["post_practice_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{card_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return a lesson's engine as it stands. */
+        get: operations["get_practice_get_rig"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{card_id}/acts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Do one act on a lesson's engine, and say what it answers. */
+        post: operations["post_practice_do"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{card_id}/truth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Return the truth again; NotFound while the lesson goes on. */
+        get: operations["get_practice_get_truth"];
+        put?: never;
+        /** End a lesson: the truth beside what was written; the engine answers no more. */
+        post: operations["post_practice_show_truth"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shims/{shim_id}/history": {
         parameters: {
             query?: never;
@@ -1599,6 +1669,19 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * ActIn
+         * @description One act on the engine, and what it says.
+         */
+        ActIn: {
+            /**
+             * Act
+             * @enum {string}
+             */
+            act: "turn" | "lobe" | "push" | "look" | "out" | "new" | "close" | "in";
+            /** What */
+            what?: (string | number | boolean | null)[];
+        };
         /**
          * AddPiecesIn
          * @description Put pieces into the drawer as typed, `275x3, 2.801, 290 2.897`, and say how many.
@@ -1752,6 +1835,32 @@ export interface components {
             start: number;
             /** V */
             v: number;
+        };
+        /**
+         * BeginIn
+         * @description Which lesson; the shop's engine where it is about one of its own.
+         */
+        BeginIn: {
+            /**
+             * Engine
+             * @default null
+             */
+            engine: number | null;
+            /** Lesson */
+            lesson: string;
+        };
+        /**
+         * BegunOut
+         * @description A lesson that was begun.
+         */
+        BegunOut: {
+            begins: components["schemas"]["Stage"];
+            /** Card */
+            card: number;
+            /** Finished */
+            finished: boolean;
+            /** Title */
+            title: string;
         };
         /**
          * BillIn
@@ -2746,6 +2855,16 @@ export interface components {
             sizes: components["schemas"]["SizeToKeepOut"][];
         };
         /**
+         * FeelOut
+         * @description How this hand feels, in the end.
+         */
+        FeelOut: {
+            bias: components["schemas"]["LengthOut"] | null;
+            /** Readings */
+            readings: number;
+            spread: components["schemas"]["LengthOut"] | null;
+        };
+        /**
          * FileIn
          * @description A file's text.
          */
@@ -3124,6 +3243,26 @@ export interface components {
             thou: string;
         };
         /**
+         * LessonOut
+         * @description One lesson.
+         */
+        LessonOut: {
+            begins: components["schemas"]["Stage"];
+            /** Caution */
+            caution: string;
+            /** Id */
+            id: string;
+            /** Minutes */
+            minutes: number;
+            /** Page */
+            page: string;
+            /** Point */
+            point: string;
+            /** Title */
+            title: string;
+            until: components["schemas"]["Stage"];
+        };
+        /**
          * MachineIn
          * @description Note whose machine it is, its plate or frame number, its counter and the maker's interval.
          */
@@ -3392,6 +3531,16 @@ export interface components {
             ordered_at: string;
         };
         /**
+         * OwnOut
+         * @description An engine of the shop that can be practised on.
+         */
+        OwnOut: {
+            /** Id */
+            id: number;
+            /** Label */
+            label: string;
+        };
+        /**
          * PartOut
          * @description Something taken off, with a pocket for each of its fasteners.
          */
@@ -3656,6 +3805,19 @@ export interface components {
             pieces: components["schemas"]["ShimOut"][];
         };
         /**
+         * PracticeOut
+         * @description What can be practised, what was begun, and how this hand feels.
+         */
+        PracticeOut: {
+            /** Begun */
+            begun: components["schemas"]["BegunOut"][];
+            /** Engines */
+            engines: components["schemas"]["OwnOut"][];
+            feel: components["schemas"]["FeelOut"];
+            /** Lessons */
+            lessons: components["schemas"]["LessonOut"][];
+        };
+        /**
          * PressIn
          * @description Close the simulated micrometer on the piece of a valve.
          */
@@ -3774,6 +3936,23 @@ export interface components {
             low: components["schemas"]["LengthOut"];
         };
         /**
+         * ReadOut
+         * @description One reading beside what was true.
+         */
+        ReadOut: {
+            error: components["schemas"]["LengthOut"] | null;
+            gap: components["schemas"]["GapOut"];
+            /** Purpose */
+            purpose: string;
+            /** Right */
+            right: boolean;
+            said: components["schemas"]["Verdict"];
+            true: components["schemas"]["LengthOut"];
+            /** Valve */
+            valve: string;
+            verdict: components["schemas"]["Verdict"];
+        };
+        /**
          * ReadingOut
          * @description A gap written down: what was typed, what it says, and in words.
          */
@@ -3842,6 +4021,29 @@ export interface components {
             price: string | null;
             /** What */
             what: string;
+        };
+        /**
+         * RigOut
+         * @description A lesson's engine as it stands to the eye.
+         */
+        RigOut: {
+            /** Card */
+            card: number;
+            /** Crank */
+            crank: number;
+            /** Empty */
+            empty: string[];
+            /** Finished */
+            finished: boolean;
+            lesson: components["schemas"]["LessonOut"];
+            /** New */
+            new: string[];
+            /** Out */
+            out: string[];
+            /** Resting */
+            resting: string[];
+            /** Tries */
+            tries: number;
         };
         /**
          * Role
@@ -3929,6 +4131,34 @@ export interface components {
             trust: components["schemas"]["Trust"];
             /** Version */
             version: number;
+        };
+        /**
+         * ScoreOut
+         * @description How a lesson went, by its truth.
+         */
+        ScoreOut: {
+            /** Empty */
+            empty: string[];
+            /** Fewest */
+            fewest: number;
+            /** In Spec */
+            in_spec: number;
+            /** Point */
+            point: string;
+            /** Reads */
+            reads: components["schemas"]["ReadOut"][];
+            /** Right */
+            right: number;
+            /** Rounds */
+            rounds: number;
+            /** Slips */
+            slips: string[];
+            /** Title */
+            title: string;
+            /** Tries */
+            tries: number;
+            /** Valves */
+            valves: number;
         };
         /**
          * SheetOut
@@ -4324,6 +4554,22 @@ export interface components {
             cards: components["schemas"]["CardTogetherOut"][];
             /** To Buy */
             to_buy: number;
+        };
+        /**
+         * ToldOut
+         * @description What the engine answers.
+         */
+        ToldOut: {
+            /** Force */
+            force: number;
+            /** Marking */
+            marking: string | null;
+            rig: components["schemas"]["RigOut"];
+            /** Sentence */
+            sentence: string;
+            shown: components["schemas"]["LengthOut"] | null;
+            /** Word */
+            word: string;
         };
         /**
          * ToolsIn
@@ -5236,6 +5482,8 @@ export interface operations {
             query?: {
                 like?: string;
                 state?: components["schemas"]["CardState"] | null;
+                since?: string | null;
+                until?: string | null;
                 skip?: number;
             };
             header?: never;
@@ -13035,6 +13283,520 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_practice_get_practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_practice_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BegunOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_practice_get_rig: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_practice_do: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ActIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToldOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    get_practice_get_truth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScoreOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_practice_show_truth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScoreOut"];
                 };
             };
             /** @description Refused */

@@ -6,7 +6,7 @@
   import { Button } from "../kit";
   import { keys } from "../state/keys.svelte";
   import { preferences } from "../state/preferences.svelte";
-  import { route } from "../state/route.svelte";
+  import { BASE, route } from "../state/route.svelte";
   import { CardState } from "./card.svelte";
   import { PAGES } from "./pages";
   import PlateLines from "./PlateLines.svelte";
@@ -82,6 +82,11 @@
   );
 </script>
 
+{#snippet practised()}
+  {#if BASE}
+    {#await import("../practice/Rig.svelte") then { default: Rig }}<Rig {job} />{/await}
+  {/if}
+{/snippet}
 {#snippet banner(says: Snippet)}
   <div
     class="no-print border-now bg-wash flex flex-wrap items-center gap-3 border-b-2 px-4 py-2"
@@ -168,6 +173,7 @@
     </p>
   {/if}
   {#if kind.whole}
+    {#if BASE}<div class="px-4 pt-3">{@render practised()}</div>{/if}
     <Page {job} />
   {:else}
     <div class="flex min-h-0 flex-1 max-md:flex-col">
@@ -209,6 +215,7 @@
         class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[66%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:gap-1.5 max-md:p-2"
         aria-label="The valve in hand"
       >
+        {@render practised()}
         {#if job.signed}
           <p class="border-ink border-l-4 pl-3">This card is signed; nothing on it changes.</p>
         {/if}

@@ -3,7 +3,11 @@
  * row of its own, so that no tab writes over what another has put there.
  */
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
+import { BASE } from "../state/route.svelte";
 import type { Waiting } from "./outbox.svelte";
+
+/** What waits in practice is for another record. */
+const NAME = BASE ? "plimb-practice" : "plimb";
 
 interface Store extends DBSchema {
   waiting: {
@@ -21,7 +25,7 @@ function store(): Promise<IDBPDatabase<Store> | null> {
 }
 
 async function open(): Promise<IDBPDatabase<Store>> {
-  return openDB<Store>("plimb", 1, {
+  return openDB<Store>(NAME, 1, {
     upgrade(database) {
       const rows = database.createObjectStore("waiting", { keyPath: "n", autoIncrement: true });
       rows.createIndex("card", "card");
@@ -30,7 +34,7 @@ async function open(): Promise<IDBPDatabase<Store>> {
   });
 }
 
-const channel = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel("plimb");
+const channel = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel(NAME);
 
 /** Be told when another tab has put something there or taken it away. */
 export function whenKept(tell: (card: number) => void): () => void {

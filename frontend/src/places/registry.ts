@@ -2,12 +2,22 @@
 import type { Component } from "svelte";
 import type { Stage } from "../api/client";
 import { isStage } from "../card/registry";
+import { BASE } from "../state/route.svelte";
 
 type Loads<Props extends Record<string, unknown>> = () => Promise<{ default: Component<Props> }>;
 type Anything = Record<string, unknown>;
 
 export interface Place {
-  name: "bench" | "card" | "engine" | "years" | "history" | "handbook" | "other" | "nowhere";
+  name:
+    | "bench"
+    | "card"
+    | "engine"
+    | "years"
+    | "history"
+    | "handbook"
+    | "practice"
+    | "other"
+    | "nowhere";
   /** Another key is another page, built anew. */
   key: string;
   load: Loads<Anything> | null;
@@ -26,6 +36,8 @@ function place<Props extends Anything>(
   return { name, key, load: load as unknown as Loads<Anything>, given };
 }
 
+const lessons = () => import("../practice/Home.svelte");
+const truth = () => import("../practice/Truth.svelte");
 const card = () => import("../card/StageFrame.svelte");
 const editor = () => import("./engines/Editor.svelte");
 const years = () => import("./years/Page.svelte");
@@ -46,7 +58,9 @@ const NOWHERE: Place = { name: "nowhere", key: "", load: null, given: {} };
 export function placeAt(path: string): Place {
   const [, first = "", second = "", third = ""] = path.split("/");
   const id = NUMBER.test(second) ? Number(second) : null;
+  if (first === "" && BASE) return place("practice", first, lessons, {});
   if (first === "") return { name: "bench", key: "", load: null, given: {} };
+  if (BASE && first === "truth" && id !== null) return place("practice", path, truth, { id });
   if (first === "cards" && id !== null && (third === "" || isStage(third))) {
     const stage = isStage(third) ? third : null;
     return { ...place("card", `card/${id}`, card, { id, stage }), card: id, stage };

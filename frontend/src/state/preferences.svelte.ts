@@ -1,5 +1,6 @@
 /** How this screen is read: unit and light. Kept in this browser, not on the card. */
 import type { Unit } from "../api/client";
+import { BASE } from "./route.svelte";
 
 type Light = "day" | "night";
 
@@ -33,7 +34,7 @@ class Preferences {
 
   setUnit(unit: Unit): void {
     this.unit = unit;
-    keep(this.card === null ? "unit" : `unit.${this.card}`, unit);
+    keep(this.card === null ? "unit" : `unit.${BASE}${this.card}`, unit);
   }
 
   private card: number | null = null;
@@ -43,7 +44,7 @@ class Preferences {
     this.card = card;
     this.shims = shims;
     this.gaps = unit;
-    this.unit = (kept(`unit.${card}`) as Unit | null) ?? unit;
+    this.unit = (kept(`unit.${BASE}${card}`) as Unit | null) ?? unit;
   }
 
   /** Nothing is open any more: other places show the unit chosen there. */

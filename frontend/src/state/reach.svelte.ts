@@ -1,6 +1,7 @@
 /** Whether the server is reached, and whether it serves a newer page than this one. */
 
 import { DATA } from "./data";
+import { BASE } from "./route.svelte";
 
 /** The name of this page's own script, which changes with its content. */
 const OWN =
@@ -40,7 +41,7 @@ export async function keepHere(): Promise<void> {
 
 /** Keep a card as it now stands, for when its server does not answer. */
 export function keepCard(card: { id: number }): void {
-  if (!("caches" in globalThis) || !navigator.serviceWorker?.controller) return;
+  if (BASE || !("caches" in globalThis) || !navigator.serviceWorker?.controller) return;
   const body = JSON.stringify(card);
   const headers = { "Content-Type": "application/json" };
   void caches

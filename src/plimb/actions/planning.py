@@ -114,7 +114,11 @@ class PlanView:
 
 
 def request_of(
-    session: Session, card: CardRow, status: JobStatus, *, shelf: Sequence[ShimRow] | None = None
+    session: Session,
+    card: CardRow,
+    status: JobStatus,
+    *,
+    shelf: Sequence[tuple[ShimRow, int]] | None = None,
 ) -> PlanRequest:
     """Return what the card's plan is made from.
 
@@ -154,12 +158,9 @@ def request_of(
     kept = {row.shim_id for row in choices}
     kinds = kinds_of(known, rows)
     if shelf is None:
-        shelf = sound_in_drawer(session, kinds, len(rows))
-    at_hand = [
-        *shelf,
-        *(row for row in shims_at(session, tray_of(card)) if row.id in kept),
-        *left_over(session, card),
-    ]
+        shelf = sound_in_drawer(session, kinds)
+    own = [row for row in shims_at(session, tray_of(card)) if row.id in kept]
+    at_hand = [*shelf, *((row, 1) for row in (*own, *left_over(session, card)))]
     return PlanRequest(
         rows=tuple(rows),
         drawer=tuple(_stocks(at_hand, kinds, trust)),
@@ -224,10 +225,14 @@ def stock_of(row: ShimRow, kinds: Mapping[int, Kind], trust: Trust) -> Stock:
     )
 
 
-def _stocks(pieces: Sequence[ShimRow], kinds: Mapping[int, Kind], trust: Trust) -> list[Stock]:
+def _stocks(
+    pieces: Sequence[tuple[ShimRow, int]], kinds: Mapping[int, Kind], trust: Trust
+) -> list[Stock]:
     """Return the sound pieces at hand, like ones counted together."""
-    sound = [row for row in pieces if row.family_id in kinds and row.condition == Condition.SOUND]
-    counts = Counter((row.family_id, stock_of(row, kinds, trust)) for row in sound)
+    counts: Counter[tuple[int, Stock]] = Counter()
+    for row, many in pieces:
+        if row.family_id in kinds and row.condition == Condition.SOUND:
+            counts[row.family_id, stock_of(row, kinds, trust)] += many
     lines = sorted(counts, key=lambda line: (line[0], line[1].thickness_nm, line[1].doubt_nm))
     return [replace(line[1], count=counts[line]) for line in lines]
 

@@ -19,7 +19,6 @@ from plimb.store.database import Database
 from plimb.store.families import families
 from plimb.store.shims import sound_in_drawer
 from plimb.store.tables.card import CardRow
-from plimb.store.tables.shim import ShimRow
 
 AT_ONCE = 20
 """So many cards are planned together, the newest."""
@@ -88,16 +87,13 @@ def _planned(session: Session) -> tuple[list[CardRow], tuple[Plan, ...], list[Pl
     own = [request_of(session, card, status_of(card), shelf=()) for card in waiting]
     known = families(session)
     kinds = [kinds_of(known, request.rows) for request in own]
-    among = sum(len(request.rows) for request in own)
-    shelf: dict[object, list[ShimRow]] = {}
-    for row in sound_in_drawer(session, set().union(*kinds), among):
-        shelf.setdefault((row.family_id, row.marked_nm, row.measured_nm), []).append(row)
+    shelf = sound_in_drawer(session, set().union(*kinds))
     engines = []
     for card, request, fits in zip(waiting, own, kinds, strict=True):
         lines = [
-            (place, replace(stock_of(alike[0], fits, card.trust), count=len(alike)))
-            for place, alike in enumerate(shelf.values())
-            if alike[0].family_id in fits
+            (place, replace(stock_of(row, fits, card.trust), count=many))
+            for place, (row, many) in enumerate(shelf)
+            if row.family_id in fits
         ]
         engines.append(
             Shared(

@@ -146,14 +146,20 @@ _NOMINAL = func.coalesce(ShimRow.marked_nm, ShimRow.thickness_nm)
 
 def all_lying(session: Session) -> list[Lying]:
     """Return how many pieces there are of each kind and place, but for those that are gone."""
-    alike = (ShimRow.family_id, ShimRow.place, _NOMINAL, ShimRow.thickness_nm, ShimRow.condition)
+    alike = (
+        ShimRow.place, ShimRow.condition, ShimRow.family_id, ShimRow.marked_nm, ShimRow.measured_nm,
+        ShimRow.thickness_nm,
+    )  # fmt: skip
     query = select(*alike, func.count()).where(ShimRow.place != Where.GONE).group_by(*alike)
+    counts: Counter[tuple[int, Where, int, int, Condition]] = Counter()
+    for place, condition, family, marked, _measured, thick, count in session.execute(query):
+        counts[family, place, thick if marked is None else marked, thick, condition] += count
     return [
         Lying(
             family_id=family, place=place, nominal_nm=nominal, thickness_nm=thick,
             condition=condition, count=count,
         )
-        for family, place, nominal, thick, condition, count in session.execute(query)
+        for (family, place, nominal, thick, condition), count in counts.items()
     ]  # fmt: skip
 
 
@@ -168,24 +174,22 @@ def first_lying(session: Session, most: int) -> Sequence[ShimRow]:
     return session.scalars(query.order_by(*order)).all()
 
 
-def sound_in_drawer(session: Session, families: Iterable[int], most: int) -> Sequence[ShimRow]:
-    """Return the sound pieces in the drawer, of those that are alike so many at most.
-
-    A plan takes no more of a kind than it has valves, however many lie there.
-    """
+def sound_in_drawer(session: Session, families: Iterable[int]) -> list[tuple[ShimRow, int]]:
+    """Return the sound pieces in the drawer: of those that are alike the first, and how many."""
     alike = (ShimRow.family_id, ShimRow.marked_nm, ShimRow.measured_nm, ShimRow.thickness_nm)
-    place = func.row_number().over(partition_by=alike, order_by=ShimRow.id)
-    ranked = (
-        select(ShimRow.id, place.label("place"))
+    counted = (
+        select(func.min(ShimRow.id).label("first"), func.count().label("many"))
         .where(
             ShimRow.place == Where.DRAWER,
-            ShimRow.family_id.in_([*families]),
             ShimRow.condition == Condition.SOUND,
+            ShimRow.family_id.in_([*families]),
         )
+        .group_by(*alike)
         .subquery()
     )
-    query = select(ShimRow).join(ranked, ranked.c.id == ShimRow.id).where(ranked.c.place <= most)
-    return session.scalars(query.order_by(ShimRow.thickness_nm, ShimRow.id)).all()
+    query = select(ShimRow, counted.c.many).join(counted, counted.c.first == ShimRow.id)
+    rows = session.execute(query.order_by(ShimRow.thickness_nm, ShimRow.id))
+    return [(row, many) for row, many in rows]
 
 
 def moves_of(session: Session, shim_id: int) -> Sequence[ShimMoveRow]:

@@ -5,18 +5,20 @@ import gc
 import json
 import logging
 import socket
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager, nullcontext
 from dataclasses import dataclass
 from pathlib import Path
 from threading import Thread
 from time import sleep
+from typing import Any
 
 import segno
 import waitress
 from apiflask import APIFlask
 from hypercorn.asyncio import serve
 from hypercorn.config import Config
+from werkzeug.middleware.dispatcher import DispatcherMiddleware
 
 from plimb.actions.backup import copy_of_the_day
 from plimb.actions.clock import utc_now
@@ -41,6 +43,9 @@ CONNECTIONS, SILENT_S, LARGEST_BODY, LARGEST_HEAD = 1000, 30, 2_000_000, 32_768
 """Who says nothing for half a minute is cut off, and who sends too much is before it is kept."""
 
 
+Beside = Callable[[Database, str, tuple[str, ...]], dict[str, Any]]
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Given:
     """A certificate that the shop has from elsewhere, and its key."""
@@ -58,6 +63,7 @@ def run_server(
     counter: str | None = None,
     standins: bool = False,
     given: Given | None = None,
+    beside: Beside | None = None,
 ) -> None:
     """Serve the record until stopped.
 
@@ -69,6 +75,7 @@ def run_server(
         counter: Address of a parts counter to order from.
         standins: Serve the simulated parts counter and micrometer beside it.
         given: A certificate to serve with, instead of one of the shop's own authority.
+        beside: Makes what is served beside it, by where; it is given the record, host and names.
 
     Raises:
         BadValue: The port is taken, or other machines would reach it with nobody set up.
@@ -97,6 +104,9 @@ def run_server(
         tls = _certificate(path, names, given) if beyond else None
         others = tuple(at for name, at in zip(names, places, strict=True) if not is_loopback(name))
         app = _application(database, host, names, others, tls, counter, standins)
+        if beside is not None:
+            mounts = beside(database, host, names)
+            app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
         _say_ready(path, places[0], tls, as_json)
         gc.freeze()
         if tls is None:

@@ -18,7 +18,7 @@ class _Line:
     strikes the earlier line out.
     """
 
-    round_id: Mapped[int] = mapped_column(ForeignKey("round.id"))
+    round_id: Mapped[int] = mapped_column(ForeignKey("round.id"), index=True)
     valve: Mapped[str]
     typed: Mapped[str]
     recorded_at: Mapped[datetime]

@@ -60,6 +60,15 @@ class ShimRow(Base):
             sqlite_where=text("place = 'engine'"),
         ),
         Index("ix_shim_place", "place", "family_id", "thickness_nm"),
+        Index(
+            "ix_shim_alike",
+            "place",
+            "condition",
+            "family_id",
+            "marked_nm",
+            "measured_nm",
+            "thickness_nm",
+        ),
     )
 
     family_id: Mapped[int] = mapped_column(ForeignKey("shim_family.id"))

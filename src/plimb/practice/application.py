@@ -1,0 +1,86 @@
+"""The practice application: the same screens on a record of their own, and the lessons."""
+
+from collections.abc import Callable, Iterable
+from pathlib import Path
+from threading import Lock
+from typing import Any
+
+from apiflask import APIFlask
+from flask import request
+
+from plimb.actions.clock import utc_now
+from plimb.actions.people import who_is
+from plimb.core.errors import NobodyAtWork
+from plimb.practice.session import Practice
+from plimb.practice.web import blueprint
+from plimb.store.database import Database
+from plimb.web.application import create_app
+from plimb.web.door import is_loopback
+from plimb.web.people import COOKIE
+from plimb.web.request import Clock
+
+AT = "/practice"
+"""Where it is mounted beside the shop's own."""
+
+
+def practice_app(
+    database: Database,
+    folder: Path,
+    *,
+    shop: Database | None = None,
+    host: str = "127.0.0.1",
+    names: tuple[str, ...] = (),
+    clock: Clock = utc_now,
+) -> APIFlask:
+    """Return the application that serves the practice record.
+
+    Args:
+        database: The practice record: nothing in it is the shop's.
+        folder: Where the acts on its engines are kept.
+        shop: The shop's own record; who may practise on the network, and on which engines.
+        host: Where it is served.
+        names: By which other names this machine is reached.
+        clock: Tells the time as naive UTC.
+    """
+    own = "127.0.0.1"
+    app = create_app(database, clock=clock, host=own, names=(host, *names))
+    app.register_blueprint(blueprint)
+    app.extensions["plimb-practice"] = Practice(database, folder, shop, clock)
+    if shop is not None and not is_loopback(host):
+        app.before_request(lambda: _only_who_works_here(shop, clock))
+    return app
+
+
+def _only_who_works_here(shop: Database, clock: Clock) -> None:
+    """Refuse, from elsewhere, whoever is not signed in at the shop."""
+    if not request.path.startswith("/api/"):
+        return
+    token = request.cookies.get(COOKIE, "")
+    with shop.reading() as session:
+        if not token or who_is(session, token, clock()) is None:
+            raise NobodyAtWork("Choose who works here first.", field="person")
+
+
+Wsgi = Callable[[dict[str, Any], Any], Iterable[bytes]]
+
+
+class Beside:
+    """The practice application beside a shop's record, made when it is first asked for."""
+
+    def __init__(self, shop: Database, host: str, names: tuple[str, ...]) -> None:
+        self._shop, self._host, self._names = shop, host, names
+        self._lock = Lock()
+        self._app: APIFlask | None = None
+
+    def __call__(self, environ: dict[str, Any], start_response: Any) -> Iterable[bytes]:
+        """Answer what is asked of practice."""
+        with self._lock:
+            if self._app is None:
+                path = self._shop.path
+                self._app = practice_app(
+                    Database(path.with_name(f"{path.stem}-practice{path.suffix}")),
+                    path.with_name(f"{path.stem}-practice-engines"),
+                    shop=self._shop, host=self._host, names=self._names,
+                )  # fmt: skip
+        answer: Iterable[bytes] = self._app(environ, start_response)
+        return answer

@@ -1,0 +1,145 @@
+"""What was true, beside what was written: a lesson's score, and how one hand feels over time."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from statistics import fmean, stdev
+
+from plimb.core.engine.engine import Clearance
+from plimb.core.job.sheet import Round
+from plimb.core.lengths import mm
+from plimb.core.measure.blades import BladeSet, Tried, next_blade
+from plimb.core.measure.gap import Gap, none_below, point
+from plimb.core.measure.limits import Verdict, judge
+from plimb.practice.session import Session
+from plimb.standins.simulated import Truth
+
+SLIP_NM = mm("0.03")
+"""A reading that is further off is a slip (judgement)."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Read:
+    """One gap that was written down, beside the true one. Lengths in nanometres.
+
+    `error_nm` is read less true, None where no figure was read.
+    """
+
+    valve: str
+    purpose: str
+    gap: Gap
+    true_nm: int
+    error_nm: int | None
+    said: Verdict
+    verdict: Verdict
+
+    @property
+    def right(self) -> bool:
+        """Whether what was judged is so."""
+        return self.said is self.verdict or {self.said, self.verdict} == {
+            Verdict.TIGHT, Verdict.NONE,
+        }  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Score:
+    """A lesson by its truth. `fewest` is how many blades would have settled every valve."""
+
+    reads: tuple[Read, ...]
+    in_spec: int
+    valves: int
+    rounds: int
+    tries: int
+    fewest: int
+    slips: tuple[str, ...]
+    empty: tuple[str, ...]
+
+    @property
+    def right(self) -> int:
+        """How many verdicts are right."""
+        return sum(one.right for one in self.reads)
+
+
+def score_of(session: Session, rounds: Sequence[Round]) -> Score:
+    """Return how a lesson went, by what is true in its engine."""
+    engine, rig = session.rig.engine, session.rig
+    truth = Truth(rig.simulated)
+    now = {
+        one.id: truth.gap_nm(one.id) for one in engine.clearances if one.id not in rig.empty
+    }  # a valve that stands empty has no gap
+    reads = []
+    first, last = rounds[0].status.valves, rounds[-1].status.valves
+    for one in engine.clearances:
+        found, proof = first[one.id].record.found, last[one.id].record.proof
+        if found is not None:
+            reads.append(_read(one, "found", found.gap, session.first[one.id]))
+        if proof is not None and one.id in now:
+            reads.append(_read(one, "proof", proof.gap, now[one.id]))
+    return Score(
+        reads=tuple(reads),
+        in_spec=sum(truth.in_spec(valve) for valve in now),
+        valves=len(engine.clearances),
+        rounds=len(rounds),
+        tries=rig.tries - session.by_others,
+        fewest=sum(
+            _fewest(session.first[one.id], one, rig.blades)
+            for one in engine.clearances
+            if first[one.id].record.found is not None and not session.by_others
+        ),
+        slips=tuple(
+            one.valve for one in reads if one.error_nm is not None and abs(one.error_nm) > SLIP_NM
+        ),
+        empty=tuple(sorted(rig.empty)),
+    )
+
+
+def _read(one: Clearance, purpose: str, gap: Gap, true_nm: float) -> Read:
+    assert one.check is not None
+    known = gap.both_ends
+    true = point(max(1, round(true_nm))) if true_nm > 0 else none_below(mm("0.001"))
+    return Read(
+        valve=one.id,
+        purpose=purpose,
+        gap=gap,
+        true_nm=round(true_nm),
+        error_nm=round(gap.best_nm - true_nm) if known else None,
+        said=judge(gap, one.check),
+        verdict=judge(true, one.check),
+    )
+
+
+def _fewest(true_nm: float, one: Clearance, blades: BladeSet) -> int:
+    """Return how many blades settle a gap when each is the best to try next."""
+    assert one.check is not None
+    known, tries = Tried(), 0
+    while (blade := next_blade(known, one.check, blades)) is not None:
+        known = known.told(blade, blade.thickness_nm <= true_nm)
+        tries += 1
+    return tries
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Feel:
+    """How one hand feels, from all its readings: off on the whole, and from time to time."""
+
+    readings: int
+    bias_nm: int | None
+    spread_nm: int | None
+
+
+def feel_of(sessions: Sequence[Session]) -> Feel:
+    """Return the feel of the hand that did these lessons; slips are left out."""
+    errors = [e for one in sessions for e in one.errors_nm if abs(e) <= SLIP_NM]
+    return Feel(
+        readings=len(errors),
+        bias_nm=round(fmean(errors)) if len(errors) >= 5 else None,
+        spread_nm=round(stdev(errors)) if len(errors) >= 5 else None,
+    )
+
+
+def errors_of(score: Score, *, done_before: bool) -> list[float]:
+    """Return how far off the readings were that this hand took, and not another before it."""
+    return [
+        float(one.error_nm)
+        for one in score.reads
+        if one.error_nm is not None and (one.purpose == "proof" or not done_before)
+    ]

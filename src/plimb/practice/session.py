@@ -1,0 +1,324 @@
+"""A lesson under way: its card in the practice record, its engine, and the acts done on it."""
+
+import json
+import os
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field
+from datetime import datetime
+from pathlib import Path
+from threading import Lock
+from typing import Any
+
+from plimb.actions.bench import find_engines, read_shop
+from plimb.actions.cards import Change, Written
+from plimb.actions.choosing import take_plan
+from plimb.actions.clock import utc_now
+from plimb.actions.correcting import change_instrument
+from plimb.actions.engines import register_engine
+from plimb.actions.fitting import fit_piece, turn_by_hand
+from plimb.actions.opening import open_card
+from plimb.actions.readings import ask_next_blade, write_down_gap
+from plimb.actions.shims import check_zero, write_down_shim
+from plimb.actions.shop import add_instrument, rename_shop, save_blade_set
+from plimb.actions.views import read_card
+from plimb.core.engine.engine import Engine
+from plimb.core.errors import BadValue, NotFound, NotReady
+from plimb.core.job.stages import Stage
+from plimb.core.lengths import Unit, mm, show_mm
+from plimb.core.measure.blades import Blade, BladeSet, Tried, typed_blade
+from plimb.core.shim.shim import Source
+from plimb.files.engine_file import EngineFile
+from plimb.files.starting_point import starting_point
+from plimb.practice.lessons import BY_ID, SETS, Lesson, Trap, fill_in
+from plimb.practice.rig import Rig, Told
+from plimb.standins.simulated import Truth
+from plimb.store.database import Database
+from plimb.store.engines import newest_revision
+
+WHO = "Practice"
+MOST_SEEDS = 60
+
+
+@dataclass(kw_only=True)
+class Session:
+    """One lesson under way. `first` is what was true before anybody touched it."""
+
+    card: int
+    lesson: Lesson
+    seed: int
+    document: Mapping[str, Any]
+    rig: Rig
+    first: Mapping[str, float]
+    by_others: int = 0
+    finished: bool = False
+    errors_nm: list[float] = field(default_factory=list)
+
+    def kept(self) -> dict[str, Any]:
+        """Return what is kept of it: from this it is built again."""
+        return {
+            "card": self.card, "lesson": self.lesson.id, "seed": self.seed,
+            "document": self.document, "acts": self.rig.acts, "by_others": self.by_others,
+            "finished": self.finished, "errors_nm": self.errors_nm,
+        }  # fmt: skip
+
+
+class Practice:
+    """Everything that is practised on beside one shop's record: lessons under way, their engines.
+
+    The cards stand in a record of their own, the acts on each engine in a file beside it.
+    """
+
+    def __init__(
+        self, database: Database, folder: Path, shop: Database | None = None,
+        clock: Callable[[], datetime] = utc_now,
+    ) -> None:  # fmt: skip
+        self.database, self.shop, self._folder, self._clock = database, shop, folder, clock
+        self._lock, self._open = Lock(), dict[int, Session]()
+
+    def sessions(self) -> list[Session]:
+        """Return every lesson that was begun, the newest first."""
+        numbers = (int(file.stem) for file in self._folder.glob("*.json") if file.stem.isdigit())
+        return [self.session(number) for number in sorted(numbers, reverse=True)]
+
+    def session(self, card: int) -> Session:
+        """Return the lesson of a card; NotFound where it is none."""
+        with self._lock:
+            if card not in self._open:
+                file = self._folder / f"{card}.json"
+                if not file.is_file():
+                    raise NotFound(f"Card {card} is no lesson.")
+                self._open[card] = _again(json.loads(file.read_text("utf-8")))
+            return self._open[card]
+
+    def act(self, card: int, name: str, said: Sequence[Any]) -> Told:
+        """Do one act on a lesson's engine.
+
+        Raises:
+            NotReady: It cannot be done as the engine stands, or the truth is out.
+            BadValue: There is no such act.
+        """
+        session = self.session(card)
+        with self._lock:
+            if session.finished:
+                raise NotReady("The truth is out: begin the lesson anew.", field="act")
+            if name == "swap":
+                raise BadValue("There is no act “swap”.", field="act")
+            told = session.rig.do(name, *said)
+            self._keep(session)
+            return told
+
+    def own_engines(self) -> list[tuple[int, str]]:
+        """Return the shop's engines: their numbers and labels."""
+        if self.shop is None:
+            return []
+        page = find_engines(self.shop, "", 0)
+        return [(one.id, one.label) for one in page.engines]
+
+    def own_document(self, engine_id: int) -> str:
+        """Return what the shop knows of one of its engines; NotFound where there is none."""
+        if self.shop is None:
+            raise NotFound("There is no shop's record beside this one.")
+        with self.shop.reading() as session:
+            return newest_revision(session, engine_id).document
+
+    def finish(self, session: Session, errors_nm: Sequence[float]) -> None:
+        """Note that the truth has been shown, and how far off each reading was."""
+        with self._lock:
+            session.finished, session.errors_nm = True, list(errors_nm)
+            self._keep(session)
+
+    def _keep(self, session: Session) -> None:
+        self._folder.mkdir(parents=True, exist_ok=True)
+        file = self._folder / f"{session.card}.json"
+        whole = file.with_suffix(".new")
+        whole.write_text(json.dumps(session.kept()), "utf-8")
+        os.replace(whole, file)
+
+    def begin(self, lesson: Lesson, document: dict[str, Any] | None = None) -> Session:
+        """Begin a lesson: an engine that shows its point, a card, and what was done already.
+
+        Args:
+            lesson: Which.
+            document: The shop's own engine, to practise on that.
+
+        Raises:
+            BadValue: The engine lacks a spec or sizes, without which nothing can be practised.
+        """
+        if document is None:
+            document = dict(fill_in(starting_point(lesson.start), lesson))
+        engine = EngineFile.model_validate(document).to_core()
+        if any(one.check is None or not one.family.sizes() for one in engine.clearances):
+            raise BadValue(
+                "This engine cannot be practised on: enter its spec and the sizes of its shims "
+                "first.",
+                field="engine",
+            )
+        number = sum(1 for _one in self._folder.glob("*.json")) + 1
+        seed = next(
+            seed for seed in range(number * 1009, number * 1009 + MOST_SEEDS + 1)
+            if seed == number * 1009 + MOST_SEEDS or _shows(lesson, engine, seed)
+        )  # fmt: skip
+        rig = _rig(lesson, engine, seed)
+        now = self._clock()
+        self.own_tools(lesson)
+        document.setdefault("machine", {})["blades"] = f"Practice, {lesson.blades}"
+        rename_shop(self.database, "Practice, no shop's record")
+        label = f"{document['engine']['name'].removeprefix('Practice: ')}, practice {number}"
+        made = register_engine(
+            self.database, label=label, note="", document=json.dumps(document), now=now
+        )
+        card = open_card(
+            self.database, engine_id=made, opened_by=WHO, reason=f"Practice: {lesson.title}",
+            now=now, kind=lesson.kind,
+        )  # fmt: skip
+        session = Session(
+            card=card.id, lesson=lesson, seed=seed, document=document, rig=rig,
+            first=_true(engine, rig),
+        )  # fmt: skip
+        other = _OtherHand(self, session, card)
+        other.work()
+        session.by_others = rig.tries
+        with self._lock:
+            self._open[card.id] = session
+            self._keep(session)
+        return session
+
+    def own_tools(self, lesson: Lesson) -> int:
+        """Have the lesson's feeler set and a micrometer there; return the micrometer's number."""
+        shop = read_shop(self.database, self._clock().date())
+        name = f"Practice, {lesson.blades}"
+        if name not in {one.blades.name for one in shop.blade_sets}:
+            save_blade_set(self.database, set_id=None, blades=blade_set(lesson.blades, name))
+        tools = {one.name: one.id for one in shop.instruments}
+        return tools.get("Micrometer") or add_instrument(
+            self.database, name="Micrometer", doubt="0.004"
+        )
+
+
+def blade_set(which: str, name: str = "Practice") -> BladeSet:
+    """Return a set of blades to practise with."""
+    blades = tuple(Blade(nominal_nm=n * mm("0.01")) for n in SETS[which])
+    return BladeSet(name=name, blades=blades)
+
+
+def _rig(lesson: Lesson, engine: Engine, seed: int) -> Rig:
+    stuck = engine.clearances[-1].id if lesson.trap is Trap.STUCK else None
+    rig = Rig(
+        engine, blade_set(lesson.blades), seed, world=lesson.world, crank=lesson.crank,
+        sticks=stuck,
+    )  # fmt: skip
+    if lesson.trap is Trap.NO_GAP:
+        truth, valve = Truth(rig.simulated), engine.clearances[-1].id
+        run = truth.gap_nm(valve) + mm("0.04")
+        rig.simulated.drive(1.0, {valve: run / truth.rates_nm({valve: 1.0})[valve]})
+    return rig
+
+
+def _again(kept: Mapping[str, Any]) -> Session:
+    """Build a lesson again from what was kept of it."""
+    lesson = BY_ID[kept["lesson"]]
+    engine = EngineFile.model_validate(kept["document"]).to_core()
+    rig = _rig(lesson, engine, kept["seed"])
+    first = _true(engine, rig)
+    for name, *said in kept["acts"]:
+        rig.do(name, *said)
+    return Session(
+        card=kept["card"], lesson=lesson, seed=kept["seed"], document=kept["document"], rig=rig,
+        first=first, by_others=kept["by_others"], finished=kept["finished"],
+        errors_nm=kept["errors_nm"],
+    )  # fmt: skip
+
+
+def _true(engine: Engine, rig: Rig) -> dict[str, float]:
+    truth = Truth(rig.simulated)
+    return {one.id: truth.gap_nm(one.id) for one in engine.clearances}
+
+
+def _shows(lesson: Lesson, engine: Engine, seed: int) -> bool:
+    """Return whether an engine has what its lesson is about: enough valves that want a piece."""
+    rig = _rig(lesson, engine, seed)
+    truth = Truth(rig.simulated)
+    out = sum(not truth.in_spec(one.id) for one in engine.clearances)
+    low = min(truth.gap_nm(one.id) for one in engine.clearances)
+    felt = low > mm("0.05") or lesson.trap is Trap.NO_GAP
+    return felt and lesson.least <= out < max(len(engine.clearances), lesson.least + 1)
+
+
+class _OtherHand:
+    """What another hand has done before a lesson begins, through the same acts as the screen."""
+
+    def __init__(self, practice: Practice, session: Session, card: Written) -> None:
+        self.practice, self.session, self.rig = practice, session, session.rig
+        self.card, self.zero_nm = card, 0
+        self.micrometer = practice.own_tools(session.lesson)
+        self._do(change_instrument, instrument_id=self.micrometer)
+
+    def _do(self, acts: Callable[..., Written], **said: object) -> None:
+        change = Change(
+            card_id=self.card.id, version=self.card.version,
+            key=f"practice-{self.card.id}-{self.card.version:05}", now=self.practice._clock(),
+        )  # fmt: skip
+        self.card = acts(self.practice.database, change, **said)
+
+    def work(self) -> None:
+        """Do the stages before the one that the lesson begins at."""
+        order = list(Stage)
+        before = order[: order.index(self.session.lesson.begins)]
+        if Stage.FEEL in before:
+            self._feel()
+        if Stage.READ in before:
+            self._read()
+        if Stage.FIT in before:
+            self._fit()
+
+    def _view(self) -> Any:
+        with self.practice.database.reading() as session:
+            return read_card(session, self.card.id)
+
+    def _feel(self) -> None:
+        for one in self.rig.engine.clearances:
+            self.rig.do("lobe", one.id)
+            known = Tried()
+            for fine in (False, True):
+                while True:
+                    asked = ask_next_blade(
+                        self.practice.database, self.card.id, valve=one.id, tried=known, fine=fine
+                    )
+                    if asked.next_blade is None:
+                        break
+                    told = self.rig.do("push", one.id, *asked.next_blade.blades)
+                    known = known.told(asked.next_blade, told.force < 1)
+            goes, refuses = known.goes_nm, known.refuses_nm
+            text = f"-{typed_blade(refuses or 0)}" if goes is None else known.typed
+            self._do(write_down_gap, valve=one.id, purpose="found", text=text, unit=Unit.MM)
+
+    def _read(self) -> None:
+        self.zero_nm = self.rig.do("close", None).shown_nm or 0
+        sign = "-" if self.zero_nm < 0 else ""
+        self._do(
+            check_zero, instrument_id=self.micrometer, zero=f"{sign}{show_mm(abs(self.zero_nm))}"
+        )
+        for valve in self._view().status.opened:
+            told = self.rig.do("out", valve)
+            shown = self.rig.do("close", valve).shown_nm or 0
+            self._do(write_down_shim, valve=valve, text=f"{told.marking or '?'} {show_mm(shown)}")
+
+    def _fit(self) -> None:
+        self._do(take_plan)
+        steps = self._view().fit
+        for step in steps:
+            if step.valve not in self.rig.empty:
+                self.rig.do("out", step.valve)
+        for step in steps:
+            if step.source is Source.ENGINE:
+                self.rig.do("in", step.valve, "valve", step.from_valve or "")
+            else:
+                self.rig.do("new", step.valve, step.thickness_nm)
+                self.rig.do("in", step.valve, "new")
+            self._do(fit_piece, valve=step.valve, fitted=True, measured="", anyway=True)
+        for valve in sorted(self.rig.empty):
+            self.rig.do("in", valve, "own")
+        if self.session.lesson.trap is Trap.SWAPPED and len(steps) > 1:
+            far = sorted(steps, key=lambda step: step.thickness_nm)
+            self.rig.do("swap", far[0].valve, far[-1].valve)
+        self._do(turn_by_hand, turns=4)
