@@ -5,12 +5,13 @@
   import { keys } from "./state/keys.svelte";
   import { preferences } from "./state/preferences.svelte";
   import { reach } from "./state/reach.svelte";
-  import { BASE, route } from "./state/route.svelte";
+  import { BASE, PRACTISING, route } from "./state/route.svelte";
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./state/shop.svelte";
   import WhoWorks from "./places/bench/WhoWorks.svelte";
   import { kindOf } from "./card/registry";
   import Opened from "./places/Opened.svelte";
+  import Screen from "./places/Screen.svelte";
   import { fetchAhead, placeAt } from "./places/registry";
 
   const PLACES = [
@@ -18,6 +19,7 @@
     { href: "/engines", says: "Engines" },
     { href: "/drawer", says: "Drawer" },
     { href: "/shop", says: "Shop" },
+    { href: "/practice/", says: "Practice", apart: true },
   ];
   const PRACTICE = [
     { href: "/", says: "Lessons" },
@@ -29,9 +31,10 @@
     practice: "practice",
   };
   const place = $derived(placeAt(route.path));
+  let screen = $state(false);
   const here = $derived(shopState.shop?.cards.find((card) => card.id === place.card));
 
-  if (BASE) document.documentElement.dataset.practice = "";
+  if (PRACTISING) document.documentElement.dataset.practice = "";
   if (untrack(() => place.name) !== "bench") void shopState.load();
   fetchAhead();
 
@@ -76,7 +79,7 @@
     <a
       href="/"
       class="flex min-h-11 items-center gap-2 text-xl font-[680]"
-      aria-label={BASE ? "Plimb: to the lessons" : "Plimb: to the bench"}
+      aria-label={PRACTISING ? "Plimb: to the lessons" : "Plimb: to the bench"}
     >
       <svg viewBox="0 0 22 26" class="h-6" fill="none" stroke="currentColor" aria-hidden="true">
         <path d="M1 8h20M1 18h20" stroke-width="2" />
@@ -90,9 +93,10 @@
     {/if}
     {#if place.name !== "card"}
       <nav class="border-line flex border-l pl-1" aria-label="Places">
-        {#each BASE ? PRACTICE : PLACES as one (one.href)}
+        {#each PRACTISING ? PRACTICE : PLACES as one (one.href)}
           <a
             href={one.href}
+            rel={"apart" in one ? "external" : undefined}
             class="flex min-h-11 items-center px-2.5 font-[560] {route.path === one.href
               ? 'underline decoration-2 underline-offset-8'
               : ''}"
@@ -127,11 +131,18 @@
         kind="bare"
         aria-label={preferences.light === "day" ? "Night colours" : "Day colours"}
         onclick={() => preferences.setLight(preferences.light === "day" ? "night" : "day")}
+        class="max-sm:hidden"
       >
         <svg viewBox="0 0 20 20" class="h-5 w-5" aria-hidden="true">
           <circle cx="10" cy="10" r="7" fill="none" stroke="currentColor" stroke-width="1.6" />
           <path d="M10 3a7 7 0 0 1 0 14z" fill="currentColor" />
         </svg>
+      </Button>
+      <Button kind="bare" aria-label="This screen" onclick={() => (screen = true)}>
+        <span class="text-small" aria-hidden="true">A</span><span
+          class="text-xl font-[620]"
+          aria-hidden="true">A</span
+        >
       </Button>
       <Button kind="bare" aria-label="Help" onclick={() => (keys.helpOpen = true)}>?</Button>
     </div>
@@ -141,9 +152,13 @@
       class="practice no-print flex flex-wrap items-center gap-x-4 border-b-2 px-4 py-1"
       role="note"
     >
-      <span class="min-w-52 flex-1"><b>Practice.</b> Nothing here is the shop's record.</span>
+      <span class="min-w-52 flex-1"
+        >{#if PRACTISING}<b>Practice.</b> Nothing here is the shop's record.{:else}<b
+            >The demo school.</b
+          > Made up, to look at and to try; nothing here is your shop's.{/if}</span
+      >
       <a class="min-h-11 content-center underline underline-offset-4" href="/" rel="external"
-        >Leave practice</a
+        >{PRACTISING ? "Leave practice" : "Back to your own"}</a
       >
     </p>
   {/if}
@@ -175,6 +190,7 @@
   {/if}
 </div>
 
+<Screen bind:open={screen} />
 <Dialog bind:open={keys.helpOpen} title="Help" wide>
   {#await import("./places/handbook/Help.svelte") then { default: Help }}
     <Help name={page} ongo={() => (keys.helpOpen = false)} />

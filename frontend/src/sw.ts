@@ -24,7 +24,9 @@ clientsClaim();
 cleanupOutdatedCaches();
 precacheAndRoute(self.__WB_MANIFEST);
 registerRoute(
-  new NavigationRoute(createHandlerBoundToURL("/index.html"), { denylist: [/^\/(practice\/)?api\//] }),
+  new NavigationRoute(createHandlerBoundToURL("/index.html"), {
+    denylist: [/^\/((practice|school)\/)?api\//],
+  }),
 );
 registerRoute(
   ({ url, request }) =>

@@ -1,12 +1,14 @@
 <script lang="ts">
   /** One card: the rule of stages, the head drawing that stays put, and what the hands need now. */
   import { type Snippet, untrack } from "svelte";
+  import { MediaQuery } from "svelte/reactivity";
   import type { Stage } from "../api/client";
   import HeadDrawing from "../head/HeadDrawing.svelte";
   import { Button } from "../kit";
   import { keys } from "../state/keys.svelte";
   import { preferences } from "../state/preferences.svelte";
-  import { BASE, route } from "../state/route.svelte";
+  import { PRACTISING, route } from "../state/route.svelte";
+  import { hear, stayOn } from "./aloud";
   import { CardState } from "./card.svelte";
   import { PAGES } from "./pages";
   import PlateLines from "./PlateLines.svelte";
@@ -16,6 +18,7 @@
 
   let { id, stage }: { id: number; stage: Stage | null } = $props();
 
+  const roomy = new MediaQuery("min-width: 1000px");
   const job = new CardState(untrack(() => id));
   const kind = $derived(kindOf(job.stage));
   const Page = $derived(PAGES[job.stage].page);
@@ -50,6 +53,8 @@
       ),
     ),
   );
+  $effect(() => hear(job.queue.said));
+  $effect(stayOn);
   $effect(() => () => {
     job.stop();
     preferences.close();
@@ -83,8 +88,10 @@
 </script>
 
 {#snippet practised()}
-  {#if BASE}
-    {#await import("../practice/Rig.svelte") then { default: Rig }}<Rig {job} />{/await}
+  {#if PRACTISING}
+    {#await import("../practice/Rig.svelte") then { default: Rig }}
+      <Rig {job} wide={roomy.current} />
+    {/await}
   {/if}
 {/snippet}
 {#snippet banner(says: Snippet)}
@@ -173,7 +180,7 @@
     </p>
   {/if}
   {#if kind.whole}
-    {#if BASE}<div class="px-4 pt-3">{@render practised()}</div>{/if}
+    {#if PRACTISING}<div class="px-4 pt-3">{@render practised()}</div>{/if}
     <Page {job} />
   {:else}
     <div class="flex min-h-0 flex-1 max-md:flex-col">
@@ -209,13 +216,14 @@
             {/snippet}
           </HeadDrawing>
         </div>
+        {#if roomy.current}{@render practised()}{/if}
         {#if Below}<Below {job} />{/if}
       </div>
       <aside
         class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[66%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:gap-1.5 max-md:p-2"
         aria-label="The valve in hand"
       >
-        {@render practised()}
+        {#if !roomy.current}{@render practised()}{/if}
         {#if job.signed}
           <p class="border-ink border-l-4 pl-3">This card is signed; nothing on it changes.</p>
         {/if}

@@ -7,7 +7,7 @@ import { BASE } from "../state/route.svelte";
 import type { Waiting } from "./outbox.svelte";
 
 /** What waits in practice is for another record. */
-const NAME = BASE ? "plimb-practice" : "plimb";
+const NAME = `plimb${BASE.replace("/", "-")}`;
 
 interface Store extends DBSchema {
   waiting: {

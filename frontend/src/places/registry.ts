@@ -2,7 +2,7 @@
 import type { Component } from "svelte";
 import type { Stage } from "../api/client";
 import { isStage } from "../card/registry";
-import { BASE } from "../state/route.svelte";
+import { PRACTISING } from "../state/route.svelte";
 
 type Loads<Props extends Record<string, unknown>> = () => Promise<{ default: Component<Props> }>;
 type Anything = Record<string, unknown>;
@@ -58,9 +58,9 @@ const NOWHERE: Place = { name: "nowhere", key: "", load: null, given: {} };
 export function placeAt(path: string): Place {
   const [, first = "", second = "", third = ""] = path.split("/");
   const id = NUMBER.test(second) ? Number(second) : null;
-  if (first === "" && BASE) return place("practice", first, lessons, {});
+  if (first === "" && PRACTISING) return place("practice", first, lessons, {});
   if (first === "") return { name: "bench", key: "", load: null, given: {} };
-  if (BASE && first === "truth" && id !== null) return place("practice", path, truth, { id });
+  if (PRACTISING && first === "truth" && id !== null) return place("practice", path, truth, { id });
   if (first === "cards" && id !== null && (third === "" || isStage(third))) {
     const stage = isStage(third) ? third : null;
     return { ...place("card", `card/${id}`, card, { id, stage }), card: id, stage };

@@ -27,9 +27,28 @@ class Preferences {
       (matchMedia("(prefers-color-scheme: dark)").matches ? "night" : "day"),
   );
   name = $state(kept("name") ?? "");
+  /** Large print, to be read from two metres and tapped with gloves on. */
+  large = $state(kept("large") === "yes");
+  /** What was written is spoken back. */
+  speaks = $state(kept("speaks") === "yes");
+  /** A verdict is heard and felt. */
+  sounds = $state(kept("sounds") === "yes");
 
   constructor() {
     if (kept("light")) document.documentElement.dataset.theme = this.light;
+    this.size();
+  }
+
+  private size(): void {
+    if (this.large) document.documentElement.dataset.large = "";
+    else delete document.documentElement.dataset.large;
+  }
+
+  /** Have one of what is off at first on, or off again. */
+  set(what: "large" | "speaks" | "sounds", on: boolean): void {
+    this[what] = on;
+    keep(what, on ? "yes" : "no");
+    this.size();
   }
 
   setUnit(unit: Unit): void {

@@ -1,7 +1,8 @@
 /** The address is the place: `/`, `/cards/3/feel`; in practice the same below `/practice`. */
 
-/** Where all of this page's addresses begin: practice is a record of its own. */
-export const BASE = /^\/practice(\/|$)/.test(location.pathname) ? "/practice" : "";
+/** Where all of this page's addresses begin: practice and the school are records of their own. */
+export const BASE = /^\/(practice|school)(?=\/|$)/.exec(location.pathname)?.[0] ?? "";
+export const PRACTISING = BASE === "/practice";
 
 const here = (): string => location.pathname.slice(BASE.length) || "/";
 

@@ -1,15 +1,14 @@
 """`plimb serve` and `plimb demo`: serve the screens."""
 
 from pathlib import Path
-from typing import Any
 
 import click
 
 from plimb.cli.root import DEFAULT_PORT, database_option, json_option, main
 from plimb.core.errors import BadValue
 from plimb.demo.load import load_demo
-from plimb.practice.application import AT, Beside
-from plimb.store.database import Database, record_path
+from plimb.practice.application import beside
+from plimb.store.database import record_path
 from plimb.web.serving import Given, run_server
 
 _port = click.option(
@@ -17,10 +16,6 @@ _port = click.option(
 )
 _file = click.Path(path_type=Path, dir_okay=False)
 _host = click.option("--host", default="127.0.0.1")
-
-
-def _practice(database: Database, host: str, names: tuple[str, ...]) -> dict[str, Any]:
-    return {AT: Beside(database, host, names)}
 
 
 @main.command()
@@ -45,7 +40,7 @@ def serve(
         raise BadValue("key: a certificate comes with its key; give both or none.", field="key")
     run_server(
         database or record_path("shop"), host=host, port=port, as_json=as_json, counter=counter,
-        beside=_practice,
+        beside=beside,
         given=Given(certificate=certificate, key=key) if certificate and key else None,
     )  # fmt: skip
 
@@ -60,4 +55,4 @@ def demo(database: Path | None, host: str, port: int, as_json: bool, fresh: bool
     """Serve the Ostrel Hill Climb School, a made-up shop to try things on."""
     path = database or record_path("demo")
     load_demo(path, fresh=fresh)
-    run_server(path, host=host, port=port, as_json=as_json, standins=True, beside=_practice)
+    run_server(path, host=host, port=port, as_json=as_json, standins=True, beside=beside)

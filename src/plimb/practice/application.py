@@ -11,6 +11,7 @@ from flask import request
 from plimb.actions.clock import utc_now
 from plimb.actions.people import who_is
 from plimb.core.errors import NobodyAtWork
+from plimb.demo.load import load_demo
 from plimb.practice.session import Practice
 from plimb.practice.web import blueprint
 from plimb.store.database import Database
@@ -19,8 +20,8 @@ from plimb.web.door import is_loopback
 from plimb.web.people import COOKIE
 from plimb.web.request import Clock
 
-AT = "/practice"
-"""Where it is mounted beside the shop's own."""
+AT, SCHOOL = "/practice", "/school"
+"""Where practice, and the demo school to look at, are mounted beside the shop's own record."""
 
 
 def practice_app(
@@ -65,22 +66,38 @@ Wsgi = Callable[[dict[str, Any], Any], Iterable[bytes]]
 
 
 class Beside:
-    """The practice application beside a shop's record, made when it is first asked for."""
+    """An application beside a shop's record, made when it is first asked for."""
 
-    def __init__(self, shop: Database, host: str, names: tuple[str, ...]) -> None:
-        self._shop, self._host, self._names = shop, host, names
-        self._lock = Lock()
+    def __init__(self, make: Callable[[], APIFlask]) -> None:
+        self._make, self._lock = make, Lock()
         self._app: APIFlask | None = None
 
     def __call__(self, environ: dict[str, Any], start_response: Any) -> Iterable[bytes]:
-        """Answer what is asked of practice."""
+        """Answer what is asked of it."""
         with self._lock:
             if self._app is None:
-                path = self._shop.path
-                self._app = practice_app(
-                    Database(path.with_name(f"{path.stem}-practice{path.suffix}")),
-                    path.with_name(f"{path.stem}-practice-engines"),
-                    shop=self._shop, host=self._host, names=self._names,
-                )  # fmt: skip
+                self._app = self._make()
         answer: Iterable[bytes] = self._app(environ, start_response)
         return answer
+
+
+def beside(shop: Database, host: str, names: tuple[str, ...]) -> dict[str, Beside]:
+    """Return what is served beside a shop's own record, by where: practice, the demo school."""
+    path = shop.path
+
+    def practice() -> APIFlask:
+        return practice_app(
+            Database(path.with_name(f"{path.stem}-practice{path.suffix}")),
+            path.with_name(f"{path.stem}-practice-engines"),
+            shop=shop, host=host, names=names,
+        )  # fmt: skip
+
+    def school() -> APIFlask:
+        own = path.with_name(f"{path.stem}-school{path.suffix}")
+        load_demo(own, fresh=False)
+        app = create_app(Database(own), host="127.0.0.1", names=(host, *names))
+        if not is_loopback(host):
+            app.before_request(lambda: _only_who_works_here(shop, utc_now))
+        return app
+
+    return {AT: Beside(practice), SCHOOL: Beside(school)}

@@ -33,6 +33,30 @@
   }
   const signed = $derived(shop?.cards.filter((card) => card.signed_at) ?? []);
 
+  /** An empty record: it offers four ways to begin, and nothing else. */
+  const first = $derived(
+    shop !== null && !shop.engines.length && !shop.cards.length && !shop.lost_engines.length,
+  );
+  const CHOICES = [
+    {
+      name: "Practise",
+      says: "The whole job on an engine that does not break and tells the truth afterwards.",
+      href: "/practice/",
+      apart: true,
+    },
+    {
+      name: "Add your engine",
+      says: "Its layout, and what the manual says. What nobody enters stays unknown.",
+      href: "/engines/new",
+    },
+    { name: "Bring in a file", says: "An engine that somebody sent, as a JSON file." },
+    {
+      name: "Look at the demo school",
+      says: "A made-up shop with engines, cards and a drawer. Nothing of it comes into yours.",
+      href: "/school/",
+      apart: true,
+    },
+  ];
   void shopState.load();
   $effect(() =>
     keys.register([
@@ -66,7 +90,7 @@
   onretry={() => shopState.load()}
 >
   {#snippet acts()}
-    {#if shop}
+    {#if shop && !first}
       <Button onclick={() => (adding = true)}>Engine from a file</Button>
       <Button kind={shop.engines.length ? "plain" : "now"} href="/engines/new">Add an engine</Button
       >
@@ -75,7 +99,33 @@
       {/if}
     {/if}
   {/snippet}
-  {#if shop}
+  {#if shop && first}
+    <p class="my-4 text-lg">Nothing is here yet. Begin with one of these.</p>
+    <ul class="border-ink grid max-w-[56rem] gap-px border-t-2 sm:grid-cols-2">
+      {#each CHOICES as one (one.name)}
+        <li class="border-line border-b">
+          {#snippet face()}
+            <span class="block text-lg font-[620] underline underline-offset-4">{one.name}</span>
+            <span class="text-soft block leading-5">{one.says}</span>
+          {/snippet}
+          {#if one.href}
+            <a
+              class="hover:bg-sheet block min-h-24 p-4"
+              href={one.href}
+              rel={one.apart ? "external" : undefined}>{@render face()}</a
+            >
+          {:else}
+            <button
+              type="button"
+              class="hover:bg-sheet block min-h-24 w-full p-4 text-left"
+              onclick={() => (adding = true)}>{@render face()}</button
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+    <AddEngine bind:open={adding} />
+  {:else if shop}
     {#if shop.cards.length}
       <label class="no-print my-3 flex items-center gap-3">
         <span class="text-soft shrink-0">Look for</span>

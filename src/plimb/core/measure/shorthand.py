@@ -10,6 +10,7 @@ thou (`6` is 0.006 in). Forms:
     14?       a guess: any of these with ? at its end
     .127      literal, in millimetres (or inches)
     0.13..0.15 and none<0.03                the same as 13-15 and -3, spelled out
+    thirteen to fifteen, nothing goes       said aloud: the same as 13-15 and x
 """
 
 import re
@@ -20,6 +21,7 @@ from plimb.core.errors import BadValue
 from plimb.core.lengths import NM_PER_THOU, Unit, mm, parse_number, show_mm, show_thou
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
+from plimb.core.measure.spoken import as_typed
 
 Thick = Callable[[tuple[int, ...]], int]
 """What blades that are laid together make, in nanometres, by their markings."""
@@ -111,7 +113,7 @@ def parse_reading(
         BadValue: It cannot be read, a blade is not plausible, or the blade that
             refuses is not the thicker one.
     """
-    typed = text.strip()
+    typed = as_typed(text.strip())
     sure = typed.removesuffix("?")
     reading = _understood(sure, unit, thinnest_nm, zero_is_number, thick)
     joints = joints_of(reading.goes, reading.refuses)
