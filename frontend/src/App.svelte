@@ -97,7 +97,9 @@
           <a
             href={one.href}
             rel={"apart" in one ? "external" : undefined}
-            class="flex min-h-11 items-center px-2.5 font-[560] {route.path === one.href
+            class="{'apart' in one
+              ? 'max-sm:hidden'
+              : ''} flex min-h-11 items-center px-2.5 font-[560] {route.path === one.href
               ? 'underline decoration-2 underline-offset-8'
               : ''}"
             aria-current={route.path === one.href ? "page" : undefined}>{one.says}</a
@@ -138,7 +140,12 @@
           <path d="M10 3a7 7 0 0 1 0 14z" fill="currentColor" />
         </svg>
       </Button>
-      <Button kind="bare" aria-label="This screen" onclick={() => (screen = true)}>
+      <Button
+        kind="bare"
+        aria-label="This screen"
+        onclick={() => (screen = true)}
+        class="max-sm:hidden"
+      >
         <span class="text-small" aria-hidden="true">A</span><span
           class="text-xl font-[620]"
           aria-hidden="true">A</span
@@ -148,9 +155,9 @@
     </div>
   </header>
   {#if BASE}
-    <p
+    <aside
       class="practice no-print flex flex-wrap items-center gap-x-4 border-b-2 px-4 py-1"
-      role="note"
+      aria-label={PRACTISING ? "Practice" : "The demo school"}
     >
       <span class="min-w-52 flex-1"
         >{#if PRACTISING}<b>Practice.</b> Nothing here is the shop's record.{:else}<b
@@ -160,7 +167,7 @@
       <a class="min-h-11 content-center underline underline-offset-4" href="/" rel="external"
         >{PRACTISING ? "Leave practice" : "Back to your own"}</a
       >
-    </p>
+    </aside>
   {/if}
   {#if reach.away}
     <p class="no-print border-now bg-wash border-b-2 px-4 py-2 leading-5" role="status">
@@ -193,6 +200,13 @@
 <Screen bind:open={screen} />
 <Dialog bind:open={keys.helpOpen} title="Help" wide>
   {#await import("./places/handbook/Help.svelte") then { default: Help }}
-    <Help name={page} ongo={() => (keys.helpOpen = false)} />
+    <Help
+      name={page}
+      ongo={() => (keys.helpOpen = false)}
+      onscreen={() => {
+        keys.helpOpen = false;
+        screen = true;
+      }}
+    />
   {/await}
 </Dialog>

@@ -85,7 +85,7 @@ def open_page(chromium, address):
 
 @pytest.fixture
 def no_barriers():
-    """Return a check that axe-core finds nothing serious on the page as it stands."""
+    """Return a check that axe-core finds nothing on the page as it stands, but for what is minor."""
     source = AXE.read_text("utf-8")
 
     def check(page: Page, where: str) -> None:
@@ -94,7 +94,7 @@ def no_barriers():
         serious = [
             f"{one['id']}: {one['nodes'][0]['html'][:200]} {one['nodes'][0]['failureSummary']}"
             for one in found
-            if one["impact"] in ("serious", "critical")
+            if one["impact"] != "minor"
         ]
         assert serious == [], where
 

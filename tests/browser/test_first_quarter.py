@@ -38,7 +38,7 @@ def test_a_rocker_single_in_thou_with_millimetre_shims_is_entered_and_measured(
 ):
     page = open_page("/", phone=True)
     hand = Hand(page)
-    hand.tap(page.get_by_role("link", name="Add an engine"))
+    hand.tap(page.get_by_role("link", name="Add your engine"))
     hand.pick("Layout", "single")
     hand.pick("Camshafts a bank", "1")
     hand.pick("Followers", "finger or rocker")

@@ -9,7 +9,7 @@ V_FOUR = "No. 5 · Varrow Quartet"
 
 
 ASKED_ON = """([asked, valve]) => {
-  const shown = document.querySelector('aside p.figures');
+  const shown = document.querySelector('[data-hand] p.figures');
   const held = document.querySelector('[data-valve][aria-pressed=true]');
   return shown?.innerText !== asked || held?.dataset.valve !== valve;
 }"""
@@ -109,7 +109,7 @@ def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barrier
     no_barriers(page, "asked")
     true_gap = sum(limits) / 2
     for _try in range(4):
-        asked = page.locator("aside p.figures").inner_text()
+        asked = page.locator("[data-hand] p.figures").inner_text()
         thickness = sum(float(one) for one in asked.split("+"))
         name = "Goes" if thickness <= true_gap else "Refuses"
         page.get_by_role("button", name=name).click()
@@ -264,7 +264,7 @@ def test_the_crank_turned_by_keys_lights_what_can_be_measured(open_page):
     page.mouse.click(box["x"] + 64 + (box["width"] - 78) / 3, box["y"] + box["height"] - 60)
     expect(crank).to_have_attribute("aria-valuenow", "240")
     page.get_by_role("radio", name="by the lobe").click()
-    expect(page.locator("aside ol > li")).to_have_count(6)
+    expect(page.locator("[data-hand] ol > li")).to_have_count(6)
 
 
 def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barriers):
@@ -358,7 +358,7 @@ def test_a_reading_survives_a_killed_server_and_a_reload(chromium, own_server):
 )
 def test_no_place_is_wider_than_a_phone(open_page, no_barriers, path):
     page = open_page(path, phone=True)
-    expect(page.get_by_role("button", name="Night colours")).to_be_in_viewport(ratio=1)
+    expect(page.get_by_role("button", name="Help")).to_be_in_viewport(ratio=1)
     page.wait_for_load_state("networkidle")
     assert page.evaluate("document.documentElement.scrollWidth - innerWidth") <= 0
     no_barriers(page, path)

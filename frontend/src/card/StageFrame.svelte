@@ -122,7 +122,7 @@
 {/snippet}
 
 {#if job.missing}
-  <div class="m-auto max-w-md p-6">
+  <main class="m-auto max-w-md p-6">
     <h1 class="text-2xl">This card cannot be shown</h1>
     <p class="my-3">{job.missing.sentence}</p>
     <div class="flex gap-2">
@@ -131,7 +131,7 @@
       >
       <Button href="/">Back to the bench</Button>
     </div>
-  </div>
+  </main>
 {:else if !job.card}
   <p class="text-soft m-auto p-6">Fetching the card…</p>
 {:else}
@@ -179,57 +179,62 @@
       for the server. Kept in this browser, sent as soon as it answers.
     </p>
   {/if}
-  {#if kind.whole}
-    {#if PRACTISING}<div class="px-4 pt-3">{@render practised()}</div>{/if}
-    <Page {job} />
-  {:else}
-    <div class="flex min-h-0 flex-1 max-md:flex-col">
-      <div class="relative flex min-h-0 min-w-0 flex-1 flex-col">
-        <div class="min-h-0 flex-1">
-          <HeadDrawing
-            bind:this={drawing}
-            bind:arranged={job.arranged}
-            drawing={job.drawing ?? job.card.drawing}
-            valves={job.valves}
-            inHand={kind.turns ? null : job.inHand}
-            lit={kind.turns ? job.lit : null}
-            onpick={(valve) => job.pick(valve)}
-            residuals={kind.residuals ? residuals : null}
-            travels={kind.travels?.(job.card, job.plan.plan) ?? []}
-          >
-            {#snippet plate(valve, size)}
-              <PlateLines
-                {valve}
-                {size}
-                stage={job.stage}
-                planned={kind.plans ? (job.plan.moves.get(valve.valve) ?? null) : null}
-                draft={job.entry.draftOf(valve.valve)}
-                waits={job.outbox.of(job.stage, valve.valve)?.text ?? null}
-                turn={kind.turns
-                  ? {
-                      crank: job.crank,
-                      lanes: job.stopHere?.degrees === null ? [] : (job.card?.turning.lanes ?? []),
-                      rests: job.lit.has(valve.valve),
-                    }
-                  : null}
-              />
-            {/snippet}
-          </HeadDrawing>
+  <main class="flex min-h-0 flex-1 flex-col print:block">
+    <h1 class="sr-only">{job.card.label}: {kind.name}</h1>
+    {#if kind.whole}
+      {#if PRACTISING}<div class="px-4 pt-3">{@render practised()}</div>{/if}
+      <Page {job} />
+    {:else}
+      <div class="flex min-h-0 flex-1 max-md:flex-col">
+        <div class="relative flex min-h-0 min-w-0 flex-1 flex-col">
+          <div class="min-h-0 flex-1">
+            <HeadDrawing
+              bind:this={drawing}
+              bind:arranged={job.arranged}
+              drawing={job.drawing ?? job.card.drawing}
+              valves={job.valves}
+              inHand={kind.turns ? null : job.inHand}
+              lit={kind.turns ? job.lit : null}
+              onpick={(valve) => job.pick(valve)}
+              residuals={kind.residuals ? residuals : null}
+              travels={kind.travels?.(job.card, job.plan.plan) ?? []}
+            >
+              {#snippet plate(valve, size)}
+                <PlateLines
+                  {valve}
+                  {size}
+                  stage={job.stage}
+                  planned={kind.plans ? (job.plan.moves.get(valve.valve) ?? null) : null}
+                  draft={job.entry.draftOf(valve.valve)}
+                  waits={job.outbox.of(job.stage, valve.valve)?.text ?? null}
+                  turn={kind.turns
+                    ? {
+                        crank: job.crank,
+                        lanes:
+                          job.stopHere?.degrees === null ? [] : (job.card?.turning.lanes ?? []),
+                        rests: job.lit.has(valve.valve),
+                      }
+                    : null}
+                />
+              {/snippet}
+            </HeadDrawing>
+          </div>
+          {#if roomy.current}{@render practised()}{/if}
+          {#if Below}<Below {job} />{/if}
         </div>
-        {#if roomy.current}{@render practised()}{/if}
-        {#if Below}<Below {job} />{/if}
+        <section
+          class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[66%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:gap-1.5 max-md:p-2"
+          aria-label="The valve in hand"
+          data-hand
+        >
+          {#if !roomy.current}{@render practised()}{/if}
+          {#if job.signed}
+            <p class="border-ink border-l-4 pl-3">This card is signed; nothing on it changes.</p>
+          {/if}
+          <Page {job} />
+          {#key job.stage}<StageNote {job} />{/key}
+        </section>
       </div>
-      <aside
-        class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[66%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:gap-1.5 max-md:p-2"
-        aria-label="The valve in hand"
-      >
-        {#if !roomy.current}{@render practised()}{/if}
-        {#if job.signed}
-          <p class="border-ink border-l-4 pl-3">This card is signed; nothing on it changes.</p>
-        {/if}
-        <Page {job} />
-        {#key job.stage}<StageNote {job} />{/key}
-      </aside>
-    </div>
-  {/if}
+    {/if}
+  </main>
 {/if}

@@ -80,6 +80,11 @@ class Beside:
         answer: Iterable[bytes] = self._app(environ, start_response)
         return answer
 
+    def close(self) -> None:
+        """Close its record, if it was ever asked for."""
+        if self._app is not None:
+            self._app.extensions["plimb"].database.close()
+
 
 def beside(shop: Database, host: str, names: tuple[str, ...]) -> dict[str, Beside]:
     """Return what is served beside a shop's own record, by where: practice, the demo school."""

@@ -96,3 +96,30 @@ def test_a_measured_blade_counts_as_what_it_measures_and_is_named_as_marked():
 def test_a_blank_inside_a_figure_is_refused_and_not_swallowed(text):
     with pytest.raises(BadValue, match="blank inside"):
         parse_reading(text, Unit.MM, thinnest_nm=mm("0.03"))
+
+
+@pytest.mark.parametrize(
+    ("said", "typed"),
+    [
+        ("Fifteen.", "15"), ("twenty-five tight", "25t"), ("thirteen to fifteen", "13-15"),
+        ("13 to 15", "13-15"), ("between thirteen and fifteen", "13-15"),
+        ("thirteen goes, fifteen refuses", "13-15"), ("thirteen loose, then fifteen", "13l-15"),
+        ("thirteen to fifteen, call it fourteen", "13-15=14"), ("fifteen plus two", "15+2"),
+        ("zero point one five", "0.15"), ("fifteen with light drag", "15"),
+        ("nothing goes", "x"), ("nothing goes, three refuses", "-3"), ("three doesn’t go", "-3"),
+        ("about fourteen", "14?"),
+    ],
+)  # fmt: skip
+def test_a_reading_that_is_said_aloud_is_the_one_that_would_be_typed(said, typed):
+    thinnest = mm("0.03")
+    heard = parse_reading(said, Unit.MM, thinnest_nm=thinnest)
+    assert heard == parse_reading(typed, Unit.MM, thinnest_nm=thinnest)
+    assert heard.typed == typed
+
+
+@pytest.mark.parametrize(
+    "said", ["five eight", "it does not go", "a bit wide", "fifteen tight two"]
+)
+def test_what_is_said_and_not_understood_is_refused_in_its_own_words(said):
+    with pytest.raises(BadValue, match=f"“{said}”"):
+        parse_reading(said, Unit.MM, thinnest_nm=mm("0.03"))

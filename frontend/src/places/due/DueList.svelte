@@ -19,9 +19,12 @@
 </script>
 
 {#each groups as group (group.when)}
-  <h3 class="pt-3 {group.when === 'overdue' ? 'text-tight' : 'text-soft'} font-[620]">
+  <svelte:element
+    this={narrow ? "h3" : "h2"}
+    class="pt-3 {group.when === 'overdue' ? 'text-tight' : 'text-soft'} font-[620]"
+  >
     {group.says}
-  </h3>
+  </svelte:element>
   <ul>
     {#each group.lines as one (one.id)}
       <li class="border-line border-b">

@@ -1,9 +1,11 @@
 <script lang="ts">
   /** What `?` opens: the page of the handbook for where one is, and the keys there. */
+  import { Button } from "../../kit";
   import { keys } from "../../state/keys.svelte";
+  import { PRACTISING } from "../../state/route.svelte";
   import Article from "./Article.svelte";
 
-  let { name, ongo }: { name: string; ongo: () => void } = $props();
+  let { name, ongo, onscreen }: { name: string; ongo: () => void; onscreen: () => void } = $props();
 
   const entryKeys = [
     { key: "Enter", says: "Write down what is typed, take the next valve" },
@@ -39,7 +41,15 @@
     </table>
   </details>
   <Article {name} />
-  <p class="border-ink mt-5 border-t-2 pt-3">
-    <a class="underline underline-offset-4" href="/handbook/{name}">The whole handbook</a>
-  </p>
+  <div class="border-ink mt-5 flex flex-wrap gap-2 border-t-2 pt-3">
+    <Button href="/handbook/{name}">The whole handbook</Button>
+    <Button onclick={onscreen}>This screen</Button>
+    {#if !PRACTISING}
+      <a
+        class="inline-flex min-h-11 items-center px-3 underline underline-offset-4"
+        href="/practice/"
+        rel="external">Practice</a
+      >
+    {/if}
+  </div>
 </div>

@@ -86,6 +86,14 @@ export function look(words: string): Hit[] {
     if (inIt(text) < wanted.length) return [];
     const parts = text.split(/\n\n|\n(?=[-\d])|\n(?= )/).map((part) => part.replace(/\s+/g, " "));
     const best = parts.reduce((one, other) => (inIt(other) > inIt(one) ? other : one), "");
-    return [{ ...page, says: best.trim().slice(0, 160) }];
+    return [
+      {
+        ...page,
+        says: best
+          .trim()
+          .replace(/^[-\d.#]+ /, "")
+          .slice(0, 160),
+      },
+    ];
   });
 }
