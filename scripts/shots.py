@@ -11,11 +11,13 @@ from threading import Thread
 import scipy.optimize  # noqa: F401  # the first plan would wait for it
 from playwright.sync_api import sync_playwright
 from waitress.server import create_server
+from werkzeug.middleware.dispatcher import DispatcherMiddleware
 
 from plimb.actions.backup import copy_of_the_day
 from plimb.actions.clock import utc_now
 from plimb.actions.people import add_person
 from plimb.demo.load import fill
+from plimb.practice.application import beside
 from plimb.standins.counter import run_counter
 from plimb.store.database import Database, copies_of
 from plimb.store.people import PersonRole
@@ -29,10 +31,10 @@ SHOTS = {
     "ready": ("/cards/4/ready", (1280, 1500), "light"),
     "turn": ("/cards/3/turn", WIDE, "light"),
     "years": ("/engines/1/years", WIDE, "light"),
-    "engine": ("/engines/5", WIDE, "light"),
     "shop": ("/shop", WIDE, "light"),
     "who": ("/", WIDE, "light"),
-    "copies": ("/shop#people", WIDE, "light"),
+    "handbook": ("/handbook/sums", WIDE, "light"),
+    "practice": ("/practice/cards/1/feel", WIDE, "light"),
     "history": ("/history/card/3", WIDE, "light"),
     "feel": ("/cards/2/feel", WIDE, "light"),
     "choose": ("/cards/3/choose", WIDE, "light"),
@@ -46,7 +48,7 @@ SHOTS = {
 }
 
 
-WITH_PEOPLE = {"who", "copies"}
+WITH_PEOPLE = {"who"}
 """What shows who works here; in all others nobody is set up, as in the demo."""
 PEOPLE = (("Oda Ferrin", PersonRole.OWNER), ("Ivo Tarrask", PersonRole.TECHNICIAN),
           ("Merrin Oske", PersonRole.TECHNICIAN))  # fmt: skip
@@ -73,12 +75,15 @@ def served(people):
             if copy:
                 place = copies_of(database.path) / copy.name
                 os.utime(place, (made.timestamp(), made.timestamp()))
+        mounts = beside(database, "127.0.0.1", ())
         application = create_app(database, counter=run_counter())
-        server = create_server(application, host="127.0.0.1", port=0)
+        server = create_server(DispatcherMiddleware(application, mounts), host="127.0.0.1", port=0)
         Thread(target=server.run, daemon=True).start()
         yield f"http://127.0.0.1:{server.effective_port}"
         server.close()
         database.close()
+        for one in mounts.values():
+            one.close()
 
 
 def take(folder: Path, shots: dict) -> None:
@@ -100,17 +105,20 @@ def picture(browser, address, file, path, size, scheme):
     page = browser.new_page(
         base_url=address, viewport={"width": size[0], "height": size[1]}, color_scheme=scheme
     )
-    if file.stem in WITH_PEOPLE - {"who"}:
-        page.request.post("/api/people/here", data={"person_id": 1, "code": CODE})
+    if file.stem == "practice":
+        page.request.post("/practice/api/practice", data={"lesson": "go"})
+        for by in (30, 360):
+            acts = {"act": "turn", "what": [by]}
+            page.request.post("/practice/api/practice/1/acts", data=acts)
     page.goto(path)
     page.wait_for_timeout(1500)
     page.evaluate("document.fonts.ready")
+    if file.stem == "practice":
+        page.get_by_role("button", name="Push it in").click()
+        page.wait_for_timeout(500)
     if file.stem == "who":
         page.get_by_role("button", name="Who works here?").click()
         page.wait_for_timeout(400)
-    if "#" in path:
-        part = page.locator(path[path.index("#") :])
-        part.evaluate("one => one.scrollIntoView({block: 'start'})")
     page.screenshot(path=file)
     page.close()
 

@@ -85,7 +85,7 @@ def open_page(chromium, address):
 
 @pytest.fixture
 def no_barriers():
-    """Return a check that axe-core finds nothing on the page as it stands, but for what is minor."""
+    """Return a check that axe-core finds nothing that is more than minor on the page."""
     source = AXE.read_text("utf-8")
 
     def check(page: Page, where: str) -> None:

@@ -3,6 +3,7 @@
 import json
 
 import pytest
+from werkzeug.test import Client
 
 from plimb.actions.bench import read_shop
 from plimb.actions.cards import Change
@@ -12,6 +13,7 @@ from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.measure.blades import Tried, typed_blade
 from plimb.core.measure.limits import Verdict
+from plimb.practice.application import beside, practice_app
 from plimb.practice.lessons import BY_ID, LESSONS, OWN
 from plimb.practice.rig import STICKS, Rig
 from plimb.practice.score import errors_of, feel_of, score_of
@@ -189,3 +191,54 @@ def test_a_swapped_pair_is_truly_swapped_and_the_score_says_what_is_true(practic
         assert one.true_nm == round(session.first[one.valve])
         if one.error_nm is not None:
             assert show_mm(abs(one.error_nm)) < "0.03"
+
+
+def test_from_elsewhere_only_who_works_here_practises(tmp_path, school):
+    record = Database(tmp_path / "practice.sqlite3")
+    app = practice_app(
+        record, tmp_path / "engines", shop=school, host="0.0.0.0", names=("shed.local",)
+    )
+    refused = app.test_client().get("/api/practice", base_url="http://shed.local")
+    assert (refused.status_code, refused.json["code"]) == (401, "who")
+    record.close()
+
+
+def test_nothing_is_made_beside_a_record_before_it_is_asked_for(school):
+    mounts = beside(school, "127.0.0.1", ())
+    there = set(school.path.parent.iterdir())
+    answer = Client(mounts["/practice"]).get("/api/practice")
+    assert [one["id"] for one in answer.json["lessons"]] == [one.id for one in LESSONS]
+    assert len(answer.json["engines"]) == len(read_shop(school).engines)
+    new = {one.name for one in set(school.path.parent.iterdir()) - there}
+    assert f"{school.path.stem}-practice.sqlite3" in new
+    for one in mounts.values():
+        one.close()
+    assert {name for name in new if "school-school" in name} == set()
+
+
+def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(tmp_path, school):
+    record = Database(tmp_path / "practice.sqlite3")
+    client = practice_app(record, tmp_path / "engines", shop=school).test_client()
+    for lesson, engine in (("none", None), ("own", None), ("drag", 1)):
+        refused = client.post("/api/practice", json={"lesson": lesson, "engine": engine})
+        assert (refused.status_code, refused.json["field"]) == (422, "lesson")
+    begun = client.post("/api/practice", json={"lesson": "drag"}).json
+    at = f"/api/practice/{begun['card']}"
+    assert client.get(f"{at}/truth").status_code == 404
+    told = client.post(f"{at}/acts", json={"act": "push", "what": ["IN", mm("0.03")]}).json
+    assert told["word"] in ("goes free", "drags", "needs force", "refuses", "bends")
+    assert "true" not in json.dumps(told["rig"]["lesson"]) + json.dumps(list(told["rig"]))
+    card = client.get(f"/api/cards/{begun['card']}").json
+    said = {"version": card["version"], "key": "read-the-gap", "purpose": "found", "valve": "IN",
+            "text": "thirteen to fifteen, call it fourteen", "unit": "mm", "repeats": False,
+            "reason": ""}  # fmt: skip
+    card = client.post(f"/api/cards/{card['id']}/gaps", json=said).json
+    assert card["valves"][0]["found"]["typed"] == "13-15=14"
+    truth = client.post(f"{at}/truth").json
+    assert truth == client.get(f"{at}/truth").json
+    (read,) = truth["reads"]
+    assert (read["valve"], read["said"], read["gap"]["low"]["mm"]) == ("IN", "in", "0.13")
+    assert read["error"]["nm"] == mm("0.14") - read["true"]["nm"]
+    assert client.post(f"{at}/acts", json={"act": "look"}).status_code == 409
+    assert client.get("/api/practice/99").status_code == 404
+    record.close()

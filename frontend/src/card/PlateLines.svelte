@@ -88,6 +88,9 @@
   const tall = $derived(size.height >= 70 && size.width >= 104);
   const room = $derived(Math.max(1, Math.floor((size.height - (tall ? 38 : 25)) / 17)));
   const wide = $derived(size.width >= 104);
+  /** Whether a line has room for its name beside its figure: half a word says nothing. */
+  const named = (line: { name: string; value: string; large?: boolean }): boolean =>
+    line.name.length * 6 + line.value.length * (line.large && tall ? 11.5 : 7.5) + 24 <= size.width;
   /** So narrow that the name needs the whole width; the mark goes beside the figure. */
   const narrow = $derived(size.width < 80);
   /** What fits, the line of this stage first of all. */
@@ -143,7 +146,9 @@
     {#each shown as line (line.name)}
       <span class="flex items-baseline justify-between gap-1 leading-[17px]">
         {#if narrow}{@render mark()}{/if}
-        {#if wide}<span class="text-soft min-w-0 truncate text-name">{line.name}</span>{/if}
+        {#if wide}<span class={named(line) ? "text-soft min-w-0 truncate text-name" : "sr-only"}
+            >{line.name}</span
+          >{/if}
         <span
           class="figures whitespace-nowrap {line.open ? 'text-now' : ''} {!line.large
             ? 'text-note'

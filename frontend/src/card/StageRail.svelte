@@ -27,7 +27,7 @@
           style:font-stretch="80%">{one.name}</span
         >
         {#if asked}
-          <span class="figures hidden text-sm sm:inline {here ? '' : 'text-soft'}"
+          <span class="figures hidden text-sm lg:inline {here ? '' : 'text-soft'}"
             >{done}/{asked}</span
           >
         {:else}

@@ -90,14 +90,16 @@ def write_down_gap(
             "Pieces are out: what was found can only be corrected now. Write why.",
             field="correction",
         )
+    key = known_valve(on.card, valve).key
+    reading = _read(on.card, text, unit) if text.strip() else None
     write_gap(
         on.session,
         on.round,
-        key=known_valve(on.card, valve).key,
+        key=key,
         purpose=purpose,
-        typed=text.strip(),
+        typed=reading.typed if reading else "",
         unit=unit,
-        reading=_read(on.card, text, unit) if text.strip() else None,
+        reading=reading,
         repeats=repeats,
         warm=conditions_of(on.card).warm,
         reason=reason.strip(),

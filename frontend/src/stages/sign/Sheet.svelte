@@ -91,9 +91,9 @@
           <th scope="col" class="pr-2"></th>
           <th scope="col" class="pr-2">Shim out</th>
           <th scope="col" class="pr-2">Shim in</th>
-          <th scope="col" class="pr-2">Expected</th>
+          <th scope="col" class="pr-2 max-sm:hidden print:table-cell">Expected</th>
           <th scope="col" class="pr-2">As left</th>
-          <th scope="col" class="pr-2">Off by</th>
+          <th scope="col" class="pr-2 max-sm:hidden print:table-cell">Off by</th>
           <th scope="col">Left</th>
         </tr>
       </thead>
@@ -108,17 +108,17 @@
             <td class="pr-2 whitespace-nowrap">
               {row.piece_out ? preferences.shim(row.piece_out) : ""}
               {#if row.marked}
-                <span class="text-soft ml-1">marked {row.marked}</span>
+                <span class="text-soft ml-1 max-sm:hidden print:inline">marked {row.marked}</span>
               {/if}
             </td>
             <td class="pr-2"
               >{row.piece_in ? preferences.shim(row.piece_in) : row.kept ? "kept" : ""}</td
             >
-            <td class="pr-2 whitespace-nowrap"
+            <td class="pr-2 whitespace-nowrap max-sm:hidden print:table-cell"
               >{row.predicted ? preferences.read(row.predicted) : ""}</td
             >
             <td class="pr-2 font-bold whitespace-nowrap">{gap(row.left)}</td>
-            <td class="pr-2 {row.beyond ? 'font-bold' : ''}"
+            <td class="pr-2 max-sm:hidden print:table-cell {row.beyond ? 'font-bold' : ''}"
               >{row.residual ? preferences.read(row.residual) : ""}</td
             >
             <td>
