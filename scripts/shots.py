@@ -107,9 +107,8 @@ def picture(browser, address, file, path, size, scheme):
     )
     if file.stem == "practice":
         page.request.post("/practice/api/practice", data={"lesson": "go"})
-        for by in (30, 360):
-            acts = {"act": "turn", "what": [by]}
-            page.request.post("/practice/api/practice/1/acts", data=acts)
+        acts = {"act": "turn", "what": [30]}
+        page.request.post("/practice/api/practice/1/acts", data=acts)
     page.goto(path)
     page.wait_for_timeout(1500)
     page.evaluate("document.fonts.ready")

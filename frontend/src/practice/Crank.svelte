@@ -11,11 +11,14 @@
 
   const crank = $derived(rig.crank);
   /** Marks on the crank's wheel; each passes the window twice a cycle. */
-  const marks = $derived(
-    turning.lanes
-      .filter((lane) => lane.side === "intake")
-      .map((lane) => ({ name: `T${lane.cylinder}`, at: lane.fires_at % 360 })),
-  );
+  const marks = $derived.by(() => {
+    const at: Record<number, string> = {};
+    for (const lane of turning.lanes.filter((one) => one.side === "intake")) {
+      const angle = lane.fires_at % 360;
+      at[angle] = at[angle] ? `${at[angle]} ${lane.cylinder}` : `T${lane.cylinder}`;
+    }
+    return Object.entries(at).map(([angle, name]) => ({ name, at: Number(angle) }));
+  });
   const inWindow = $derived(
     marks.filter((mark) => {
       const off = (((crank - mark.at) % 360) + 360) % 360;

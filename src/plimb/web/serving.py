@@ -91,8 +91,7 @@ def run_server(
         ) from None
     beyond = not is_loopback(host)
     names = (*known, *own_names(host)) if beyond else (host,)
-    scheme = "https" if beyond else "http"
-    places = tuple(f"{scheme}://{name}:{port}" for name in names)
+    places = tuple(f"http{'s' * beyond}://{name}:{port}" for name in names)
     # what cannot be written is looked at only, and held by nobody
     written = is_writable(path) or not path.exists()
     alone = held(path, f"it is served at {places[0]}") if written else nullcontext()
@@ -103,10 +102,7 @@ def run_server(
                 _refuse_unknown(database)
         tls = _certificate(path, names, given) if beyond else None
         others = tuple(at for name, at in zip(names, places, strict=True) if not is_loopback(name))
-        app = _application(database, host, names, others, tls, counter, standins)
-        if beside is not None:
-            mounts = beside(database, host, names)
-            app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
+        app = _application(database, host, names, others, tls, counter, standins, beside)
         _say_ready(path, places[0], tls, as_json)
         gc.freeze()
         if tls is None:
@@ -162,6 +158,7 @@ def _application(
     tls: Certificate | None,
     counter: str | None,
     standins: bool,
+    beside: Beside | None,
 ) -> APIFlask:
     import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
 
@@ -176,6 +173,9 @@ def _application(
         counter=run_counter() if standins and counter is None else counter,
         instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None,
     )
+    if beside is not None:
+        mounts = beside(database, host, names)
+        app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
     if is_writable(database.path):
         Thread(target=_copy_each_day, args=(database,), daemon=True).start()
     else:

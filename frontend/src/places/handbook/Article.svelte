@@ -59,9 +59,10 @@
     border-bottom: 1px solid var(--line);
   }
   .book :global(code) {
-    font-weight: 620;
+    font-family: inherit;
+    font-weight: 680;
     background: var(--sheet);
-    padding: 0 0.25em;
+    padding: 0 0.3em;
   }
   .book :global(pre) {
     background: var(--sheet);
@@ -71,6 +72,7 @@
   }
   .book :global(pre code) {
     padding: 0;
+    font-family: ui-monospace, monospace;
     font-weight: 450;
   }
   .book :global(blockquote) {
