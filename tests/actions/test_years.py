@@ -91,6 +91,10 @@ def test_a_signed_card_says_what_was_found_and_left_in_every_round(database):
     assert (seen.piece.thickness_nm, seen.new.thickness_nm) == (mm("2.502"), mm("2.451"))
     assert check.valves["IN L"].left is None
     assert not check.valves["IN L"].changed
+    one.open(distance=24_000)  # the next card knows what was left, and which piece is in
+    known_of = {view.status.clearance.id: (view.last, view.kept_nm) for view in one.view.valves}
+    assert (known_of["IN R"][0].best_nm, known_of["IN R"][1]) == (mm("0.15"), mm("2.451"))
+    assert (known_of["IN L"][0].best_nm, known_of["IN L"][1]) == (mm("0.15"), None)
 
 
 def test_what_is_due_stands_on_the_bench_and_moves_with_what_is_corrected(database):

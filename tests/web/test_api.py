@@ -1,12 +1,15 @@
 """The JSON interface: its answers, its refusals, and the document that describes it."""
 
+import gzip
 import inspect
 import json
+import re
 from pathlib import Path
 
 import pytest
 
 from plimb.core import errors as facts
+from plimb.practice.application import practice_app
 from plimb.web import page
 from plimb.web.application import create_app
 from plimb.web.errors import STATUS
@@ -211,8 +214,10 @@ def test_the_page_is_sent_for_every_place_and_its_files_for_ever(client, tmp_pat
         assert "immutable" in asset.headers["Cache-Control"]
 
 
-def test_the_document_kept_for_the_front_end_is_the_one_the_server_writes(client):
+def test_the_document_kept_for_the_front_end_is_the_one_the_server_writes(school, tmp_path):
+    """With practice in it, which is served beside the shop's own."""
     kept = json.loads((FRONT / "openapi.json").read_text("utf-8"))
+    client = practice_app(school, tmp_path).test_client()
     assert client.get("/api/openapi.json").json == kept
 
 
@@ -221,3 +226,21 @@ def test_the_answers_kept_for_the_front_ends_tests_are_the_ones_the_server_gives
     """To write them anew: `python scripts/answers.py`."""
     kept = json.loads((FRONT / "answers" / f"card-{card}.json").read_text("utf-8"))
     assert client.get(f"/api/cards/{card}").json == kept
+
+
+def test_the_first_screen_loads_at_most_150_kb_of_script_and_style_compressed(school):
+    client = create_app(school).test_client()
+    shown = client.get("/").text
+    waiting, sizes = re.findall(r"/assets/([\w.-]+\.(?:js|css))", shown), {}
+    while waiting:
+        name = waiting.pop()
+        if name in sizes:
+            continue
+        answer = client.get(f"/assets/{name}", headers={"Accept-Encoding": "gzip"})
+        assert (answer.status_code, answer.headers["Content-Encoding"]) == (200, "gzip")
+        sizes[name] = len(answer.data)
+        text = gzip.decompress(answer.data).decode()
+        # what is imported at once, not what is fetched when it is opened
+        waiting += re.findall(r"""(?:^|[;}\s])import(?:[^;("']*from)?["']\./([\w.-]+)["']""", text)
+    assert len(sizes) >= 3
+    assert sum(sizes.values()) <= 150_000

@@ -4752,6 +4752,8 @@ export interface components {
             /** Cylinder */
             cylinder: number;
             found: components["schemas"]["ReadingOut"] | null;
+            kept: components["schemas"]["LengthOut"] | null;
+            last: components["schemas"]["GapOut"] | null;
             left: components["schemas"]["Verdict"] | null;
             /** Left Unset */
             left_unset: boolean;

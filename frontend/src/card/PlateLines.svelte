@@ -178,6 +178,12 @@
             : "not entered"}</span
         >
       </span>
+      {#if valve.last && room > 1}
+        <span class="text-soft flex items-baseline justify-between gap-1 leading-[17px]">
+          <span class="text-name">last</span>
+          <span class="figures text-fine">{preferences.read(valve.last)}</span>
+        </span>
+      {/if}
     {/if}
     {#if kind.shims && valve.opens && !valve.piece && room > lines.length}
       <span class="text-soft text-name leading-[17px]">{wide ? "read the shim" : "shim?"}</span>

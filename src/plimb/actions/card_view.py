@@ -60,7 +60,11 @@ class Amendment:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class ValveView:
-    """One valve with what is asked about it, what was read before, and which blade comes next."""
+    """One valve with what is asked about it, what was read before, and which blade comes next.
+
+    `last` is what the check before left; `kept_nm` the piece that the record says is in, while
+    nobody has read it on this card.
+    """
 
     status: ValveStatus
     worked: Worksheet | None
@@ -70,6 +74,8 @@ class ValveView:
     next_blade: Gauge | None
     stop: int
     within_doubt: bool | None
+    last: Gap | None = None
+    kept_nm: int | None = None
 
     @property
     def spread_nm(self) -> int | None:

@@ -45,6 +45,7 @@ from plimb.store.readings import gaps_of, repeated, written
 from plimb.store.records import shop_things
 from plimb.store.rows import value_of
 from plimb.store.seals import known_key
+from plimb.store.shims import shims_in
 from plimb.store.shop import core_set, get_shop
 from plimb.store.tables.card import CardRow, RoundRow
 from plimb.store.tables.engine import EngineRevisionRow
@@ -261,11 +262,17 @@ def _valves(
         one.valve: None if one.residual_nm is None else one.valve not in beyond
         for one in last.proved
     }
+    left = _left_before(session, earlier) if earlier is not None else {}
+    pieces = {} if card.signed_at else {
+        row.valve: row.measured_nm or row.marked_nm
+        for row in shims_in(session, card.revision.engine_id)
+    }  # fmt: skip
     views = []
     for valve in last.status.order:
         status = last.status.valves[valve]
         found, check = status.record.found, status.clearance.check
         tried = known_from(found.gap) if found else Tried()
+        before = left.get(status.clearance.key)
         views.append(
             ValveView(
                 status=status,
@@ -278,6 +285,8 @@ def _valves(
                 next_blade=next_blade(tried, check, blades) if blades and check else None,
                 stop=next((n for n, stop in enumerate(stops) if valve in stop.valves), 0),
                 within_doubt=doubts.get(valve),
+                last=before.gap if before else None,
+                kept_nm=None if status.record.piece else pieces.get(status.clearance.key),
             )
         )
     return tuple(views)

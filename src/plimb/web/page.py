@@ -1,11 +1,12 @@
 """The built front end: hashed files for ever, the page itself never cached."""
 
+import gzip
 import re
-from functools import cache
+from functools import cache, lru_cache
 from pathlib import Path
 
 from apiflask import APIBlueprint
-from flask import Response, abort, send_from_directory
+from flask import Response, abort, request, send_from_directory
 
 APP = Path(__file__).parent / "app"
 
@@ -22,10 +23,22 @@ def page_now() -> str:
 
 @blueprint.get("/assets/<path:name>")
 def asset(name: str) -> Response:
-    """Send a file whose name changes with its content."""
+    """Send a file whose name changes with its content, compressed where that is asked for."""
     response = send_from_directory(APP / "assets", name, max_age=31_536_000)
     response.cache_control.immutable = True
+    if name.endswith((".js", ".css")):
+        response.vary.add("Accept-Encoding")
+        if response.status_code == 200 and request.accept_encodings["gzip"]:
+            response.direct_passthrough = False
+            response.set_data(_compressed(name))
+            response.content_encoding = "gzip"
+            response.headers.pop("ETag", None)
     return response
+
+
+@lru_cache(maxsize=64)
+def _compressed(name: str) -> bytes:
+    return gzip.compress((APP / "assets" / name).read_bytes(), mtime=0)
 
 
 @blueprint.get("/")

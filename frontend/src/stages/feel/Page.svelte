@@ -40,7 +40,12 @@
     if (!valve) return "";
     const where = stop?.camshaft ?? stop?.mark ?? `${stop?.degrees ?? "?"}°`;
     const place = stop ? `Stop ${valve.stop + 1}, ${where}` : "";
-    if (!valve.found) return `${place}: its lobe points away from the follower.`;
+    const last = [
+      valve.last ? `left at ${preferences.read(valve.last)}` : "",
+      valve.kept ? `${preferences.shim(valve.kept)} in` : "",
+    ].filter(Boolean);
+    const before = last.length ? ` Last time: ${last.join(", ")}.` : "";
+    if (!valve.found) return `${place}: its lobe points away from the follower.${before}`;
     const words = preferences.unit === "mm" ? valve.found.mm : valve.found.thou;
     const change = valve.change
       ? `. Its piece: ${changeWords(valve.change, (one) => preferences.shim(one))}`
