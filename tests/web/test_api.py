@@ -230,7 +230,8 @@ def test_the_answers_kept_for_the_front_ends_tests_are_the_ones_the_server_gives
 
 def test_the_first_screen_loads_at_most_150_kb_of_script_and_style_compressed(school):
     client = create_app(school).test_client()
-    shown = client.get("/").text
+    with client.get("/") as answer:
+        shown = answer.text
     waiting, sizes = re.findall(r"/assets/([\w.-]+\.(?:js|css))", shown), {}
     while waiting:
         name = waiting.pop()

@@ -7,6 +7,7 @@ from pathlib import Path
 
 from apiflask import APIBlueprint
 from flask import Response, abort, request, send_from_directory
+from werkzeug.security import safe_join
 
 APP = Path(__file__).parent / "app"
 
@@ -24,21 +25,28 @@ def page_now() -> str:
 @blueprint.get("/assets/<path:name>")
 def asset(name: str) -> Response:
     """Send a file whose name changes with its content, compressed where that is asked for."""
-    response = send_from_directory(APP / "assets", name, max_age=31_536_000)
-    response.cache_control.immutable = True
-    if name.endswith((".js", ".css")):
+    kind = COMPRESSED.get(Path(name).suffix)
+    path = safe_join(str(APP / "assets"), name)
+    if kind and path and request.accept_encodings["gzip"] and Path(path).is_file():
+        response = Response(_compressed(path), mimetype=kind)
+        response.content_encoding = "gzip"
+        response.cache_control.max_age = 31_536_000
+    else:
+        response = send_from_directory(APP / "assets", name, max_age=31_536_000)
+    if kind:
         response.vary.add("Accept-Encoding")
-        if response.status_code == 200 and request.accept_encodings["gzip"]:
-            response.direct_passthrough = False
-            response.set_data(_compressed(name))
-            response.content_encoding = "gzip"
-            response.headers.pop("ETag", None)
+    response.cache_control.public = True
+    response.cache_control.immutable = True
     return response
 
 
+COMPRESSED = {".js": "text/javascript", ".css": "text/css"}
+"""What is sent compressed; fonts and pictures are already."""
+
+
 @lru_cache(maxsize=64)
-def _compressed(name: str) -> bytes:
-    return gzip.compress((APP / "assets" / name).read_bytes(), mtime=0)
+def _compressed(path: str) -> bytes:
+    return gzip.compress(Path(path).read_bytes(), mtime=0)
 
 
 @blueprint.get("/")
