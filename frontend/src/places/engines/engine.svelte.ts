@@ -147,6 +147,7 @@ export class EngineState extends Attempt {
     if (this.faults.size === 0) this.unreadable = null;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => {
+      if (!this.file) return; // nothing is being edited any more
       const document = this.text();
       const stands = this.asking("drawing");
       void this.at(async () => {

@@ -46,7 +46,9 @@
     </p>
     {#if taking.refusal}<Notice>{taking.refusal.sentence}</Notice>{/if}
     {#if done.length}
-      <p class="py-1" role="status">Decided: {done.join(", ")}. Its pieces lie on its tray.</p>
+      <p class="py-1" role="status">
+        Decided: {done.join(", ")}. What came out of the drawer lies on its tray now.
+      </p>
     {/if}
     {#if plan.cards.length === 0}
       <p class="text-soft border-ink border-t-2 py-6">
@@ -85,7 +87,7 @@
           <p class="text-soft py-2">Every piece stays where it is.</p>
         {:else}
           <div class="overflow-x-auto">
-            <table class="w-full">
+            <table class="w-full min-w-[34rem] table-fixed">
               <thead>
                 <tr class="text-soft text-left">
                   <th scope="col" class="py-1 pr-4 font-normal">valve</th>

@@ -64,7 +64,8 @@
         y={one.plate.y + one.plate.height / 2 - 6}
         text-anchor="middle"
         class="fill-ink text-mark font-bold"
-        style:font-stretch="78%">{one.valve}</text
+        style:font-stretch="78%"
+        style:word-spacing="0.18em">{one.valve}</text
       >
       <text
         x={one.plate.x + one.plate.width / 2}
