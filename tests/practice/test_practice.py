@@ -151,17 +151,20 @@ def test_the_engine_is_turned_onwards_only_and_never_over_an_empty_bucket(practi
     practice.act(number, "turn", [10])
     for act, said, wrong in (("swap", ["IN L", "IN R"], BadValue), ("fly", [], BadValue),
                              ("push", ["IN L", 5], BadValue), ("out", ["9 IN"], BadValue),
-                             ("in", ["IN L", "own"], NotReady)):  # fmt: skip
+                             ("in", ["IN L", "own"], NotReady), ("turn", [], BadValue),
+                             ("push", [None], BadValue)):  # fmt: skip
         with pytest.raises(wrong):
             practice.act(number, act, said)
 
 
-def test_once_the_truth_is_out_the_engine_answers_no_more(practice):
+def test_once_the_truth_is_out_the_engine_answers_no_more(practice, tmp_path):
     session = practice.begin(BY_ID["drag"])
     practice.finish(session, [])
     with pytest.raises(NotReady, match="truth is out"):
         practice.act(session.card, "turn", [10])
     assert feel_of([session]).bias_nm is None
+    (tmp_path / "engines" / "99.json").write_text("{torn")
+    assert [(one.card, one.finished) for one in practice.begun()] == [(session.card, True)]
 
 
 def test_thin_blades_stick_now_and_then_and_are_seen_when_looked_at(practice):

@@ -8,6 +8,7 @@ import random
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
+from inspect import signature
 from typing import Any
 
 from plimb.core.engine.cycle import at_rest
@@ -95,6 +96,10 @@ class Rig:
         }  # fmt: skip
         if name not in acts:
             raise BadValue(f"There is no act “{name}”.", field="act")
+        try:
+            signature(acts[name]).bind(*said)
+        except TypeError:
+            raise BadValue(f"“{name}” is not said what it needs.", field="what") from None
         told = acts[name](*said)
         self.acts.append((name, *said))
         return told

@@ -10,7 +10,7 @@ from plimb.core.lengths import mm
 from plimb.core.measure.blades import BladeSet, Tried, next_blade
 from plimb.core.measure.gap import Gap, none_below, point
 from plimb.core.measure.limits import Verdict, judge
-from plimb.practice.session import Session
+from plimb.practice.session import Begun, Session
 from plimb.standins.simulated import Truth
 
 SLIP_NM = mm("0.03")
@@ -126,7 +126,7 @@ class Feel:
     spread_nm: int | None
 
 
-def feel_of(sessions: Sequence[Session]) -> Feel:
+def feel_of(sessions: Sequence[Begun | Session]) -> Feel:
     """Return the feel of the hand that did these lessons; slips are left out."""
     errors = [e for one in sessions for e in one.errors_nm if abs(e) <= SLIP_NM]
     return Feel(

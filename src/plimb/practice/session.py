@@ -3,6 +3,7 @@
 import json
 import os
 from collections.abc import Callable, Mapping, Sequence
+from contextlib import suppress
 from dataclasses import dataclass, field
 from datetime import datetime
 from pathlib import Path
@@ -37,6 +38,16 @@ from plimb.store.engines import newest_revision
 
 WHO = "Practice"
 MOST_SEEDS = 60
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Begun:
+    """What a list shows of a lesson, and how far off its readings were once the truth was out."""
+
+    card: int
+    lesson: Lesson
+    finished: bool
+    errors_nm: tuple[float, ...]
 
 
 @dataclass(kw_only=True)
@@ -75,16 +86,31 @@ class Practice:
         self.database, self.shop, self._folder, self._clock = database, shop, folder, clock
         self._lock, self._open = Lock(), dict[int, Session]()
 
-    def sessions(self) -> list[Session]:
-        """Return every lesson that was begun, the newest first."""
-        numbers = (int(file.stem) for file in self._folder.glob("*.json") if file.stem.isdigit())
-        return [self.session(number) for number in sorted(numbers, reverse=True)]
+    def begun(self) -> list[Begun]:
+        """Return every lesson that was begun, the newest first; what cannot be read is left out."""
+        found = []
+        for number in sorted(self._numbers(), reverse=True):
+            with suppress(ValueError, KeyError, TypeError):
+                kept = json.loads(self._file(number).read_text("utf-8"))
+                found.append(
+                    Begun(
+                        card=number, lesson=BY_ID[kept["lesson"]], finished=kept["finished"],
+                        errors_nm=tuple(kept["errors_nm"]),
+                    )
+                )  # fmt: skip
+        return found
+
+    def _numbers(self) -> list[int]:
+        return [int(file.stem) for file in self._folder.glob("*.json") if file.stem.isdigit()]
+
+    def _file(self, card: int) -> Path:
+        return self._folder / f"{card}.json"
 
     def session(self, card: int) -> Session:
         """Return the lesson of a card; NotFound where it is none."""
         with self._lock:
             if card not in self._open:
-                file = self._folder / f"{card}.json"
+                file = self._file(card)
                 if not file.is_file():
                     raise NotFound(f"Card {card} is no lesson.")
                 self._open[card] = _again(json.loads(file.read_text("utf-8")))
@@ -129,7 +155,7 @@ class Practice:
 
     def _keep(self, session: Session) -> None:
         self._folder.mkdir(parents=True, exist_ok=True)
-        file = self._folder / f"{session.card}.json"
+        file = self._file(session.card)
         whole = file.with_suffix(".new")
         whole.write_text(json.dumps(session.kept()), "utf-8")
         os.replace(whole, file)
@@ -153,7 +179,7 @@ class Practice:
                 "first.",
                 field="engine",
             )
-        number = sum(1 for _one in self._folder.glob("*.json")) + 1
+        number = max(self._numbers(), default=0) + 1
         seed = next(
             seed for seed in range(number * 1009, number * 1009 + MOST_SEEDS + 1)
             if seed == number * 1009 + MOST_SEEDS or _shows(lesson, engine, seed)

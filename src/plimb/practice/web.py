@@ -13,7 +13,7 @@ from plimb.core.job.stages import Stage
 from plimb.practice.lessons import BY_ID, LESSONS, OWN, Lesson
 from plimb.practice.rig import Told
 from plimb.practice.score import Feel, Read, Score, errors_of, feel_of, score_of
-from plimb.practice.session import Practice, Session
+from plimb.practice.session import Begun, Practice, Session
 from plimb.web.wire import MOST, Answer, Sent, Text, read_off
 
 blueprint = APIBlueprint("practice", __name__, url_prefix="/api/practice")
@@ -114,7 +114,7 @@ def _practice() -> Practice:
     return found
 
 
-def _begun(session: Session) -> dict[str, Any]:
+def _begun(session: Begun | Session) -> dict[str, Any]:
     return {
         "card": session.card, "title": session.lesson.title, "begins": session.lesson.begins,
         "finished": session.finished,
@@ -135,12 +135,12 @@ def _rig(session: Session) -> dict[str, Any]:
 @blueprint.output(PracticeOut)
 def get_practice() -> dict[str, Any]:
     """Return the lessons, what was begun, the shop's engines, and how this hand feels."""
-    sessions = _practice().sessions()
+    begun = _practice().begun()
     return {
         "lessons": LESSONS,
-        "begun": [_begun(one) for one in sessions],
+        "begun": [_begun(one) for one in begun],
         "engines": [{"id": one, "label": label} for one, label in _practice().own_engines()],
-        "feel": feel_of(sessions),
+        "feel": feel_of(begun),
     }
 
 
