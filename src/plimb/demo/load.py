@@ -68,6 +68,11 @@ class _Bench:
         for line in self.view.safety:
             self.do(see_to, item=line.item.id, done=True)
 
+    def lists(self) -> None:
+        """See to every line of pulling and of closing up."""
+        for line in (*self.view.reach, *self.view.closing):
+            self.do(see_to, item=line.item.id, done=True)
+
     def tray(self) -> None:
         """Lay out what came off."""
         parts = [
