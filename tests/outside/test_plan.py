@@ -184,7 +184,9 @@ def test_engines_that_share_a_drawer_do_best_of_all_the_ways_to_divide_it():
             for of in (one, other)
         ]
         lies = tuple(range(len(one.drawer)))
-        plans = plan_together([Shared(request=of, lies=lies) for of in both])
+        found = plan_together([Shared(request=of, lies=lies) for of in both])
+        plans = [one.plan for one in found]
+        assert [one.alone for one in found] == [plan_engine(of) for of in both]
         best = None
         for mine in product(*(range(stock.count + 1) for stock in one.drawer)):
             shares = (mine, [s.count - taken for s, taken in zip(one.drawer, mine, strict=True)])

@@ -11,9 +11,8 @@ from plimb.actions.views import status_of
 from plimb.core.errors import NotReady
 from plimb.core.job.stages import Stage
 from plimb.core.job.summary import CardState
-from plimb.core.plan.result import Move, OrderLine, Plan
-from plimb.core.plan.search import plan_engine
-from plimb.core.plan.together import Shared, plan_together
+from plimb.core.plan.result import Move, OrderLine
+from plimb.core.plan.together import Planned, Shared, plan_together
 from plimb.store.cards import cards_in, get_card
 from plimb.store.database import Database
 from plimb.store.families import families
@@ -55,30 +54,29 @@ class Together:
 def read_together(database: Database) -> Together:
     """Return the plan of all open cards that wait for their pieces."""
     with database.reading() as session:
-        cards, plans, alone = _planned(session)
         return Together(
             cards=tuple(
                 CardTogether(
                     card_id=card.id,
                     version=card.version,
                     label=card.revision.engine.label,
-                    moves=tuple(move for move in plan.moves if move.changes),
-                    order=plan.order,
-                    out_of_spec=plan.out_of_spec,
+                    moves=tuple(move for move in of.plan.moves if move.changes),
+                    order=of.plan.order,
+                    out_of_spec=of.plan.out_of_spec,
                     otherwise=tuple(
                         move.valve
-                        for move, own in zip(plan.moves, by_itself.moves, strict=True)
+                        for move, own in zip(of.plan.moves, of.alone.moves, strict=True)
                         if (move.source, move.thickness_nm, move.from_valve)
                         != (own.source, own.thickness_nm, own.from_valve)
                     ),
                 )
-                for card, plan, by_itself in zip(cards, plans, alone, strict=True)
+                for card, of in _planned(session)
             )
         )
 
 
-def _planned(session: Session) -> tuple[list[CardRow], tuple[Plan, ...], list[Plan]]:
-    """Return the cards that wait for pieces, their plans together, and each one's by itself."""
+def _planned(session: Session) -> list[tuple[CardRow, Planned]]:
+    """Return the cards that wait for pieces, each with its plan together and by itself."""
     waiting = [
         get_card(session, card.id)
         for card in cards_in(session, CardState.OPEN, skip=0, most=AT_ONCE)
@@ -103,7 +101,7 @@ def _planned(session: Session) -> tuple[list[CardRow], tuple[Plan, ...], list[Pl
                 lies=(*[None] * len(request.drawer), *(place for place, _stock in lines)),
             )
         )
-    return waiting, plan_together(engines), [plan_engine(one.request) for one in engines]
+    return list(zip(waiting, plan_together(engines), strict=True))
 
 
 @act("take plan for all")
@@ -113,9 +111,8 @@ def take_together(on: OnCard) -> None:
     Raises:
         NotReady: This card does not wait for pieces, or one has gone from the drawer.
     """
-    cards, plans, _alone = _planned(on.session)
-    for card, plan in zip(cards, plans, strict=True):
+    for card, of in _planned(on.session):
         if card.id == on.card.id:
-            take_moves(on, plan, by_hand=True)
+            take_moves(on, of.plan, by_hand=True)
             return
     raise NotReady("This card does not wait for pieces.", field="valve")

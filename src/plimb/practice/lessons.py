@@ -11,6 +11,7 @@ from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit, mm
 from plimb.files.starting_point import Layout, Start
 from plimb.standins.simulated import World
+from plimb.trials.hand import USUAL_BLADES
 
 
 class Trap(StrEnum):
@@ -157,7 +158,7 @@ OWN = Lesson(
 BY_ID = {one.id: one for one in (*LESSONS, OWN)}
 
 SETS = {
-    "usual": (*range(3, 11), 13, 15, 18, 20, 23, 25, 28, 30, 33, 35, 38, 40, 45, 50),
+    "usual": USUAL_BLADES,
     "coarse": (5, 10, 15, 20, 25, 30, 35, 40, 45, 50),
 }
 """Feeler sets in hundredths of a millimetre (common practice)."""

@@ -6,6 +6,7 @@ from collections.abc import Callable, Mapping, Sequence
 from contextlib import suppress
 from dataclasses import dataclass, field
 from datetime import datetime
+from functools import partial
 from pathlib import Path
 from threading import Lock
 from typing import Any
@@ -18,7 +19,7 @@ from plimb.actions.correcting import change_instrument
 from plimb.actions.engines import register_engine
 from plimb.actions.fitting import fit_piece, turn_by_hand
 from plimb.actions.opening import open_card
-from plimb.actions.readings import ask_next_blade, write_down_gap
+from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import check_zero, write_down_shim
 from plimb.actions.shop import add_instrument, rename_shop, save_blade_set
 from plimb.actions.views import read_card
@@ -26,7 +27,7 @@ from plimb.core.engine.engine import Engine
 from plimb.core.errors import BadValue, NotFound, NotReady
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit, mm, show_mm
-from plimb.core.measure.blades import Blade, BladeSet, Tried, typed_blade
+from plimb.core.measure.blades import Blade, BladeSet, Tried
 from plimb.core.shim.shim import Source
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import starting_point
@@ -35,6 +36,7 @@ from plimb.practice.rig import Rig, Told
 from plimb.standins.simulated import Truth
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
+from plimb.trials.hand import tried_as_asked, typed_zero
 
 WHO = "Practice"
 MOST_SEEDS = 60
@@ -186,7 +188,7 @@ class Practice:
         )  # fmt: skip
         rig = _rig(lesson, engine, seed)
         now = self._clock()
-        self.own_tools(lesson)
+        micrometer = self._own_tools(lesson)
         document.setdefault("machine", {})["blades"] = f"Practice, {lesson.blades}"
         rename_shop(self.database, "Practice, no shop's record")
         label = f"{document['engine']['name'].removeprefix('Practice: ')}, practice {number}"
@@ -201,15 +203,14 @@ class Practice:
             card=card.id, lesson=lesson, seed=seed, document=document, rig=rig,
             first=_true(engine, rig),
         )  # fmt: skip
-        other = _OtherHand(self, session, card)
-        other.work()
+        _OtherHand(self, session, card, micrometer).work()
         session.by_others = rig.tries
         with self._lock:
             self._open[card.id] = session
             self._keep(session)
         return session
 
-    def own_tools(self, lesson: Lesson) -> int:
+    def _own_tools(self, lesson: Lesson) -> int:
         """Have the lesson's feeler set and a micrometer there; return the micrometer's number."""
         shop = read_shop(self.database, self._clock().date())
         name = f"Practice, {lesson.blades}"
@@ -273,10 +274,11 @@ def _shows(lesson: Lesson, engine: Engine, seed: int) -> bool:
 class _OtherHand:
     """What another hand has done before a lesson begins, through the same acts as the screen."""
 
-    def __init__(self, practice: Practice, session: Session, card: Written) -> None:
+    def __init__(
+        self, practice: Practice, session: Session, card: Written, micrometer: int
+    ) -> None:
         self.practice, self.session, self.rig = practice, session, session.rig
-        self.card, self.zero_nm = card, 0
-        self.micrometer = practice.own_tools(session.lesson)
+        self.card, self.micrometer = card, micrometer
         self._do(change_instrument, instrument_id=self.micrometer)
 
     def _do(self, acts: Callable[..., Written], **said: object) -> None:
@@ -306,24 +308,19 @@ class _OtherHand:
             self.rig.do("lobe", one.id)
             known = Tried()
             for fine in (False, True):
-                while True:
-                    asked = ask_next_blade(
-                        self.practice.database, self.card.id, valve=one.id, tried=known, fine=fine
-                    )
-                    if asked.next_blade is None:
-                        break
-                    told = self.rig.do("push", one.id, *asked.next_blade.blades)
-                    known = known.told(asked.next_blade, told.force < 1)
-            goes, refuses = known.goes_nm, known.refuses_nm
-            text = f"-{typed_blade(refuses or 0)}" if goes is None else known.typed
+                known, _verdict = tried_as_asked(
+                    self.practice.database, self.card.id, one.id, partial(self._goes, one.id),
+                    known, fine=fine,
+                )  # fmt: skip
+            text = known.typed
             self._do(write_down_gap, valve=one.id, purpose="found", text=text, unit=Unit.MM)
 
+    def _goes(self, valve: str, blades: tuple[int, ...]) -> bool:
+        return self.rig.do("push", valve, *blades).force < 1
+
     def _read(self) -> None:
-        self.zero_nm = self.rig.do("close", None).shown_nm or 0
-        sign = "-" if self.zero_nm < 0 else ""
-        self._do(
-            check_zero, instrument_id=self.micrometer, zero=f"{sign}{show_mm(abs(self.zero_nm))}"
-        )
+        zero_nm = self.rig.do("close", None).shown_nm or 0
+        self._do(check_zero, instrument_id=self.micrometer, zero=typed_zero(zero_nm))
         for valve in self._view().status.opened:
             told = self.rig.do("out", valve)
             shown = self.rig.do("close", valve).shown_nm or 0

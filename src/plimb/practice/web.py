@@ -1,6 +1,7 @@
 """Practice over the wire: the lessons, an engine act by act, and the truth afterwards."""
 
 import json
+from dataclasses import asdict
 from typing import Annotated, Any, Literal
 
 from apiflask import APIBlueprint
@@ -171,11 +172,7 @@ def get_rig(card_id: int) -> dict[str, Any]:
 def do(card_id: int, json_data: ActIn) -> dict[str, Any]:
     """Do one act on a lesson's engine, and say what it answers."""
     told = _practice().act(card_id, json_data.act, json_data.what)
-    return {
-        "word": told.word, "sentence": told.sentence, "force": told.force,
-        "shown_nm": told.shown_nm, "marking": told.marking,
-        "rig": _rig(_practice().session(card_id)),
-    }  # fmt: skip
+    return {**asdict(told), "rig": _rig(_practice().session(card_id))}
 
 
 @blueprint.post("/<int:card_id>/truth")

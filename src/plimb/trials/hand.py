@@ -82,6 +82,28 @@ class Worked:
     shafts: tuple[str, ...]
 
 
+def tried_as_asked(
+    database: Database,
+    card_id: int,
+    valve: str,
+    goes: Callable[[tuple[int, ...]], bool],
+    known: Tried,
+    *,
+    fine: bool,
+) -> tuple[Tried, Verdict | None]:
+    """Try the blades that are asked for until none is: what is known then, and the verdict."""
+    while True:
+        asked = ask_next_blade(database, card_id, valve=valve, tried=known, fine=fine)
+        if asked.next_blade is None:
+            return known, asked.verdict
+        known = known.told(asked.next_blade, goes(asked.next_blade.blades))
+
+
+def typed_zero(zero_nm: int) -> str:
+    """Return how what an instrument shows on nothing is typed."""
+    return f"{'-' if zero_nm < 0 else ''}{show_mm(abs(zero_nm))}"
+
+
 class Hand:
     """One job, from the card to the signature."""
 
@@ -214,18 +236,15 @@ class Hand:
         self._do(write_down_gap, valve=valve, purpose=purpose, text=text, unit=Unit.MM)
 
     def _tried(self, valve: str, known: Tried, *, fine: bool) -> tuple[Tried, Verdict | None]:
-        while True:
-            asked = ask_next_blade(self.database, self.card.id, valve=valve, tried=known, fine=fine)
-            if asked.next_blade is None:
-                return known, asked.verdict
-            goes = self.simulated.goes(valve, asked.next_blade.blades)
-            known = known.told(asked.next_blade, goes is not None)
+        def goes(blades: tuple[int, ...]) -> bool:
+            return self.simulated.goes(valve, blades) is not None
+
+        return tried_as_asked(self.database, self.card.id, valve, goes, known, fine=fine)
 
     def _zero(self) -> None:
         zero = self.simulated.measure(None)
         self.zero_nm = zero
-        sign = "-" if zero < 0 else ""
-        self._do(check_zero, instrument_id=self.micrometer, zero=f"{sign}{show_mm(abs(zero))}")
+        self._do(check_zero, instrument_id=self.micrometer, zero=typed_zero(zero))
 
     def _read_shims(self) -> None:
         """Take out and measure what is asked for, and put it back on its place on the tray."""

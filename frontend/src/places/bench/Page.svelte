@@ -60,7 +60,7 @@
   void shopState.load();
   $effect(() =>
     keys.register([
-      { key: "o", says: "Bench: open a card", act: () => (opening = true) },
+      { key: "o", says: "Bench: open a card", act: () => (opening = !first) },
       { key: "/", says: "Bench: look for a card", act: () => field?.focus() },
     ]),
   );

@@ -30,18 +30,24 @@ class Shared:
     lies: tuple[int | None, ...]
 
 
-def plan_together(engines: Sequence[Shared]) -> tuple[Plan, ...]:
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Planned:
+    """What an engine gets of the drawer that all share, and what it would, were it its alone."""
+
+    plan: Plan
+    alone: Plan
+
+
+def plan_together(engines: Sequence[Shared]) -> tuple[Planned, ...]:
     """Return a plan for each engine, the best for all of them at every level.
 
     Raises:
         BadValue: Pins of one engine want one piece, or a pinned piece is not there.
     """
-    if len(engines) < 2:
-        return tuple(plan_engine(one.request) for one in engines)
     total = sum(len(one.request.rows) for one in engines)
     parts = [_Part(one, total) for one in engines if one.request.rows]
     _place(parts)
-    width = 1 + max(part.places.max(initial=-1) for part in parts)
+    width = 1 + max((int(part.places.max(initial=-1)) for part in parts), default=-1)
     height = sum(len(part.rows) for part in parts)
     allowed: Mask = np.zeros((height, width), dtype=bool)
     levels: list[Whole] = [np.zeros((height, width), dtype=np.int64) for _name in LEVELS]
@@ -52,8 +58,13 @@ def plan_together(engines: Sequence[Shared]) -> tuple[Plan, ...]:
         for level, name in zip(levels, LEVELS, strict=True):
             level[at] = part.of.at_level(name)[cells]
     found = assign(pack(levels, allowed), allowed)
-    plans = iter(part.plan(found) for part in parts)
-    return tuple(next(plans) if one.request.rows else plan_engine(one.request) for one in engines)
+    plans = iter(Planned(plan=part.plan(found), alone=part.alone) for part in parts)
+    return tuple(next(plans) if one.request.rows else _nothing(one) for one in engines)
+
+
+def _nothing(one: Shared) -> Planned:
+    plan = plan_engine(one.request)
+    return Planned(plan=plan, alone=plan)
 
 
 class _Part:
