@@ -2,9 +2,12 @@
 
 import gc
 import json
+import logging
 import random
 import tempfile
+from collections.abc import Iterator
 from concurrent.futures import ProcessPoolExecutor
+from contextlib import contextmanager
 from http.client import HTTPConnection
 from multiprocessing import get_context
 from pathlib import Path
@@ -37,6 +40,7 @@ from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 from plimb.store.database import Database
 from plimb.web.application import create_app
+from plimb.web.readers import readers
 
 TRIES = 30
 
@@ -143,6 +147,22 @@ def asked(port: int, path: str, times: int) -> list[float]:
     return took
 
 
+@contextmanager
+def serving(database: Database) -> Iterator[int]:
+    """Serve a record as `plimb serve` does; give the port."""
+    logging.getLogger("waitress.queue").setLevel(logging.ERROR)
+    with readers() as reading:
+        app = create_app(database)
+        if reading is not None:
+            reading.look_at(database.path, create_app)
+            reading.answer_for(app, database)
+        server = create_server(app, host="127.0.0.1", port=0, threads=8)
+        Thread(target=server.run, daemon=True).start()
+        gc.freeze()
+        yield server.effective_port  # type: ignore[union-attr]
+        server.close()
+
+
 def served() -> None:
     """Serve a 24-valve card's plan against an empty JSON request to the same application."""
     with tempfile.TemporaryDirectory() as folder:
@@ -172,26 +192,23 @@ def served() -> None:
             family = read_drawer(session).families[0].id
         pieces = ", ".join(f"2.{dice.randrange(200, 999)}" for _piece in range(200))
         add_pieces(database, family_id=family, text=pieces, now=utc_now())
-        server = create_server(create_app(database), host="127.0.0.1", port=0, threads=4)
-        Thread(target=server.run, daemon=True).start()
-        port = server.effective_port  # type: ignore[union-attr]
-        gc.freeze()
-        empty = median(asked(port, "/api/health", 10 * TRIES))
-        print(f"{'request, empty JSON':<58} median {empty:7.2f} ms")
-        for what in ("", "/plan"):
-            place = f"/api/cards/{card.id}{what}"
-            asked(port, place, 3)
-            for clients in (1, 4):
-                # clients are processes of their own, as browsers are
-                with ProcessPoolExecutor(clients, get_context("spawn")) as pool:
-                    list(pool.map(asked, [port] * clients, [place] * clients, [3] * clients))
-                    many = pool.map(asked, [port] * clients, [place] * clients,
-                                    [2 * TRIES] * clients)  # fmt: skip
-                    times = [took for one in many for took in one]
-                late = quantiles(times, n=20)[-1]
-                name = f"request, 24-valve card{what}, 200 pieces, {clients} client(s)"
-                print(f"{name:<58} median {median(times):7.2f} ms, p95 {late:7.2f} ms, "
-                      f"{late / empty:.0f} × the empty one")  # fmt: skip
+        with serving(database) as port:
+            empty = median(asked(port, "/api/health", 10 * TRIES))
+            print(f"{'request, empty JSON':<58} median {empty:7.2f} ms")
+            for what in ("", "/plan"):
+                place = f"/api/cards/{card.id}{what}"
+                asked(port, place, 3)
+                for clients in (1, 4):
+                    # clients are processes of their own, as browsers are
+                    with ProcessPoolExecutor(clients, get_context("spawn")) as pool:
+                        list(pool.map(asked, [port] * clients, [place] * clients, [3] * clients))
+                        many = pool.map(asked, [port] * clients, [place] * clients,
+                                        [2 * TRIES] * clients)  # fmt: skip
+                        times = [took for one in many for took in one]
+                    late = quantiles(times, n=20)[-1]
+                    name = f"request, 24-valve card{what}, 200 pieces, {clients} client(s)"
+                    print(f"{name:<58} median {median(times):7.2f} ms, p95 {late:7.2f} ms, "
+                          f"{late / empty:.0f} × the empty one")  # fmt: skip
         database.close()
 
 

@@ -4,9 +4,8 @@ A few cards are worked through the real actions; the others are those again, lin
 other engines and other days.
 """
 
-import gc
 import json
-import logging
+import os
 import random
 import sqlite3
 import sys
@@ -14,15 +13,13 @@ import tempfile
 from concurrent.futures import ProcessPoolExecutor
 from datetime import datetime, timedelta
 from http.client import HTTPConnection
-from multiprocessing import get_context
+from multiprocessing import active_children, get_context
 from pathlib import Path
 from statistics import median, quantiles
-from threading import Thread
 from time import perf_counter
 from typing import Any
 
-from bench import asked, entered  # type: ignore[import-not-found]
-from waitress.server import create_server
+from bench import asked, entered, serving  # type: ignore[import-not-found]
 
 from plimb.actions.bench import read_shop
 from plimb.actions.cards import Change
@@ -35,7 +32,6 @@ from plimb.core.lengths import Unit
 from plimb.files.starting_point import Layout
 from plimb.store.database import Database
 from plimb.store.journal import lay_triggers, lift_triggers, take_up
-from plimb.web.application import create_app
 
 TODAY = datetime(2026, 11, 24, 12, 0)
 LAYOUTS = (Layout.SINGLE, Layout.PARALLEL_TWIN, Layout.TRIPLE, Layout.INLINE_FOUR)
@@ -180,15 +176,9 @@ def _more_pieces(raw: Any, more: int) -> None:
 
 def measured(path: Path, cards: int) -> dict[tuple[str, int], float]:
     """Serve a record and return the 95th percentile of each place, 1 client and 4, in empties."""
-    logging.getLogger("waitress.queue").setLevel(logging.ERROR)
-    database = Database(path)
-    server = create_server(create_app(database), host="127.0.0.1", port=0, threads=4)
-    Thread(target=server.run, daemon=True).start()
-    port = server.effective_port  # type: ignore[union-attr]
-    gc.freeze()
-    found = {}
-    empty = median(asked(port, "/api/health", 10 * TRIES))
-    with ProcessPoolExecutor(4, get_context("spawn")) as pool:
+    database, found = Database(path), {}
+    with serving(database) as port, ProcessPoolExecutor(4, get_context("spawn")) as pool:
+        empty = median(asked(port, "/api/health", 10 * TRIES))
         list(pool.map(asked, [port] * 4, ["/api/health"] * 4, [20] * 4))  # all four are there
         for name, place in PLACES.items():
             asked(port, place, 3)
@@ -196,12 +186,19 @@ def measured(path: Path, cards: int) -> dict[tuple[str, int], float]:
                 many = pool.map(asked, [port] * clients, [place] * clients, [TRIES] * clients)
                 times = [took for one in many for took in one]
                 found[name, clients] = quantiles(times, n=20)[-1] / empty
-    said = Path("/proc/self/status").read_text("ascii")
-    memory = int(said.split("VmHWM:")[1].split()[0]) / 1024
-    print(f"{cards} cards: an empty request takes {empty:.2f} ms, {memory:.0f} MB at most")
-    server.close()
+        memory = _memory()
+    print(f"{cards} cards: an empty request takes {empty:.2f} ms, {memory:.0f} MB in all")
     database.close()
     return found
+
+
+def _memory() -> float:
+    """Return the megabytes of this process and those it made; what they share counts once."""
+    total = 0
+    for process in (os.getpid(), *(one.pid for one in active_children() if one.daemon)):
+        said = Path(f"/proc/{process}/smaps_rollup").read_text("ascii")
+        total += int(said.split("\nPss:")[1].split()[0])
+    return total / 1024
 
 
 def written(port: int, card: int, valves: list[str], seconds: float) -> int:
@@ -226,7 +223,6 @@ def written(port: int, card: int, valves: list[str], seconds: float) -> int:
 
 def acts(clients: int = 8, seconds: float = 10.0) -> None:
     """Print how many acknowledged acts a second one record takes from so many at once."""
-    logging.getLogger("waitress.queue").setLevel(logging.ERROR)
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "acts.sqlite3")
         document = entered(Layout.INLINE_FOUR)
@@ -238,16 +234,15 @@ def acts(clients: int = 8, seconds: float = 10.0) -> None:
             open_card(database, engine_id=engine, opened_by="Oda", reason="Fast", now=TODAY).id
             for _one in range(clients)
         ]
-        server = create_server(create_app(database), host="127.0.0.1", port=0, threads=8)
-        Thread(target=server.run, daemon=True).start()
-        port = server.effective_port  # type: ignore[union-attr]
-        with ProcessPoolExecutor(clients, get_context("spawn")) as pool:
+        with (
+            serving(database) as port,
+            ProcessPoolExecutor(clients, get_context("spawn")) as pool,
+        ):
             many = pool.map(written, [port] * clients, cards, [valves] * clients,
                             [seconds] * clients)  # fmt: skip
             total = sum(many)
         print(f"{clients} clients: {total / seconds:.0f} acknowledged readings a second, each "
               "answered with its whole 16-valve card")  # fmt: skip
-        server.close()
         database.close()
 
 

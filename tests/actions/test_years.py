@@ -7,7 +7,7 @@ import pytest
 
 from plimb.actions import bench
 from plimb.actions.assortment import assortment_csv, read_assortment
-from plimb.actions.bench import find_cards, find_engines, read_due, read_shop
+from plimb.actions.bench import find_cards, find_due, find_engines, read_dated, read_shop
 from plimb.actions.choosing import choose_piece
 from plimb.actions.correcting import put_away
 from plimb.actions.drawer import add_pieces
@@ -109,7 +109,9 @@ def test_what_is_due_stands_on_the_bench_and_moves_with_what_is_corrected(databa
     seen = read_years(database, one.engine_id)
     assert seen.due_at <= 18_000 + 9000
     assert (due.when, due.id) == (When.LATER, one.engine_id)
-    assert read_due(database, due.on)[0].when is When.OVERDUE
+    assert read_dated(database, due.on)[0].when is When.OVERDUE
+    assert find_due(database, due.on, 0).count == 1
+    assert find_due(database, due.on, 1).due == ()
     before = due_calendar(database, NOON)
     one.revise(lambda engine: engine.update(interval=100), revision=2)
     after = read_shop(database, NOON.date())

@@ -13,6 +13,7 @@ from plimb.actions.drawer import (
     move_piece,
     piece_history,
     read_drawer,
+    read_pocket,
 )
 from plimb.actions.drawer_csv import drawer_csv, import_drawer
 from plimb.actions.families import save_family
@@ -35,6 +36,12 @@ def triples_family(school):
 
 def pocket(school, thickness):
     return next(p for p in triples_family(school).pockets if p.nominal_nm == mm(thickness))
+
+
+def pieces(school, thickness):
+    family = triples_family(school)
+    with school.reading() as session:
+        return read_pocket(session, family.id, mm(thickness))
 
 
 def test_eight_writers_lose_double_and_misplace_nothing(school):
@@ -82,7 +89,7 @@ def test_the_audit_sees_a_piece_that_was_moved_without_a_record(school):
 
 def test_two_pieces_never_share_a_valve(school):
     here = Location(where=Where.ENGINE, engine_id=4, valve="V1")
-    first, second = pocket(school, "2.55").pieces
+    first, second = pieces(school, "2.55")
     move_piece(school, shim_id=first.id, seen=DRAWER, to=here, why="in", now=NOON)
     with pytest.raises(NotReady, match="already"):
         move_piece(school, shim_id=second.id, seen=DRAWER, to=here, why="in", now=NOON)
@@ -97,7 +104,7 @@ def test_two_pieces_never_share_a_valve(school):
 
 
 def test_a_piece_that_has_gone_meanwhile_is_not_moved_from_where_it_was_seen(school):
-    piece = pocket(school, "2.65").pieces[0]
+    piece = pieces(school, "2.65")[0]
     tray = Location(where=Where.CARD, card_id=3)
     move_piece(school, shim_id=piece.id, seen=DRAWER, to=tray, why="one", now=NOON)
     with pytest.raises(PieceMoved) as refusal:
@@ -111,7 +118,7 @@ def test_a_piece_that_has_gone_meanwhile_is_not_moved_from_where_it_was_seen(sch
     ids=["there already", "back in time"],
 )
 def test_ways_that_cannot_be_are_refused(school, to):
-    piece = pocket(school, "2.65").pieces[0]
+    piece = pieces(school, "2.65")[0]
     with pytest.raises(BadValue, match=r"there already|does not go"):
         move_piece(school, shim_id=piece.id, seen=DRAWER, to=to, why="no", now=NOON)
 
@@ -127,21 +134,21 @@ def test_pieces_are_put_in_as_typed_or_not_at_all(school):
     family = triples_family(school)
     added = add_pieces(school, family_id=family.id, text="275x3, 2.801 x 2; 290 2.897", now=NOON)
     assert added == 6
-    assert len(pocket(school, "2.75").pieces) == 3
-    assert [p.measured_nm for p in pocket(school, "2.80").pieces] == [mm("2.801")] * 2
+    assert len(pieces(school, "2.75")) == 3
+    assert [p.measured_nm for p in pieces(school, "2.80")] == [mm("2.801")] * 2
     for text in ("275x3, abc", "275x0", "275x501", ""):
         with pytest.raises(BadValue):
             add_pieces(school, family_id=family.id, text=text, now=NOON)
-    assert len(pocket(school, "2.75").pieces) == 3
+    assert len(pieces(school, "2.75")) == 3
 
 
 def test_a_count_adds_and_takes_away_and_sees_that_somebody_else_counted(school):
     family = triples_family(school)
-    assert len(pocket(school, "2.50").pieces) == 3
+    assert len(pieces(school, "2.50")) == 3
     for counted, seen in ((5, 3), (1, 5)):
         count_pocket(school, family_id=family.id, nominal_nm=mm("2.50"), counted=counted,
                      seen=seen, now=NOON)  # fmt: skip
-        assert len(pocket(school, "2.50").pieces) == counted
+        assert len(pieces(school, "2.50")) == counted
     with pytest.raises(StaleVersion):
         count_pocket(school, family_id=family.id, nominal_nm=mm("2.50"), counted=2, seen=5,
                      now=NOON)  # fmt: skip

@@ -45,6 +45,12 @@ def card(school):
     return Card(create_app(school, clock=lambda: NOON, counter=counter).test_client(), 3)
 
 
+def pieces(card, nominal_nm):
+    family = pockets(card)["id"]
+    place = f"/api/families/{family}/pocket?nominal_nm={nominal_nm}"
+    return card.client.get(place).json["pieces"]
+
+
 def pockets(card, name="8.90 mm"):
     drawer = card.client.get("/api/drawer").json
     return next(one for one in drawer["families"] if one["name"] == name)
@@ -117,8 +123,7 @@ def test_a_pin_holds_and_the_plan_goes_round_it(card):
 
 
 def test_a_piece_that_went_from_the_drawer_meanwhile_is_not_taken(card):
-    lying = next(p for p in pockets(card)["pockets"] if p["nominal"]["mm"] == "2.65")
-    shim = lying["pieces"][0]
+    shim = pieces(card, mm("2.65"))[0]
     gone = {"where": "gone"}
     body = {"seen": shim["place"], "to": gone, "why": "lost"}
     assert card.client.post(f"/api/shims/{shim['id']}/moves", json=body).status_code == 201
@@ -264,10 +269,9 @@ def test_the_drawer_over_the_wire(card):
     assert text.mimetype == "text/csv"
     back = card.client.post("/api/drawer/csv", json={"text": text.text})
     assert back.json["added"] > 0
-    shim = family["pockets"][-1]["pieces"] or next(
-        p["pieces"] for p in family["pockets"] if p["pieces"]
-    )
-    history = card.client.get(f"/api/shims/{shim[0]['id']}/history").json["moves"]
+    first = next(p["nominal"]["nm"] for p in family["pockets"] if p["count"])
+    shim = pieces(card, first)[0]
+    history = card.client.get(f"/api/shims/{shim['id']}/history").json["moves"]
     assert history[0].endswith("nowhere → drawer: put into the drawer")
     body = {k: "" for k in ("name", "diameter", "price", "kit_price", "supplier")} | {
         "seen": 0, "runs": [], "code": "auto", "kit_each": 3, "low_stock": 0,

@@ -1002,7 +1002,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Return what is due, the earliest first. */
+        /** Return a page of what is due, the earliest first. */
         get: operations["get_years_get_due"];
         put?: never;
         post?: never;
@@ -1720,14 +1720,6 @@ export interface components {
          * @enum {string}
          */
         Aim: "loose" | "middle" | "tight" | "maker" | "least";
-        /**
-         * AllDueOut
-         * @description What is due, the earliest first.
-         */
-        AllDueOut: {
-            /** Due */
-            due: components["schemas"]["DueOut"][];
-        };
         /**
          * AmendIn
          * @description Write a dated line on a signed card; sent twice with one key it is written once.
@@ -2554,12 +2546,12 @@ export interface components {
             /** Made */
             made: boolean;
             nominal: components["schemas"]["LengthOut"];
-            /** Pieces */
-            pieces: components["schemas"]["ShimOut"][];
-            /** Sound */
-            sound: number;
+            /** Scrap */
+            scrap: number;
             /** Usual */
             usual: boolean;
+            /** Worn */
+            worn: number;
         };
         /**
          * DrawingOut
@@ -2595,6 +2587,16 @@ export interface components {
             when: components["schemas"]["When"];
             /** Words */
             words: string;
+        };
+        /**
+         * DuePageOut
+         * @description A page of what is due.
+         */
+        DuePageOut: {
+            /** Count */
+            count: number;
+            /** Due */
+            due: components["schemas"]["DueOut"][];
         };
         /**
          * EngineChangeIn
@@ -2824,6 +2826,8 @@ export interface components {
             to_order: string;
             /** Used By */
             used_by: string[];
+            /** Users */
+            users: number;
             /** Version */
             version: number;
             /** Wait Days */
@@ -10497,7 +10501,9 @@ export interface operations {
     };
     get_years_get_due: {
         parameters: {
-            query?: never;
+            query?: {
+                skip?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -10510,7 +10516,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AllDueOut"];
+                    "application/json": components["schemas"]["DuePageOut"];
                 };
             };
             /** @description Refused */

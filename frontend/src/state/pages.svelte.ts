@@ -29,6 +29,11 @@ export class Pages<Line> {
     });
   }
 
+  /** Fetch every page behind what is there, as for a print. */
+  async all(): Promise<void> {
+    while (this.more && !this.attempt.refusal) await this.look(this.lines.length);
+  }
+
   /** Fetch the first page at the next short pause; call what is returned to leave it be. */
   soon(typed: boolean): () => void {
     const pause = setTimeout(() => void this.look(), typed ? PAUSE_MS : 0);

@@ -36,9 +36,9 @@ from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
 from plimb.store.years import (
     count_dated,
+    count_due,
     due_engines,
     found_by,
-    undated_engines,
     without_words,
 )
 
@@ -158,6 +158,14 @@ class CardPage:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class DuePage:
+    """Some of what is due, and how much there is in all."""
+
+    count: int
+    due: tuple[DueLine, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class EnginePage:
     """Some engines, and how many there are in all."""
 
@@ -186,7 +194,7 @@ def read_shop(database: Database, today: date | None = None) -> ShopView:
             lost_engines=lost,
             cards=cards,
             unreadable=unreadable,
-            due=_due_lines(due_engines(session, PAGE), today),
+            due=tuple(one for one in _due_lines(due_engines(session, most=PAGE), today) if one.on),
             counts=_counts(session),
             blade_sets=tuple(
                 NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
@@ -222,12 +230,19 @@ def find_engines(database: Database, asked: str, skip: int) -> EnginePage:
         )
 
 
-def read_due(database: Database, today: date, most: int = 1000) -> tuple[DueLine, ...]:
-    """Return what is due, the earliest first."""
+def find_due(database: Database, today: date, skip: int) -> DuePage:
+    """Return a page of what is due, the earliest first."""
     make_up(database)
     with database.reading() as session:
-        dated = _due_lines(due_engines(session, most), today)
-        return (*dated, *_due_lines(undated_engines(session, most), today))
+        rows = due_engines(session, skip=skip, most=PAGE)
+        return DuePage(count=count_due(session), due=_due_lines(rows, today))
+
+
+def read_dated(database: Database, today: date) -> tuple[DueLine, ...]:
+    """Return all that is due on a known day, the earliest first."""
+    make_up(database)
+    with database.reading() as session:
+        return tuple(one for one in _due_lines(due_engines(session), today) if one.on)
 
 
 def _due_lines(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:

@@ -17,12 +17,12 @@ from plimb.store.readings import standing, written
 from plimb.store.shims import (
     add_shim,
     came_from,
-    drawer,
     move_shim,
     moves_of,
     remeasure,
     shim_at,
     shims_at,
+    sound_in_drawer,
 )
 from plimb.store.tables.card import CardRow, RoundRow
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
@@ -138,7 +138,8 @@ def keep_back(
     clearance = engine_of(card).clearance(valve)
     family = family_row(session, clearance)
     trust = card.trust
-    for row in (*drawer(session), *left_over(session, card)):
+    shelf = [row for row, _many in sound_in_drawer(session, [family.id])]
+    for row in (*shelf, *left_over(session, card)):
         fits = row.family_id == family.id and row.condition == Condition.SOUND
         if fits and worth(row, trust) == choice.thickness_nm:
             if row.place != Where.CARD:

@@ -26,9 +26,8 @@ from plimb.store.shims import (
     add_shim,
     add_shims,
     all_lying,
-    drawer,
-    first_lying,
     get_shim,
+    lying_about,
     move_shim,
     moves_of,
     place_of,
@@ -37,6 +36,8 @@ from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 
 MOST_AT_ONCE = 500
 ABOUT_NM = mm("0.05")
+NEAR_NM = mm("0.0125")
+"""A piece lies in the pocket of the size it measures near."""
 _TIMES = re.compile(r"(?P<piece>.*?)(?:\s*[x×*]\s*(?P<count>[0-9]{1,3}))?\s*")
 
 
@@ -45,22 +46,21 @@ class Pocket:
     """One thickness of a family: what lies in its pocket.
 
     `made` says that it can be bought, `usual` that it lies among the thicknesses the shop has
-    in its engines and drawer. Of its `count` pieces, `sound` of them fit for any valve, the
-    first ones are listed.
+    in its engines and drawer. Of its `count` pieces so many are `worn`, or `scrap`.
     """
 
     nominal_nm: int
     made: bool
     usual: bool
-    pieces: tuple[ShimView, ...]
     count: int = 0
-    sound: int = 0
+    worn: int = 0
+    scrap: int = 0
     low_stock: int = 0
 
     @property
     def low(self) -> bool:
         """Whether fewer lie there than the shop wants of a size it uses."""
-        return self.made and self.usual and self.sound < self.low_stock
+        return self.made and self.usual and self.count - self.scrap < self.low_stock
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -79,6 +79,7 @@ class ShimView:
 class FamilyView:
     """A family with its pockets, thinnest first, and how many pieces are elsewhere.
 
+    Of the `users`, the engines that it fits, the first ones are named.
     `swap_price` is asked beside an old piece; the sizes `to_order` come after `wait_days`.
     """
 
@@ -98,6 +99,7 @@ class FamilyView:
     on_trays: int
     on_order: int
     used_by: tuple[str, ...]
+    users: int
 
     @property
     def pieces(self) -> int:
@@ -114,8 +116,8 @@ class DrawerView:
     added: int = 0
 
 
-FIRST = 6
-"""So many pieces of a pocket are listed at once; the rest is asked for."""
+NAMED = 8
+"""So many engines are named that a family fits; the others are counted."""
 
 
 def read_drawer(session: Session, added: int = 0) -> DrawerView:
@@ -126,14 +128,9 @@ def read_drawer(session: Session, added: int = 0) -> DrawerView:
     lying: dict[int, list[Lying]] = {}
     for one in all_lying(session):
         lying.setdefault(one.family_id, []).append(one)
-    first: dict[int, list[ShimRow]] = {}
-    for row in first_lying(session, FIRST):
-        first.setdefault(row.family_id, []).append(row)
     return DrawerView(
         families=tuple(
-            _family_view(
-                row, lying.get(row.id, []), first.get(row.id, []), users.get(row.diameter_nm, [])
-            )
+            _family_view(row, lying.get(row.id, []), users.get(row.diameter_nm, []))
             for row in families(session)
         ),
         orders=tuple(list_orders(session)),
@@ -170,15 +167,12 @@ def _in_pocket(session: Session, row: ShimFamilyRow, nominal_nm: int) -> list[Sh
     sizes = core_family(row).sizes()
     return [
         one
-        for one in drawer(session)
-        if one.family_id == row.id
-        and _pocket_of(one.marked_nm or one.thickness_nm, sizes) == nominal_nm
+        for one in lying_about(session, row.id, nominal_nm - NEAR_NM, nominal_nm + NEAR_NM)
+        if _pocket_of(one.marked_nm or one.thickness_nm, sizes) == nominal_nm
     ]
 
 
-def _family_view(
-    row: ShimFamilyRow, lying: Sequence[Lying], first: Sequence[ShimRow], used_by: Sequence[str]
-) -> FamilyView:
+def _family_view(row: ShimFamilyRow, lying: Sequence[Lying], users: Sequence[str]) -> FamilyView:
     family = core_family(row)
     sizes = family.sizes()
     known = [one.thickness_nm for one in lying]
@@ -187,10 +181,6 @@ def _family_view(
     for one in lying:
         if one.place is Where.DRAWER:
             counts.setdefault(_pocket_of(one.nominal_nm, sizes), []).append(one)
-    listed: dict[int, list[ShimView]] = {}
-    for piece in first:
-        nominal_nm = piece.marked_nm if piece.marked_nm is not None else piece.thickness_nm
-        listed.setdefault(_pocket_of(nominal_nm, sizes), []).append(_shim_view(piece))
     return value_of(
         FamilyView,
         row,
@@ -201,11 +191,9 @@ def _family_view(
                 nominal_nm=nm,
                 made=nm in sizes,
                 usual=thin_nm - ABOUT_NM <= nm <= thick_nm + ABOUT_NM,
-                pieces=tuple(listed.get(nm, ())[:FIRST]),
                 count=sum(one.count for one in counts.get(nm, ())),
-                sound=sum(
-                    one.count for one in counts.get(nm, ()) if one.condition is not Condition.SCRAP
-                ),
+                worn=_alike(counts.get(nm, ()), Condition.WORN),
+                scrap=_alike(counts.get(nm, ()), Condition.SCRAP),
                 low_stock=row.low_stock,
             )
             for nm in sorted({*sizes, *counts})
@@ -213,18 +201,23 @@ def _family_view(
         in_engines=_count(lying, Where.ENGINE),
         on_trays=_count(lying, Where.CARD),
         on_order=_count(lying, Where.ORDER),
-        used_by=tuple(used_by),
+        used_by=tuple(users[:NAMED]),
+        users=len(users),
     )
 
 
 def _pocket_of(nominal_nm: int, sizes: Sequence[int]) -> int:
     """Return the pocket a piece lies in: its size if that is made, or the one it measures near."""
     near = min(sizes, key=lambda size: abs(size - nominal_nm), default=nominal_nm)
-    return near if abs(near - nominal_nm) <= mm("0.0125") else nominal_nm
+    return near if abs(near - nominal_nm) <= NEAR_NM else nominal_nm
 
 
 def _count(lying: Sequence[Lying], where: Where) -> int:
     return sum(one.count for one in lying if one.place is where)
+
+
+def _alike(lying: Sequence[Lying], condition: Condition) -> int:
+    return sum(one.count for one in lying if one.condition is condition)
 
 
 def _shim_view(row: ShimRow) -> ShimView:

@@ -5,7 +5,7 @@ import secrets
 from datetime import datetime
 from hashlib import sha256
 
-from plimb.actions.bench import DueLine, read_due
+from plimb.actions.bench import DueLine, read_dated
 from plimb.core.errors import NotFound
 from plimb.files.calendar import Entry, calendar_of
 from plimb.store.database import Database
@@ -18,9 +18,7 @@ def due_calendar(database: Database, now: datetime) -> bytes:
     with database.reading() as session:
         shop = get_shop(session).name
     of = sha256(key_of(database.path).public.encode()).hexdigest()[:12]
-    return calendar_of(
-        shop, [_entry(one, of) for one in read_due(database, now.date()) if one.on], now
-    )
+    return calendar_of(shop, [_entry(one, of) for one in read_dated(database, now.date())], now)
 
 
 def _entry(one: DueLine, of: str) -> Entry:

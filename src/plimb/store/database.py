@@ -2,7 +2,7 @@
 
 import os
 import sqlite3
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import closing, contextmanager
 from datetime import datetime
 from pathlib import Path
@@ -56,12 +56,13 @@ class Database:
         self._writers = sessionmaker(self.engine.execution_options(writes=True), info=about)
         self._door, self._inside, self._shut = Condition(), 0, False
         self._mine, self._in_turn = local(), Turns()
+        self._before_alone: list[Callable[[], None]] = []
         self.made_up = False
 
     @contextmanager
     def reading(self) -> Iterator[Session]:
         """Give a session that sees one moment of the record."""
-        with self._entered(), self._readers() as session:
+        with self.entered(), self._readers() as session:
             yield session
 
     @contextmanager
@@ -72,7 +73,7 @@ class Database:
             what: What is done, in the words of the trade: it stands in the journal.
             at: When, as naive UTC; now where nothing is said.
         """
-        with self._entered(), self._in_turn, self._writers.begin() as session:
+        with self.entered(), self._in_turn, self._writers.begin() as session:
             own_up(session.connection())
             refuse_twice(session)
             yield session
@@ -80,7 +81,7 @@ class Database:
             close_entry(session.connection(), what, at=at)
 
     @contextmanager
-    def _entered(self) -> Iterator[None]:
+    def entered(self) -> Iterator[None]:
         """Wait while the record is put back; who is in already may go in again."""
         depth = getattr(self._mine, "depth", 0)
         if not depth:
@@ -97,6 +98,10 @@ class Database:
                     self._inside -= 1
                     self._door.notify_all()
 
+    def before_alone(self, let_go: Callable[[], None]) -> None:
+        """Have something done before the file is left alone: others let go of it, too."""
+        self._before_alone.append(let_go)
+
     @contextmanager
     def alone(self) -> Iterator[None]:
         """Keep everybody out of the file until the block is done, then bring it up to date."""
@@ -105,6 +110,8 @@ class Database:
             self._shut = True
             self._door.wait_for(lambda: not self._inside)
         try:
+            for let_go in self._before_alone:
+                let_go()
             self.engine.dispose()
             self.made_up = False
             yield

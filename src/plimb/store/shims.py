@@ -141,9 +141,6 @@ class Lying:
     count: int
 
 
-_NOMINAL = func.coalesce(ShimRow.marked_nm, ShimRow.thickness_nm)
-
-
 def all_lying(session: Session) -> list[Lying]:
     """Return how many pieces there are of each kind and place, but for those that are gone."""
     alike = (
@@ -163,15 +160,19 @@ def all_lying(session: Session) -> list[Lying]:
     ]  # fmt: skip
 
 
-def first_lying(session: Session, most: int) -> Sequence[ShimRow]:
-    """Return of each nominal thickness in the drawer so many pieces at most, thinnest first."""
-    order = (ShimRow.thickness_nm, ShimRow.id)
-    place = func.row_number().over(partition_by=(ShimRow.family_id, _NOMINAL), order_by=order)
-    ranked = (
-        select(ShimRow.id, place.label("place")).where(ShimRow.place == Where.DRAWER).subquery()
+def lying_about(session: Session, family_id: int, thin_nm: int, thick_nm: int) -> Sequence[ShimRow]:
+    """Return the pieces of a family in the drawer that are by name about so thick, thinnest first.
+
+    By name: as marked, or as measured where nothing is.
+    """
+    wanted = (
+        ShimRow.place == Where.DRAWER,
+        ShimRow.condition.in_([*Condition]),  # the index goes by it
+        ShimRow.family_id == family_id,
+        func.coalesce(ShimRow.marked_nm, ShimRow.thickness_nm).between(thin_nm, thick_nm),
     )
-    query = select(ShimRow).join(ranked, ranked.c.id == ShimRow.id).where(ranked.c.place <= most)
-    return session.scalars(query.order_by(*order)).all()
+    order = (ShimRow.thickness_nm, ShimRow.id)
+    return session.scalars(select(ShimRow).where(*wanted).order_by(*order)).all()
 
 
 def sound_in_drawer(session: Session, families: Iterable[int]) -> list[tuple[ShimRow, int]]:

@@ -6,13 +6,13 @@ from dataclasses import dataclass
 from datetime import date, datetime, time, timedelta
 from decimal import Decimal
 
-from sqlalchemy import column, func, select, table, text
+from sqlalchemy import Integer, String, column, func, or_, select, table, text
 from sqlalchemy.orm import Session, load_only
 
 from plimb.core.engine.machine import Measure
 from plimb.core.job.kinds import JobKind
 from plimb.core.job.summary import Sought
-from plimb.core.wear.due import Outlook
+from plimb.core.wear.due import By, Outlook
 from plimb.core.wear.stack import Seen
 from plimb.store.cards import in_state, line_query
 from plimb.store.tables.card import CardRow
@@ -100,25 +100,31 @@ def noted_checks(session: Session, engine_id: int) -> Sequence[NotedCheckRow]:
     return session.scalars(query.order_by(NotedCheckRow.on, NotedCheckRow.id)).all()
 
 
-def due_engines(session: Session, most: int) -> Sequence[EngineRow]:
-    """Return the engines whose next check has a day, the earliest first."""
+_KNOWN = or_(
+    EngineRow.due_on.is_not(None),
+    func.json_extract(EngineRow.outlook, "$.at", type_=Integer).is_not(None),
+    func.json_extract(EngineRow.outlook, "$.by", type_=String) == By.NOW.value,
+)
+"""Something is known of its next check: where it stands, on which day, or that it is now."""
+
+
+def due_engines(session: Session, *, skip: int = 0, most: int | None = None) -> Sequence[EngineRow]:
+    """Return the engines of which something is known of their next check, the earliest day first.
+
+    Those whose check has no day come behind all that have one.
+    """
     query = (
         select(EngineRow)
         .options(load_only(EngineRow.label, EngineRow.outlook, EngineRow.due_on))
-        .where(EngineRow.due_on.is_not(None))
-        .order_by(EngineRow.due_on, EngineRow.label)
+        .where(_KNOWN)
+        .order_by(EngineRow.due_on.is_(None), EngineRow.due_on, EngineRow.label)
     )
-    return session.scalars(query.limit(most)).all()
+    return session.scalars(query.offset(skip).limit(most)).all()
 
 
-def undated_engines(session: Session, most: int) -> Sequence[EngineRow]:
-    """Return the engines with a past whose next check has no day."""
-    query = (
-        select(EngineRow)
-        .where(EngineRow.due_on.is_(None), EngineRow.outlook.is_not(None))
-        .order_by(EngineRow.label)
-    )
-    return session.scalars(query.limit(most)).all()
+def count_due(session: Session) -> int:
+    """Return of how many engines something is known of their next check."""
+    return session.scalar(select(func.count()).select_from(EngineRow).where(_KNOWN)) or 0
 
 
 def all_outlooks(session: Session) -> list[Outlook]:

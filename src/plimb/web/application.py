@@ -38,6 +38,7 @@ from plimb.web import (
     together,
     years,
 )
+from plimb.web.readers import is_read
 from plimb.web.request import Bench, Clock
 from plimb.web.wire import MOST
 
@@ -54,7 +55,7 @@ class _ReadsInTurn:
 
     def __call__(self, environ: dict[str, Any], start_response: Any) -> Any:
         """Answer a request, a read when it is its turn."""
-        if environ["REQUEST_METHOD"] != "GET" or not environ["PATH_INFO"].startswith("/api/"):
+        if not is_read(environ):
             return self._application(environ, start_response)
         with self._turns:
             return self._application(environ, start_response)

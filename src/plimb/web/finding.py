@@ -10,11 +10,10 @@ from plimb.actions.bench import CardPage, EnginePage, find_cards, find_engines
 from plimb.core.job.summary import CardState, Sought
 from plimb.web.request import at_hand
 from plimb.web.shop import CardLineOut, EngineLineOut
-from plimb.web.wire import MOST, Answer, read_off
+from plimb.web.wire import Answer, Skipped, read_off
 
 blueprint = APIBlueprint("finding", __name__, url_prefix="/api")
 
-Skipped = Annotated[int, Field(ge=0, le=MOST)]
 Asked = Annotated[str, Field(max_length=200)]
 
 

@@ -8,6 +8,7 @@ import socket
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager, nullcontext
 from dataclasses import dataclass
+from functools import partial
 from pathlib import Path
 from threading import Thread
 from time import sleep
@@ -33,6 +34,7 @@ from plimb.store.held import held
 from plimb.store.people import PersonRole
 from plimb.web.application import create_app
 from plimb.web.door import is_loopback
+from plimb.web.readers import readers
 from plimb.web.tls import Certificate, fingerprint, names_in, own_certificate, own_names, utc
 
 DEMO_ZERO_NM = mm("0.003")
@@ -81,28 +83,37 @@ def run_server(
         BadValue: The port is taken, or other machines would reach it with nobody set up.
     """
     known = _names_given(given) if given else ()
-    try:
-        listener = socket.create_server((host, port))
-    except OSError as error:
-        raise BadValue(
-            f"port {port} on {host} cannot be used ({error.strerror}); stop what uses it or "
-            "set PLIMB_PORT to another.",
-            field="port",
-        ) from None
+    logging.basicConfig(format="%(asctime)s %(message)s", level=logging.WARNING)
+    logging.getLogger("plimb").setLevel(logging.INFO)
     beyond = not is_loopback(host)
     names = (*known, *own_names(host)) if beyond else (host,)
     places = tuple(f"http{'s' * beyond}://{name}:{port}" for name in names)
     # what cannot be written is looked at only, and held by nobody
     written = is_writable(path) or not path.exists()
     alone = held(path, f"it is served at {places[0]}") if written else nullcontext()
-    with listener, alone:
+    # the readers are made first: they hold neither its address nor its lock
+    with readers() as reading, _listening(host, port) as listener, alone:
         database = Database(path)
         if beyond:
             with _closed_if_refused(database):
                 _refuse_unknown(database)
         tls = _certificate(path, names, given) if beyond else None
         others = tuple(at for name, at in zip(names, places, strict=True) if not is_loopback(name))
-        app = _application(database, host, names, others, tls, counter, standins, beside)
+        make = partial(
+            create_app,
+            host=host,
+            names=names,
+            addresses=others,
+            authority=tls.authority if tls else None,
+            counter=run_counter() if standins and counter is None else counter,
+        )
+        app = _application(database, make, standins)
+        if reading is not None and is_writable(path):
+            reading.look_at(path, make)
+            reading.answer_for(app, database)
+        if beside is not None:
+            mounts = beside(database, host, names)
+            app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
         _say_ready(path, places[0], tls, as_json)
         gc.freeze()
         if tls is None:
@@ -150,37 +161,30 @@ def _certificate(path: Path, names: tuple[str, ...], given: Given | None) -> Cer
     return Certificate(certificate=given.certificate, key=given.key, authority=None)
 
 
-def _application(
-    database: Database,
-    host: str,
-    names: tuple[str, ...],
-    others: tuple[str, ...],
-    tls: Certificate | None,
-    counter: str | None,
-    standins: bool,
-    beside: Beside | None,
-) -> APIFlask:
+def _application(database: Database, make: Callable[..., APIFlask], standins: bool) -> APIFlask:
+    """Return the application that keeps the record, with what is connected to it."""
     import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
 
-    logging.basicConfig(format="%(asctime)s %(message)s", level=logging.WARNING)
-    logging.getLogger("plimb").setLevel(logging.INFO)
-    app = create_app(
-        database,
-        host=host,
-        names=names,
-        addresses=others,
-        authority=tls.authority if tls else None,
-        counter=run_counter() if standins and counter is None else counter,
-        instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None,
-    )
-    if beside is not None:
-        mounts = beside(database, host, names)
-        app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
+    app = make(database, instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None)
     if is_writable(database.path):
         Thread(target=_copy_each_day, args=(database,), daemon=True).start()
     else:
         logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
     return app
+
+
+@contextmanager
+def _listening(host: str, port: int) -> Iterator[socket.socket]:
+    try:
+        listener = socket.create_server((host, port))
+    except OSError as error:
+        raise BadValue(
+            f"port {port} on {host} cannot be used ({error.strerror}); stop what uses it or "
+            "set PLIMB_PORT to another.",
+            field="port",
+        ) from None
+    with listener:
+        yield listener
 
 
 def _say_ready(path: Path, place: str, tls: Certificate | None, as_json: bool) -> None:

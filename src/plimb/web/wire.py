@@ -184,6 +184,9 @@ registry.register("pydantic", ReadOff)
 MOST = 2**53
 """As large as a number may be: up to here every program that reads JSON has it exactly."""
 
+Skipped = Annotated[int, Field(ge=0, le=MOST)]
+"""From the so-manieth line of a list on."""
+
 
 def _numbers_fit(sent: Any) -> Any:
     """Refuse what holds a number that the record could not."""

@@ -4,9 +4,9 @@ from typing import Annotated
 
 from apiflask import APIBlueprint
 from flask import Response
-from pydantic import Field
+from pydantic import BaseModel, Field
 
-from plimb.actions.bench import read_due
+from plimb.actions.bench import DuePage, find_due
 from plimb.actions.due import calendar_at, calendar_secret, due_calendar, new_calendar_address
 from plimb.actions.notebook import (
     Notebook,
@@ -25,7 +25,7 @@ from plimb.web.drawings import DrawingOut
 from plimb.web.once import once
 from plimb.web.request import at_hand, csv_answer, file_answer, now
 from plimb.web.shop import DueOut
-from plimb.web.wire import Answer, Sent, answer_of, read_off, sent_to
+from plimb.web.wire import Answer, Sent, Skipped, answer_of, read_off, sent_to
 
 CALENDAR = "text/calendar"
 
@@ -116,17 +116,25 @@ def take_back(note_id: int) -> YearsView:
     return read_years(at_hand(), take_back_check(at_hand(), note_id=note_id, now=now()))
 
 
-class AllDueOut(Answer):
-    """What is due, the earliest first."""
+class DueAsked(BaseModel):
+    """From the so-manieth on."""
+
+    skip: Skipped = 0
+
+
+@read_off(DuePage)
+class DuePageOut(Answer):
+    """A page of what is due."""
 
     due: list[DueOut]  # type: ignore[valid-type]
 
 
 @blueprint.get("/due")
-@blueprint.output(AllDueOut)
-def get_due() -> AllDueOut:
-    """Return what is due, the earliest first."""
-    return AllDueOut(due=read_due(at_hand(), now().date()))
+@blueprint.input(DueAsked, location="query")
+@blueprint.output(DuePageOut)
+def get_due(query_data: DueAsked) -> DuePage:
+    """Return a page of what is due, the earliest first."""
+    return find_due(at_hand(), now().date(), query_data.skip)
 
 
 @blueprint.get("/due.ics")

@@ -160,8 +160,8 @@
                 : ""}{family.supplier ? `, at ${family.supplier}` : ""}.
             </p>
             {#if family.used_by.length}<p class="text-soft">
-                Fits {family.used_by.slice(0, 8).join("; ")}{family.used_by.length > 8
-                  ? ` and ${family.used_by.length - 8} more`
+                Fits {family.used_by.join("; ")}{family.users > family.used_by.length
+                  ? ` and ${family.users - family.used_by.length} more`
                   : ""}.
               </p>{/if}
             <Button class="mt-1" onclick={() => edit(false)}>Change the family</Button>

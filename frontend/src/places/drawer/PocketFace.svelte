@@ -6,7 +6,15 @@
     $props();
 
   const SHOWN = 6;
-  const shown = $derived(pocket.pieces.slice(0, SHOWN));
+  const shown = $derived(
+    [
+      { of: "sound", count: pocket.count - pocket.worn - pocket.scrap },
+      { of: "worn", count: pocket.worn },
+      { of: "scrap", count: pocket.scrap },
+    ]
+      .flatMap((one) => Array<string>(Math.min(one.count, SHOWN)).fill(one.of))
+      .slice(0, SHOWN),
+  );
   const empty = $derived(pocket.count === 0);
 </script>
 
@@ -30,20 +38,20 @@
         stroke-dasharray={pocket.made ? "3 3" : "1 4"}
       />
     {/if}
-    {#each shown as piece, n (piece.id)}
+    {#each shown as condition, n (n)}
       {@const top = 33 - n * 6.4}
       <rect
         x="5"
         y={top}
         width="34"
         height="4.800"
-        class={piece.condition === "sound"
+        class={condition === "sound"
           ? "fill-ink stroke-ink"
-          : piece.condition === "worn"
+          : condition === "worn"
             ? "fill-sheet stroke-ink"
             : "fill-sheet stroke-rule"}
         stroke-width="1.1"
-        stroke-dasharray={piece.condition === "scrap" ? "2 2" : ""}
+        stroke-dasharray={condition === "scrap" ? "2 2" : ""}
       />
     {/each}
     {#if pocket.low}

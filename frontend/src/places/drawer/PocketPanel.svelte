@@ -11,16 +11,14 @@
   }: { state: DrawerState; family_id: number; pocket: Pocket } = $props();
 
   let counted = $state("");
-  /** All of its pieces, where more lie there than came with the drawer. */
-  let all = $state.raw<readonly Shim[] | null>(null);
-  const pieces = $derived(all ?? pocket.pieces);
+  /** Its pieces, and of which pocket they are: they stay while the same one is asked for anew. */
+  let fetched = $state.raw<{ nm: number; pieces: readonly Shim[] } | null>(null);
+  const pieces = $derived(fetched?.nm === pocket.nominal.nm ? fetched.pieces : null);
   $effect(() => {
-    all = null;
     const meant = pocket;
-    if (meant.count > meant.pieces.length)
-      void drawer.piecesOf(family_id, meant.nominal.nm).then((found) => {
-        if (meant === pocket) all = found;
-      });
+    void drawer.piecesOf(family_id, meant.nominal.nm).then((found) => {
+      if (meant === pocket && found) fetched = { nm: meant.nominal.nm, pieces: found };
+    });
   });
   let history = $state<readonly string[]>([]);
   let of = $state<number | null>(null);
@@ -40,9 +38,13 @@
 </h2>
 {#if pocket.count === 0}
   <p class="text-soft py-2">Empty{pocket.low ? ", and below the low-stock line" : ""}.</p>
+{:else if pieces === null}
+  <p class="text-soft py-2" style:min-height="{Math.min(pocket.count, 6) * 53}px">
+    Looking at its {pocket.count === 1 ? "piece" : `${pocket.count} pieces`}…
+  </p>
 {/if}
 <ul>
-  {#each pieces as piece (piece.id)}
+  {#each pieces ?? [] as piece (piece.id)}
     <li class="border-line border-b py-1">
       <div class="flex items-center gap-2">
         <button

@@ -108,7 +108,7 @@ export class DrawerState {
     );
   }
 
-  /** Every piece in a pocket; what came with the drawer where that cannot be told. */
+  /** Every piece in a pocket; null where that cannot be told. */
   async piecesOf(family_id: number, nominal_nm: number): Promise<readonly Shim[] | null> {
     const params = { path: { family_id }, query: { nominal_nm } };
     try {

@@ -1,20 +1,30 @@
 <script lang="ts">
   /** What is due: the whole list, to print, and its calendar. */
+  import { tick } from "svelte";
   import { type Schemas, answer, api } from "../../api/client";
   import { Button, Notice, PlaceFrame } from "../../kit";
   import { Attempt } from "../../state/attempt.svelte";
+  import { Pages } from "../../state/pages.svelte";
   import DueList from "./DueList.svelte";
 
-  const attempt = new Attempt();
   const asking = new Attempt();
-  let due = $state.raw<readonly Schemas["DueOut"][] | null>(null);
+  const pages = new Pages<Schemas["DueOut"]>(async (skip) => {
+    const page = await answer(api.GET("/api/due", { params: { query: { skip } } }));
+    return { count: page.count, lines: page.due };
+  });
   let path = $state<string | null>(null);
 
   async function load(): Promise<void> {
-    await attempt.at(async () => {
-      due = (await answer(api.GET("/api/due"))).due;
+    await pages.look();
+    await asking.at(async () => {
       path = (await answer(api.GET("/api/calendar"))).path;
     });
+  }
+  /** The whole list goes on paper. */
+  async function printed(): Promise<void> {
+    await pages.all();
+    await tick();
+    if (!pages.more) print();
   }
   async function anew(): Promise<void> {
     await asking.at(async () => {
@@ -24,20 +34,30 @@
   void load();
 </script>
 
-<PlaceFrame title="What is due" refusal={due ? null : attempt.refusal} onretry={load}>
+<PlaceFrame
+  title="What is due"
+  refusal={pages.count === null ? pages.attempt.refusal : null}
+  onretry={load}
+>
   {#snippet acts()}
     <Button href="/api/due.ics">Calendar file</Button>
-    <Button onclick={() => print()}>Print</Button>
+    <Button onclick={printed}>Print</Button>
   {/snippet}
-  {#if due}
+  {#if pages.count !== null}
     <div class="border-ink border-t-2"></div>
-    {#if due.length === 0}
+    {#if pages.count === 0}
       <p class="text-soft py-6">
         Nothing has a day yet. A day is known once a card is signed with one, or two checks a month
         apart say how far an engine runs.
       </p>
     {/if}
-    <DueList {due} />
+    <DueList due={pages.lines} />
+    {#if pages.attempt.refusal}<Notice>{pages.attempt.refusal.sentence}</Notice>{/if}
+    {#if pages.more}
+      <Button class="no-print mt-3" onclick={() => pages.look(pages.lines.length)}
+        >Show more: {pages.lines.length} of {pages.count} are here</Button
+      >
+    {/if}
     <section class="no-print border-line mt-8 border-t pt-3">
       <h2 class="text-lg">In your own calendar</h2>
       {#if path}

@@ -34,11 +34,17 @@ FAR_NM = float(mm("5"))
 FEEL_NM = mm("0.006")
 """How far the same hand's feel of the same gap differs from time to time (judgement)."""
 
-CLAIM = 0.5
+CLAIM = 0.65
 """How likely it must be that not all is doubt before a cause is named (judgement)."""
 
-FEELS = {mm("0.004"): 0.45, mm("0.008"): 0.3, mm("0.013"): 0.25}
-"""How differently a hand feels the same gap from time to time, and how often that is so."""
+HELD_FROM = 0.5
+"""How sure it must be that a worked-back gap is below zero (judgement)."""
+
+FEELS = {mm("0.003"): 0.5, mm("0.010"): 0.2, mm("0.016"): 0.3}
+"""How differently a hand feels the same gap from time to time, and how often that is so.
+
+A fine hand and a coarse one far apart: which of them it was, the valves that nobody touched say.
+"""
 
 AT_ONCE = 14
 """Of so many likeliest causes any two are looked at together."""
@@ -294,12 +300,13 @@ def _worked_back(proved: Sequence[Proved], doubt: Doubt) -> Iterator[Explanation
         if not one.found.none_found or before_nm is None:
             continue
         low, high = gap_ends(one.proof, doubt)
-        spread = sqrt(
-            (high - low) ** 2 / 12 + one.old_doubt_nm**2 / 3 + one.new_doubt_nm**2 / 3 + FEEL_NM**2
-        )
-        above = 1 - _below((one.found.high_nm - before_nm) / spread)
+        pieces = one.old_doubt_nm**2 / 3 + one.new_doubt_nm**2 / 3
+        spread = sqrt((high - low) ** 2 / 12 + pieces + FEEL_NM**2)
+        # a coarse hand refuses what goes, and lets go what is refused
+        coarse = sqrt(spread**2 - FEEL_NM**2 + 2 * max(FEELS) ** 2)
+        above = 1 - _below((one.found.high_nm - before_nm) / coarse)
         sure = 1 - _below(before_nm / spread)
-        if sure >= CLAIM:
+        if sure >= HELD_FROM:
             yield _explanation(Cause.HELD_OPEN, [one], sure)
         elif above >= IMPOSSIBLE_FROM:
             yield _explanation(Cause.IMPOSSIBLE, [one], above)
