@@ -1,10 +1,11 @@
 <script lang="ts">
   /** The frame: where one is, how it is read, and the place itself. */
   import { untrack } from "svelte";
-  import { Button, Dialog, Pair, TurnMark } from "./kit";
+  import { Button, Dialog, Pair, TurnMark, UndoMark } from "./kit";
   import { keys } from "./state/keys.svelte";
   import { preferences } from "./state/preferences.svelte";
   import { reach } from "./state/reach.svelte";
+  import { undo } from "./state/undo.svelte";
   import { BASE, PRACTISING, route } from "./state/route.svelte";
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./state/shop.svelte";
@@ -108,8 +109,23 @@
       </nav>
     {/if}
     <div class="ml-auto flex items-center gap-1.5">
+      {#if place.name === "card"}
+        <Button
+          kind="bare"
+          id="undo"
+          disabled={!undo.what}
+          aria-label={undo.what ? `Undo ${undo.what}` : "Undo: nothing was done yet"}
+          title={undo.what}
+          onclick={() => keys.press("z")}
+          class="max-sm:px-1.5"
+        >
+          <UndoMark /><span class="max-lg:hidden max-w-52 truncate"
+            >Undo{undo.what ? ` ${undo.what}` : ""}</span
+          >
+        </Button>
+      {/if}
       <WhoWorks />
-      <div class={place.name === "card" ? "" : "max-sm:hidden"}>
+      <div class={place.name === "card" ? "" : "max-md:hidden"}>
         <Pair
           label="Gaps in"
           value={preferences.unit}
@@ -126,7 +142,7 @@
           aria-label="Turn the drawing by a quarter"
           onclick={() => keys.press("r")}
         >
-          <TurnMark /><span class="max-md:hidden">turn the drawing</span>
+          <TurnMark /><span class="max-lg:hidden">turn the drawing</span>
         </Button>
       {/if}
       <Button

@@ -3,6 +3,7 @@
 import os
 import shutil
 from collections import Counter
+from dataclasses import replace
 from datetime import timedelta
 from pathlib import Path
 
@@ -28,6 +29,7 @@ from plimb.actions.readings import write_down_gap
 from plimb.actions.rounds import next_round
 from plimb.actions.shims import write_down_shim
 from plimb.actions.signing import read_sheet, sign_card
+from plimb.actions.taking_back import take_back
 from plimb.actions.transfer import import_card
 from plimb.actions.views import read_card
 from plimb.core.errors import PlimbError
@@ -35,10 +37,12 @@ from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Verdict
 from plimb.core.plan.needs import WhichToSet
+from plimb.core.shim.location import Where
 from plimb.core.shim.shim import Condition, Source, Trust
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.database import Database
-from plimb.store.shims import audit
+from plimb.store.shims import audit, place_of
+from plimb.store.tables.shim import ShimRow
 
 from ..conftest import NOON
 from ..guest import card_text
@@ -85,6 +89,7 @@ class Jobs(RuleBasedStateMachine):
             distance=None, now=self.now(),
         )  # fmt: skip
         self.engine, self.card = engine, opened.id
+        self.before = []
         self.look()
 
     def look(self) -> CardView:
@@ -95,7 +100,7 @@ class Jobs(RuleBasedStateMachine):
     def act(self, action, *args, **says) -> bool:
         """Carry out one act; whether it was done. A refusal is a sentence and changes nothing."""
         self.acts += 1
-        version = self.view.version
+        version, before = self.view.version, self.all_of_it()
         change = Change(
             card_id=self.card, version=version, key=f"act-{self.acts:06}", now=self.now()
         )
@@ -108,7 +113,31 @@ class Jobs(RuleBasedStateMachine):
             return False
         assert written.version == self.look().version == version + 1
         self.done[action.__name__] += 1
+        if action in (next_round, sign_card):
+            self.before = []
+        elif action is not take_back:
+            self.before.append((written.version, before))
         return True
+
+    def all_of_it(self):
+        """Return all that the card says, and where each piece is."""
+        said = replace(self.view, version=0, last_act=None)
+        with self.database.reading() as session:
+            there = session.query(ShimRow).filter(ShimRow.place != Where.GONE)
+            return said, {row.id: (place_of(row), row.thickness_nm, row.marked_nm)
+                          for row in there}  # fmt: skip
+
+    @rule(many=st.integers(1, 3))
+    def take_back(self, many):
+        """What the last act changed is as it was before it: on the card, and of every piece."""
+        for _time in range(many):
+            last = self.view.last_act
+            assert (last and last.version) == (self.before[-1][0] if self.before else None)
+            if last is None:
+                return
+            version, before = self.before.pop()
+            assert self.act(take_back, which=version)
+            assert self.all_of_it() == before
 
     def waiting(self) -> tuple[str, ...]:
         status = self.view.status

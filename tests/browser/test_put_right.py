@@ -105,6 +105,32 @@ def test_a_piece_that_would_be_out_is_asked_about_and_goes_in_all_the_same(open_
     assert not job.view.status.valves["IN L"].overtaken
 
 
+def test_what_was_done_last_is_undone_by_key_and_by_hand_at_any_stage(open_page, database):
+    job = Job(database, change=with_spec_and_sizes)
+    for valve in job.view.status.order:
+        job.gap(valve, "15" if "IN" in valve else "25")
+    page = open_page(f"/cards/{job.card.id}/feel")
+    undo = page.locator("#undo")
+    last = job.view.status.order[-1]
+    expect(undo).to_have_attribute("aria-label", f"Undo the gap of {last}")
+    page.locator("[data-valve='IN L']").click()
+    page.locator("#entry").fill("8")
+    page.keyboard.press("Enter")
+    expect(page.locator("[data-valve='IN L']")).to_contain_text("tight")
+    expect(undo).to_have_attribute("aria-label", "Undo the gap of IN L")
+    page.keyboard.press("z")
+    expect(page.locator("[data-valve='IN L']")).to_contain_text("in spec")
+    expect(page.locator("[data-valve='IN L']")).to_have_attribute("aria-pressed", "true")
+    expect(page.get_by_text("Taken back: the gap of IN L.")).to_be_attached()
+    expect(page.locator("#entry")).to_be_focused()
+    page.goto(f"/cards/{job.card.id}/ready")
+    page.get_by_role("checkbox").first.press("Space")
+    expect(undo).to_have_attribute("aria-label", "Undo a tick")
+    undo.click()
+    expect(page.get_by_role("checkbox").first).not_to_be_checked()
+    expect(undo).to_have_attribute("aria-label", f"Undo the gap of {last}")
+
+
 def with_spec_and_sizes(engine):
     engine["spec"] = {"intake": {"min": 0.13, "max": 0.19}, "exhaust": {"min": 0.22, "max": 0.28}}
     engine["family"] = {"diameter": 9.48, "runs": [{"from": 2, "to": 3, "step": 0.05}]}

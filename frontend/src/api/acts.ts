@@ -66,6 +66,7 @@ export function actsOn(card_id: number) {
     turns: put("/api/cards/{card_id}/turns"),
     bolts: put("/api/cards/{card_id}/bolts"),
     turned: put("/api/cards/{card_id}/turned"),
+    takeBack: put("/api/cards/{card_id}/taken-back"),
     round: post("/api/cards/{card_id}/rounds"),
     sign: post("/api/cards/{card_id}/signature"),
   };

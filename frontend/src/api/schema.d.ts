@@ -773,6 +773,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/taken-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take the last act back that stands: what it wrote is struck out, what it moved goes back. */
+        put: operations["put_cards_take_back"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/tools": {
         parameters: {
             query?: never;
@@ -2171,6 +2188,7 @@ export interface components {
             kind: components["schemas"]["JobKind"];
             /** Label */
             label: string;
+            last_act: components["schemas"]["LastActOut"] | null;
             machine: components["schemas"]["MachineOut"];
             measure: components["schemas"]["Measure"];
             /** Not Done */
@@ -3225,6 +3243,18 @@ export interface components {
             side: components["schemas"]["Side"];
             /** Valves */
             valves: string[];
+        };
+        /**
+         * LastActOut
+         * @description The last act on a card that can be taken back: the version it made, and what it was.
+         */
+        LastActOut: {
+            /** Valve */
+            valve: string | null;
+            /** Version */
+            version: number;
+            /** What */
+            what: string;
         };
         /**
          * Layout
@@ -4515,6 +4545,18 @@ export interface components {
             text: string;
             /** Version */
             version: number;
+        };
+        /**
+         * TakenBackIn
+         * @description Take the last act back that stands: what it wrote is struck out, what it moved goes back.
+         */
+        TakenBackIn: {
+            /** Key */
+            key: string;
+            /** Version */
+            version: number;
+            /** Which */
+            which: number;
         };
         /**
          * Thread
@@ -9206,6 +9248,95 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SymptomsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_cards_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakenBackIn"];
             };
         };
         responses: {

@@ -36,7 +36,7 @@
   </div>
   {#if note}<p class="text-soft text-note leading-5">{note}</p>{/if}
   {#if scale && valve.spec}
-    <div class="mt-1 max-sm:hidden">
+    <div class="mt-1 max-w-96 max-sm:hidden">
       <SpecScale low={valve.spec.low} high={valve.spec.high} {gap} />
     </div>
   {/if}

@@ -8,6 +8,7 @@
   import { keys } from "../state/keys.svelte";
   import { preferences } from "../state/preferences.svelte";
   import { PRACTISING, route } from "../state/route.svelte";
+  import { undo } from "../state/undo.svelte";
   import { hear, stayOn } from "./aloud";
   import { CardState } from "./card.svelte";
   import { PAGES } from "./pages";
@@ -83,8 +84,13 @@
         act: () => drawing?.turnOn(),
         inEntry: true,
       },
+      { key: "z", says: "Undo what was done last", act: () => void job.takeBack(), inEntry: true },
     ]),
   );
+  $effect(() => {
+    undo.what = job.card?.last_act && !job.outbox.waiting.length ? job.card.last_act.what : "";
+    return () => (undo.what = "");
+  });
 </script>
 
 {#snippet practised()}
@@ -185,8 +191,8 @@
       {#if PRACTISING}<div class="px-4 pt-3">{@render practised()}</div>{/if}
       <Page {job} />
     {:else}
-      <div class="flex min-h-0 flex-1 max-md:flex-col">
-        <div class="relative flex min-h-0 min-w-0 flex-1 flex-col">
+      <div class="flex min-h-0 flex-1 stack:flex-col short:block short:overflow-auto">
+        <div class="relative flex min-h-0 min-w-0 flex-1 flex-col short:h-[26rem]">
           <div class="min-h-0 flex-1">
             <HeadDrawing
               bind:this={drawing}
@@ -223,7 +229,7 @@
           {#if Below}<Below {job} />{/if}
         </div>
         <section
-          class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 max-md:max-h-[66%] max-md:w-full max-md:border-t max-md:border-l-0 max-md:gap-1.5 max-md:p-2"
+          class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 stack:max-h-[62%] stack:w-full stack:border-t stack:border-l-0 max-md:max-h-[66%] short:max-h-none max-md:gap-1.5 max-md:p-2"
           aria-label="The valve in hand"
           data-hand
         >

@@ -1,12 +1,14 @@
 <script lang="ts">
   /** The card's way as a rule: a long tick a stage, a short one a valve, inked when done. */
   import type { Card, Stage } from "../api/client";
-  import { progress, stagesOf } from "./registry";
+  import { type StageKind, progress, stagesOf } from "./registry";
 
   let { card, stage }: { card: Card; stage: Stage } = $props();
 
   const stages = $derived(stagesOf(card));
   const LAST = $derived(stages.at(-1)?.stage);
+  const needless = (one: StageKind): boolean =>
+    !progress(card, one.stage).asked && card.at === LAST && one.stage !== LAST && !one.turns;
 </script>
 
 <nav aria-label="Stages" class="no-print border-ink bg-sheet flex border-b">
@@ -17,22 +19,27 @@
     <a
       href="/cards/{card.id}/{one.stage}"
       aria-current={here ? "step" : undefined}
+      title="{one.name}: {one.means}"
       class="relative flex min-h-14 max-sm:min-h-12 min-w-0 flex-1 flex-col justify-between border-l border-ink px-0.5 pt-1.5 first:border-l-0 sm:px-3 {here
         ? 'bg-ink text-paper'
         : 'hover:bg-paper'}"
     >
-      <span class="flex items-baseline justify-between gap-2">
+      <span class="flex items-baseline gap-1.5">
         <span
-          class="truncate text-row font-[620] max-sm:text-tiny max-sm:tracking-tight"
+          class="shrink-0 text-row font-[620] max-sm:text-tiny max-sm:tracking-tight"
           style:font-stretch="80%">{one.name}</span
         >
+        <span
+          class="hidden min-w-0 flex-1 truncate text-small xl:inline {here ? '' : 'text-soft'}"
+          aria-hidden="true">{needless(one) ? "" : one.means}</span
+        >
         {#if asked}
-          <span class="figures hidden text-sm lg:inline {here ? '' : 'text-soft'}"
+          <span class="figures ml-auto hidden text-sm lg:inline {here ? '' : 'text-soft'}"
             >{done}/{asked}</span
           >
         {:else}
-          <span class="hidden truncate text-sm lg:inline {here ? '' : 'text-soft'}"
-            >{card.at === LAST && one.stage !== LAST && !one.turns ? "not needed" : ""}</span
+          <span class="ml-auto hidden truncate text-sm lg:inline {here ? '' : 'text-soft'}"
+            >{needless(one) ? "not needed" : ""}</span
           >
         {/if}
       </span>

@@ -173,6 +173,22 @@ export class CardState {
     if (next) this.pick(next);
   }
 
+  private takingBack = false;
+
+  /** Take back what was done last, and take the valve in hand that it was about. */
+  async takeBack(): Promise<void> {
+    const last = this.card?.last_act;
+    if (!last || this.takingBack || this.outbox.waiting.length) return;
+    this.takingBack = true;
+    try {
+      if (!(await this.act(this.acts.takeBack({ which: last.version })))) return;
+      this.queue.said = `Taken back: ${last.what}.`;
+      if (last.valve && this.inHand !== last.valve) this.pick(last.valve);
+    } finally {
+      this.takingBack = false;
+    }
+  }
+
   /** Carry out one act on the card; whether it was done. */
   act(send: Send, valve = ""): Promise<boolean> {
     return this.queue.act(send, valve);

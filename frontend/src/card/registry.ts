@@ -11,6 +11,8 @@ export interface Travel {
 export interface StageKind {
   stage: Stage;
   name: string;
+  /** What is done there, for whoever sees the names for the first time. */
+  means: string;
   /** What was typed for a valve's line here; a stage with one has a field to type in. */
   written?: (valve: Valve) => string;
   /** The unit that line was written in. */
@@ -45,11 +47,12 @@ export interface StageKind {
 }
 
 export const STAGES: readonly StageKind[] = [
-  { stage: "ready", name: "Ready", whole: true },
-  { stage: "turn", name: "Turn", turns: true },
+  { stage: "ready", name: "Ready", means: "cold", whole: true },
+  { stage: "turn", name: "Turn", means: "to each stop", turns: true },
   {
     stage: "feel",
     name: "Feel",
+    means: "the gaps",
     written: (valve) => valve.found?.typed ?? "",
     unit: (valve) => valve.found?.unit,
     purpose: "found",
@@ -59,6 +62,7 @@ export const STAGES: readonly StageKind[] = [
   {
     stage: "read",
     name: "Read",
+    means: "the shims",
     written: (valve) => valve.piece?.typed ?? "",
     shims: true,
     asks: (valve) => valve.piece !== null && valve.piece.disagrees && !valve.piece.answered,
@@ -67,6 +71,7 @@ export const STAGES: readonly StageKind[] = [
   {
     stage: "choose",
     name: "Choose",
+    means: "the pieces",
     first: (valve) => valve?.worked != null,
     plans: true,
     travels: (_card, plan) => plan?.moves.filter((move) => move.changes) ?? [],
@@ -74,6 +79,7 @@ export const STAGES: readonly StageKind[] = [
   {
     stage: "fit",
     name: "Fit",
+    means: "and tighten",
     // what is fitted comes in an order of its own
     waiting: (card) => card.fit.filter((step) => !step.fitted).map((step) => step.valve),
     hides: true,
@@ -82,6 +88,7 @@ export const STAGES: readonly StageKind[] = [
   {
     stage: "prove",
     name: "Prove",
+    means: "measure again",
     written: (valve) => valve.proof?.typed ?? "",
     unit: (valve) => valve.proof?.unit,
     purpose: "proof",
@@ -90,7 +97,14 @@ export const STAGES: readonly StageKind[] = [
     showsOff: true,
     residuals: true,
   },
-  { stage: "sign", name: "Sign", judgesProof: true, showsOff: true, whole: true },
+  {
+    stage: "sign",
+    name: "Sign",
+    means: "the sheet",
+    judgesProof: true,
+    showsOff: true,
+    whole: true,
+  },
 ];
 
 const BY_NAME = new Map(STAGES.map((kind) => [kind.stage, kind]));

@@ -26,7 +26,7 @@
         : 'w-[min(34rem,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto border-2"
     >
       <div class="ticks h-2.5" aria-hidden="true"></div>
-      <div class="px-5 pt-3 pb-5">
+      <div class="grows px-5 pt-3 pb-5">
         <div class="flex items-start justify-between gap-4">
           <Dialog.Title class="text-xl font-semibold">{title}</Dialog.Title>
           <Dialog.Close

@@ -24,7 +24,7 @@
 <main class="mx-auto w-full {wide} px-5 py-5 max-sm:px-3">
   <div class="flex flex-wrap items-end justify-between gap-3">
     <h1 class="text-title leading-9 font-[640]" style:font-stretch="84%">{title}</h1>
-    {#if acts}<div class="flex gap-2">{@render acts()}</div>{/if}
+    {#if acts}<div class="no-print flex gap-2">{@render acts()}</div>{/if}
   </div>
   <div class="ticks mt-3 h-3" aria-hidden="true"></div>
   {#if refusal}

@@ -55,7 +55,7 @@
         class="bg-sheet border-ink z-[60] max-h-80 w-[max(var(--bits-select-anchor-width),14rem)] overflow-auto border-2"
         sideOffset={4}
       >
-        <Select.Viewport>
+        <Select.Viewport class="grows">
           {#each named(items) as item (item.value)}
             <Select.Item
               value={item.value}

@@ -15,3 +15,4 @@ export { default as Select } from "./Select.svelte";
 export { default as SpecScale } from "./SpecScale.svelte";
 export { default as Tabs } from "./Tabs.svelte";
 export { default as TurnMark } from "./TurnMark.svelte";
+export { default as UndoMark } from "./UndoMark.svelte";

@@ -85,6 +85,18 @@ class ValveView:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class LastAct:
+    """The last act on a card that can be taken back: the version it made, and what it was.
+
+    `valve` is the one that it was about, None where it was about more.
+    """
+
+    version: int
+    what: str
+    valve: str | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class CardView:
     """A card as it now stands."""
 
@@ -147,6 +159,7 @@ class CardView:
     drawing: HeadDrawing
     status: JobStatus
     valves: tuple[ValveView, ...]
+    last_act: LastAct | None = None
 
     @property
     def reference_first(self) -> bool:

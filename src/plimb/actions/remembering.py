@@ -56,6 +56,16 @@ def on_engine(on: OnCard, change: Callable[[dict[str, Any]], None]) -> None:
     on.card.revision = engine.revisions[-1]
 
 
+def write_engine_as(on: OnCard, document: str) -> None:
+    """Write an engine's file as it was once; the card goes on with it. Raises as `on_engine`."""
+
+    def as_it_was(now: dict[str, Any]) -> None:
+        now.clear()
+        now.update(json.loads(document))
+
+    on_engine(on, as_it_was)
+
+
 def remember(on: OnCard, **known: Any) -> None:
     """Write what is known of the machine into its engine's file; what is the same is left."""
     before = machine_now(on.session, on.card)

@@ -10,6 +10,7 @@ from typing import Literal
 from sqlalchemy.orm import Session, object_session
 
 from plimb.actions.card_view import Amendment, CardView, Line, NumberedSet, ValveView
+from plimb.actions.last_act import last_act
 from plimb.core.engine.changes import changes
 from plimb.core.engine.checklist import ChecklistItem
 from plimb.core.engine.conditions import Conditions
@@ -210,6 +211,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         drawing=draw_head(engine),
         status=status,
         valves=_valves(session, card, rounds[-1], blades, earlier),
+        last_act=last_act(session, card, names.values(), card.version),
     )
 
 

@@ -4,11 +4,12 @@ Rows go by the clearances' keys, everything outside by their names: the engine a
 with knows both.
 """
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Collection, Iterable, Mapping
 from dataclasses import replace
 from datetime import datetime
 from typing import Any, TypeVar
 
+from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from plimb.core.engine.engine import Engine
@@ -254,6 +255,53 @@ def carry_over(
         elif valve in pieces:
             to.pieces.append(_copy(pieces[valve], recorded_at=now))
     session.flush()
+
+
+def take_line_back(
+    session: Session, round_: RoundRow, line: Line, made: Collection[int], now: datetime
+) -> None:
+    """Let what stood before an act stand again, as a line of its own; what stands is struck out.
+
+    Args:
+        session: The record.
+        round_: The round it was written in.
+        line: What the act left standing for the valve.
+        made: The lines that the act wrote: none of them is what stood before.
+        now: When it is taken back.
+    """
+    before: Line | None = line
+    while before is not None and before.id in made:
+        earlier = before.supersedes_id
+        before = session.get(type(line), earlier) if earlier else None
+    stands = stands_for(session, line)
+    stands.superseded_at = now
+    session.flush()  # before the next one comes: just one may stand
+    again = _copy(before or line, recorded_at=now)
+    again.supersedes_id = stands.id
+    if before is None:
+        again.typed = ""  # nothing stood: a line that strikes out
+    elif isinstance(before, GapRow) and before.repeats:
+        again.supersedes_id = before.supersedes_id  # the readings before it go on with it
+    if isinstance(again, GapRow) and isinstance(line, GapRow):
+        again.reason = "taken back" if line.reason else ""
+    again.round_id = round_.id
+    session.add(again)
+    session.flush()
+    session.expire(round_, ["gaps", "pieces", "choices"])
+
+
+def stands_for(session: Session, line: Line) -> Line:
+    """Return the line that stands where one was written: itself, or what came to say the same."""
+    if line.superseded_at is None:
+        return line
+    kind: Any = type(line)
+    query = select(kind).where(
+        kind.round_id == line.round_id, kind.valve == line.valve, kind.superseded_at.is_(None)
+    )
+    if isinstance(line, GapRow):
+        query = query.where(GapRow.purpose == line.purpose)
+    found: Line = session.scalars(query).one()
+    return found
 
 
 _NOT_COPIED = {"id", "round_id", "supersedes_id", "superseded_at"}

@@ -7,8 +7,8 @@ from typing import Annotated, Any
 from apiflask import APIBlueprint
 from pydantic import AfterValidator, Field
 
-from plimb.actions import cards, correcting, noting, opening, remembering
-from plimb.actions.card_view import CardView, Line, NumberedSet
+from plimb.actions import cards, correcting, noting, opening, remembering, taking_back
+from plimb.actions.card_view import CardView, LastAct, Line, NumberedSet
 from plimb.actions.cards import Change, Written
 from plimb.actions.opening import Amount
 from plimb.actions.views import read_card
@@ -119,6 +119,7 @@ MachineOut = answer_of(Machine, "MachineOut")
 CylinderCheckOut = answer_of(CylinderCheck, "CylinderCheckOut")
 ChecksOut = answer_of(SideChecks, "ChecksOut")
 BillLineOut = answer_of(BillLine, "BillLineOut")
+LastActOut = answer_of(LastAct, "LastActOut")
 ExplainedOut = answer_of(Explained, "ExplainedOut")
 
 
@@ -255,3 +256,4 @@ act(blueprint, "put", "symptoms", "SymptomsIn", noting.note_symptoms, text=Note)
 act(blueprint, "put", "checks", "ChecksIn", noting.note_checks, checks=ChecksPart)
 act(blueprint, "put", "note", "NoteIn", noting.note_at, text=Note)
 act(blueprint, "put", "bill", "BillIn", noting.note_bill, lines=listed(BillPart, 60))
+act(blueprint, "put", "taken-back", "TakenBackIn", taking_back.take_back)

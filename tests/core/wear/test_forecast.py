@@ -10,7 +10,7 @@ from plimb.core.engine.machine import Measure
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.gap import none_below, point
 from plimb.core.wear.due import By, Outlook, Promise, When, outlook_of, usual_use
-from plimb.core.wear.forecast import Why, forecast
+from plimb.core.wear.forecast import Reach, Why, forecast
 from plimb.core.wear.odd import Odd
 from plimb.core.wear.sentences import head_words, next_check_words, twins, valve_words
 from plimb.core.wear.stack import Check, Piece, Seen
@@ -148,6 +148,12 @@ def test_what_is_said_is_true_by_the_figures():
     assert words.startswith(f"{FIRST.id}: closes by 0.0")
     assert "in 1,000 miles" in words
     assert "far faster than its kind" in words
+    for early, best, said in (
+        (0, 0, "; likely at its minimum already"), (0, None, "; it may be at its minimum already"),
+        (0, 900, "already, likely in 900 miles"), (500, 900, "in 500 miles at the earliest, "),
+    ):  # fmt: skip
+        near = replace(one, to_minimum=Reach(early=early, best=best, late=None))
+        assert said in valve_words(near, Measure.MILES, Unit.MM)
     left = {one.id: point(mm("0.20")) for one in CLEARANCES} | {FIRST.id: point(mm("0.17"))}
     pairs = twins(CLEARANCES, left)
     assert (pairs[0].apart_nm, FIRST.id in pairs[0].valves) == (mm("0.03"), True)

@@ -44,7 +44,7 @@
   {/if}
   <ul>
     {#each pages.lines as engine (engine.id)}
-      <li class="border-line flex items-center border-b">
+      <li class="border-line flex items-center border-b max-md:flex-col max-md:items-stretch">
         <a
           href="/engines/{engine.id}"
           class="hover:bg-sheet flex-1 grid min-h-20 grid-cols-[190px_minmax(0,1fr)_13rem] items-center gap-4 py-2 max-md:grid-cols-[96px_minmax(0,1fr)]"
@@ -63,7 +63,7 @@
         </a>
         <a
           href="/engines/{engine.id}/years"
-          class="inline-flex min-h-14 items-center px-3 underline underline-offset-4"
+          class="inline-flex min-h-14 items-center px-3 underline underline-offset-4 max-md:-mt-2 max-md:min-h-11 max-md:pl-28"
           >Over the years</a
         >
       </li>

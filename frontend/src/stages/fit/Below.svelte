@@ -6,4 +6,4 @@
   let { job }: { job: CardState } = $props();
 </script>
 
-<div class="max-md:hidden"><Tighten {job} /></div>
+<div class="stack:hidden"><Tighten {job} /></div>

@@ -183,4 +183,4 @@
     </details>
   {/if}
 {/if}
-<div class="md:hidden"><Tighten {job} /></div>
+<div class="aside:hidden"><Tighten {job} /></div>

@@ -9,7 +9,7 @@ from plimb.core.engine.followers import Role
 from plimb.core.engine.machine import Measure
 from plimb.core.lengths import Unit, show
 from plimb.core.measure.gap import Gap
-from plimb.core.wear.forecast import Forecast, NextCheck, ValveForecast, Why
+from plimb.core.wear.forecast import Forecast, NextCheck, Reach, ValveForecast, Why
 from plimb.core.wear.odd import Odd
 from plimb.core.words import figure
 
@@ -63,9 +63,19 @@ def valve_words(one: ValveForecast, measure: Measure, unit: Unit) -> str:
     said = f"{one.valve}: {way} by {show(abs(rate.best_nm), unit)} in 1,000 {measure.words}"
     said += f" ({figure(ends[0], unit)} to {figure(ends[1], unit)})"
     if reach is not None and reach.early is not None:
-        best = "" if reach.best is None else f", likely {grouped(reach.best)}"
-        said += f"; at its minimum in {grouped(reach.early)} {measure.words} at the earliest{best}"
+        said += f"; {_minimum_words(reach, measure)}"
     return f"{said}; it {ODD_WORDS[one.odd]}." if one.odd else f"{said}."
+
+
+def _minimum_words(reach: Reach, measure: Measure) -> str:
+    """Return when a valve is at its minimum: at the earliest, and most likely."""
+    likely = "" if not reach.best else f", likely {grouped(reach.best)}"
+    if reach.early:
+        return f"at its minimum in {grouped(reach.early)} {measure.words} at the earliest{likely}"
+    if reach.best == 0:
+        return "likely at its minimum already"
+    more = f", likely in {grouped(reach.best)} {measure.words}" if reach.best else ""
+    return f"it may be at its minimum already{more}"
 
 
 def twins(clearances: Sequence[Clearance], left: Mapping[str, Gap]) -> tuple[Twins, ...]:
