@@ -132,6 +132,11 @@ def test_keeping_the_piece_needs_no_proof():
     )
     assert seen({"IN C": kept}).at is Stage.SIGN
     assert seen({"IN C": kept}).not_in_spec == ("IN C",)
+    # decided on now it is another piece as thick: the one that was in goes into another valve
+    clearance = seen({"IN C": kept}).valves["IN C"].clearance
+    bought = replace(kept.choice, made_from=kept.made_from(clearance))
+    status = seen({"IN C": replace(kept, choice=bought)})
+    assert (status.at, status.valves["IN C"].touched) == (Stage.FIT, True)
 
 
 @pytest.mark.parametrize(

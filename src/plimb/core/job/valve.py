@@ -91,12 +91,17 @@ class ValveRecord:
 
     @property
     def changes(self) -> bool:
-        """Whether another piece than the one that was in has been chosen."""
+        """Whether another piece than the one that was in has been chosen.
+
+        One may be as thick: where what was in is scrap, or goes into another valve. A decision
+        of an earlier version names the counter where the piece just stayed.
+        """
         if self.choice is None or self.piece is None or self.choice.source is Source.SAME:
             return False
         brought = self.choice.source in (Source.ENGINE, Source.DRAWER)
-        scrap = self.piece.condition is Condition.SCRAP  # replaced by one of the same size
-        return brought or scrap or self.choice.thickness_nm != self.piece.thickness_nm
+        scrap = self.piece.condition is Condition.SCRAP
+        decided = brought or scrap or self.choice.made_from is not None
+        return decided or self.choice.thickness_nm != self.piece.thickness_nm
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
