@@ -227,6 +227,43 @@ describe("entry", () => {
     expect(server.done.map((one) => one.body)).toMatchObject([{ text: "15", repeats: true }]);
     await until(() => job.outbox.waiting.length === 0);
   });
+  it("shows that clash where the other's comes while mine is on its way, too", async () => {
+    server.away = true;
+    type("15");
+    await until(() => job.inHand === order[1]);
+    server.away = false;
+    server.held = [];
+    await job.load();
+    await until(() => server.held!.length === 1);
+    server.card = {
+      ...server.card,
+      version: server.card.version + 1,
+      valves: server.card.valves.map((one) =>
+        one.valve === order[0] ? { ...one, found: { ...one.found!, typed: "19" } } : one,
+      ),
+    };
+    server.held[0]!();
+    server.held = null;
+    await until(() => job.queue.clash?.both !== undefined);
+    expect(job.outbox.waiting.map((one) => one.text)).toEqual(["15"]);
+    await job.queue.clash?.both?.();
+    expect(server.done.map((one) => one.body)).toMatchObject([{ text: "15", repeats: true }]);
+  });
+  it("undoes what the card says was done last, once for however many presses", async () => {
+    server.card = { ...server.card, last_act: null };
+    await job.queue.load();
+    await job.takeBack();
+    expect(server.sent).toEqual([]);
+    const last_act = { version: 7, what: `the gap of ${order[3]}`, valve: order[3]! };
+    server.card = { ...server.card, last_act };
+    await job.queue.load();
+    await Promise.all([job.takeBack(), job.takeBack()]);
+    expect(server.done.map((one) => [one.path, one.body])).toMatchObject([
+      ["/api/cards/3/taken-back", { which: 7 }],
+    ]);
+    expect(job.inHand).toBe(order[3]);
+    expect(job.queue.said).toBe(`Taken back: the gap of ${order[3]}.`);
+  });
   it("lets mine go where the other's is kept", async () => {
     server.away = true;
     type("15");

@@ -145,8 +145,11 @@ export class Entry {
     }
   }
 
-  /** Send one kept entry; it stays kept while the server is away. */
-  private async post(entry: Waiting): Promise<"saved" | "waits" | "refused"> {
+  /** Send one kept entry, at once or `late`; it stays kept while the server is away. */
+  private async post(
+    entry: Waiting,
+    late = false,
+  ): Promise<"saved" | "waits" | "clashes" | "refused"> {
     const { job } = this;
     const { valve, text, unit, repeats, reason = "", condition = "sound" } = entry;
     const kind = kindOf(entry.stage);
@@ -165,6 +168,12 @@ export class Entry {
     if (code === "away") this.retry();
     // what nobody has put a name to waits until somebody does
     if (code === "away" || code === "who") return "waits";
+    // it may have been written by another while this one was on its way
+    const stands = late && code === "conflict" ? this.meanwhile(entry) : "";
+    if (stands) {
+      this.clashes(entry, stands);
+      return "clashes";
+    }
     void job.outbox.remove(entry.key);
     return code === null ? "saved" : "refused";
   }
@@ -222,8 +231,9 @@ export class Entry {
         this.clashes(entry, stands);
         continue;
       }
-      const outcome = await this.post(entry);
+      const outcome = await this.post(entry, true);
       if (outcome === "waits") break;
+      if (outcome === "clashes") continue;
       if (outcome === "refused")
         this.job.outbox.draft(entry.stage, entry.valve, entry.text, entry.unit);
     }
