@@ -2,6 +2,7 @@
 
 import pytest
 
+from plimb.actions.bench import read_shop
 from plimb.actions.cards import set_school
 from plimb.actions.choosing import choose_piece, take_plan
 from plimb.actions.fitting import fit_piece
@@ -196,6 +197,36 @@ def test_a_valve_on_its_limit_is_looked_at_where_its_camshaft_is_out_anyway(job)
     assert not job.view.status.valves["EX L"].opens  # its camshaft stays in
     set_closing(job.database, hand_turns=2, wrench=TorqueUnit.NM, sure=50)
     assert not job.view.status.valves["IN R"].opens  # half a chance is sure enough here
+
+
+def test_a_hand_of_its_own_counts_in_every_chance_and_on_the_bench(job):
+    apart(job)
+    job.act(write_down_gap, valve="IN R", purpose="found", text="13-15", unit=Unit.MM,
+            reason="Again")  # fmt: skip
+
+    def said():
+        view, planned = job.view, plan_of(job)
+        moves = {one.move.valve: one for one in planned.moves}
+        sizes = {(one.thickness_nm, one.source): one.chance for one in moves["IN L"].options}
+        worked = view.status.valves["IN L"].worked.likeliest
+        line = next(one for one in read_shop(job.database).cards if one.id == job.card.id)
+        assert line.summary.opened == len(view.status.opened)
+        return planned.plan.chance, sizes, worked.chance
+
+    usual = said()
+    closing = {"hand_turns": 2, "wrench": TorqueUnit.NM}
+    set_closing(job.database, **closing, hand="0.012")
+    coarse = said()
+    assert coarse[0] < usual[0]
+    assert any(coarse[1][one] < usual[1][one] for one in usual[1] if usual[1][one])
+    assert coarse[2] <= usual[2]
+    set_closing(job.database, **closing, hand="0.004")
+    assert said() == usual  # the usual hand, said
+    set_closing(job.database, **closing)
+    assert said() == usual
+    for wrong in ("0.0005", "0.05", "much"):
+        with pytest.raises(BadValue):
+            set_closing(job.database, **closing, hand=wrong)
 
 
 def test_the_shops_own_figures_reach_the_plan(job):

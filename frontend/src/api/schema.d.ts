@@ -4295,6 +4295,11 @@ export interface components {
          * @description Set what this shop does and reckons with: turns by hand, wrench, another round, sure enough.
          */
         ShopClosingIn: {
+            /**
+             * Hand
+             * @default
+             */
+            hand: string;
             /** Hand Turns */
             hand_turns: number;
             /**
@@ -4323,6 +4328,7 @@ export interface components {
             due: components["schemas"]["DueOut"][];
             /** Engines */
             engines: components["schemas"]["EngineLineOut"][];
+            hand: components["schemas"]["LengthOut"] | null;
             /** Hand Turns */
             hand_turns: number;
             /** Instruments */

@@ -93,6 +93,15 @@
         <b class="figures">{um(practice.feel.spread.nm)} mm</b>. These are engines without dirt, in
         good light: a real one is no easier.
       </p>
+      <p class="max-w-[44rem] leading-6">
+        The second figure can stand for your hand on real cards: every chance there, and what is to
+        be measured finer, then goes by it. Nothing that was read changes.
+        <a
+          class="inline-flex min-h-11 items-center underline underline-offset-4"
+          rel="external"
+          href="/shop?hand={um(practice.feel.spread.nm)}#hand">Take it over, in Shop</a
+        >
+      </p>
     {:else}
       <p class="text-soft">It is said after five readings whose truth was shown.</p>
     {/if}

@@ -147,6 +147,7 @@ class ShopView:
     wrench: str
     round_cost: str | None
     sure: int
+    hand_nm: int | None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -190,6 +190,7 @@ _CALLED = {
     "variant": "plan", "document": "", "doubt_nm": "good to", "place": "where",
     "left_at": "left", "put_away_at": "put away", "signed_at": "signed", "signed_by": "signed by",
     "opened_by": "opened by", "distance_km": "km", "distance_mi": "miles", "sure": "sure enough, %",
+    "hand_nm": "a hand’s feel",
     "zero_nm": "zero", "public": "key", "runs": "sizes", "own": "the shop's own",
 }  # fmt: skip
 

@@ -3,15 +3,17 @@
 from dataclasses import replace
 
 from plimb.actions.backup import Kept
-from plimb.actions.cards import required
+from plimb.actions.cards import keep_summary, required
 from plimb.actions.families import money_in
 from plimb.actions.fitting import MOST_TURNS
 from plimb.core.errors import BadValue
 from plimb.core.job.torque import TorqueUnit
-from plimb.core.lengths import Unit, parse_length
+from plimb.core.lengths import Unit, parse_length, show_mm
 from plimb.core.measure.blades import BladeSet, BladeState
+from plimb.core.measure.uncertainty import COARSEST_NM, FINEST_NM
 from plimb.core.shim.shim import Instrument
 from plimb.store.asked import note_done
+from plimb.store.cards import get_card, open_numbers
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
 from plimb.store.rows import numbered
@@ -109,13 +111,23 @@ def set_closing(
     wrench: TorqueUnit,
     round_cost: str = "",
     sure: int = 90,
+    hand: str = "",
 ) -> None:
     """Set what this shop does and reckons with: turns by hand, wrench, another round, sure enough.
 
+    `hand` is how differently its hand feels one gap, in millimetres; the usual one where empty.
+
     Raises:
-        BadValue: Fewer than two turns: the cams then have not gone round once; a cost or a
-            chance that cannot be.
+        BadValue: Fewer than two turns: the cams then have not gone round once; a cost, a chance
+            or a hand that cannot be.
     """
+    hand_nm = parse_length(hand, Unit.MM, field="hand") if hand.strip() else None
+    if hand_nm is not None and not FINEST_NM <= hand_nm <= COARSEST_NM:
+        raise BadValue(
+            f"A hand that is worth measuring with feels one gap alike within "
+            f"{show_mm(FINEST_NM)} to {show_mm(COARSEST_NM)} mm.",
+            field="hand",
+        )
     if not 50 <= sure <= 99:
         raise BadValue("Sure enough lies between 50 and 99 per cent.", field="sure")
     cost = money_in(round_cost, "round_cost")
@@ -125,6 +137,10 @@ def set_closing(
         shop = get_shop(session)
         shop.hand_turns, shop.wrench = hand_turns, wrench
         shop.round_cost, shop.sure = None if cost is None else f"{cost:f}", sure
+        shop.hand_nm = hand_nm
+        session.flush()
+        for number in open_numbers(session):  # what lists show of them goes by it
+            keep_summary(get_card(session, number))
 
 
 MOST_KEPT = 400

@@ -36,6 +36,7 @@ from plimb.core.job.tools import tool_list
 from plimb.core.job.valve import ValveRecord, ValveStatus
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
+from plimb.core.measure.uncertainty import doubt_of_hand
 from plimb.core.shim.sum import School
 from plimb.core.shim.worksheet import worksheet_of
 from plimb.core.words import Units
@@ -112,10 +113,12 @@ def _apart(card: CardRow, records: Iterable[ValveRecord]) -> bool:
 
 
 def school_of(card: CardRow) -> School:
-    """Return how a card leans, and how sure is sure enough in its shop."""
+    """Return how a card leans, how sure is sure enough in its shop, what its hand is worth."""
     session = object_session(card)
     assert session is not None  # a card is read in one
-    return School(aim=card.aim, rounding=card.rounding, sure=get_shop(session).sure / 100)
+    shop = get_shop(session)
+    doubt = doubt_of_hand(shop.hand_nm)
+    return School(aim=card.aim, rounding=card.rounding, sure=shop.sure / 100, doubt=doubt)
 
 
 def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:

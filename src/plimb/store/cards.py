@@ -108,6 +108,11 @@ def count_cards(session: Session, state: CardState | None) -> int:
     return session.scalar(query) or 0
 
 
+def open_numbers(session: Session) -> Sequence[int]:
+    """Return the numbers of all open cards."""
+    return session.scalars(select(CardRow.id).where(*_IN_STATE[CardState.OPEN])).all()
+
+
 def without_summary(session: Session) -> Sequence[int]:
     """Return the numbers of cards that were last changed before summaries were kept."""
     return session.scalars(select(CardRow.id).where(CardRow.summary.is_(None))).all()

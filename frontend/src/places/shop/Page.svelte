@@ -16,6 +16,10 @@
   let turns = $derived(String(shopState.shop?.hand_turns ?? 2));
   let roundCost = $derived(shopState.shop?.round_cost ?? "");
   let sure = $derived(String(shopState.shop?.sure ?? 90));
+  /** What Practice found, where one comes from there to take it over; nothing is saved by that. */
+  const found = new URLSearchParams(location.search).get("hand") ?? "";
+  const brought = /^0\.0\d{1,3}$/.test(found) ? found : "";
+  let hand = $derived(brought || (shopState.shop?.hand?.mm ?? ""));
   const WRENCHES = ["N·m", "lbf·ft", "lbf·in"] as const;
   let wrench = $derived((shopState.shop?.wrench ?? "N·m") as (typeof WRENCHES)[number]);
   let said = $state("");
@@ -69,6 +73,7 @@
                 wrench,
                 round_cost: roundCost,
                 sure: Number(sure) || 0,
+                hand,
               },
             }),
           )}
@@ -93,6 +98,21 @@
           bind:value={sure}
           help="A piece at least this likely to pass is sure enough to lean to the shop’s aim. Below it a valve is named as doubtful."
         />
+        <Field
+          label="A hand feels one gap alike within, mm"
+          class="col-span-2"
+          kind="decimal"
+          id="hand"
+          bind:value={hand}
+          placeholder="as usual, 0.004"
+          help="How differently the hand here feels the same gap from time to time. More: chances get smaller, more valves are to be measured finer, fewer pieces are sure enough. All open cards are judged by it from then on; a reading stays what it is."
+        />
+        {#if brought && shopState.shop?.hand?.mm !== brought}
+          <p class="border-now bg-wash col-span-2 border-l-4 py-1 pl-3 leading-5">
+            {brought} comes from Practice, where the engine, its light and part of its hand are made up.
+            Measure one real gap ten times first: if those differ by more, write that.
+          </p>
+        {/if}
         <Button type="submit" class="col-span-2">Save</Button>
       </Form>
       {#if said}<p class="pt-2" role="status">{said}</p>{/if}

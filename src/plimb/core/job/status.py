@@ -88,7 +88,7 @@ def job_status(
             by_amount(engine.clearance(valve), record, around.change_nm, school)
             if around.only == valve
             else school,
-            _need(engine.clearance(valve), record, which, shafts_out, around, school.sure),
+            _need(engine.clearance(valve), record, which, shafts_out, around, school),
             given_away=valve in given,
             overtaken=_overtaken(engine.clearance(valve), record, written),
         )
@@ -173,12 +173,12 @@ def _need(
     which: WhichToSet,
     shafts_out: frozenset[str],
     around: Around,
-    sure: float,
+    school: School,
 ) -> ValveNeed:
     """Return what a valve asks for; one that the job is not about is left alone."""
     if around.only not in (None, clearance.id):
         return LEFT_ALONE
-    need = need_of(clearance, record, which, shafts_out, sure)
+    need = need_of(clearance, record, which, shafts_out, school)
     return need if around.kind.opens else replace(need, opens=False)
 
 

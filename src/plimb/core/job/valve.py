@@ -164,12 +164,12 @@ def need_of(
     record: ValveRecord,
     which: WhichToSet,
     shafts_out: frozenset[str],
-    sure: float,
+    school: School,
 ) -> ValveNeed:
     """Return what the valve asks for by what has been written down."""
     gap = record.found.gap if record.found else None
     condition = record.piece.condition if record.piece else Condition.SOUND
-    return valve_need(clearance, gap, condition, which, shafts_out, sure)
+    return valve_need(clearance, gap, condition, which, shafts_out, school.sure, school.doubt)
 
 
 def valve_status(

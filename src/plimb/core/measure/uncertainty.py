@@ -7,7 +7,7 @@ out only as a probability.
 """
 
 from collections.abc import Iterable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from itertools import product
 from math import factorial, prod
@@ -41,6 +41,25 @@ class Doubt:
 
 
 USUAL_DOUBT = Doubt()
+
+FINEST_NM, COARSEST_NM = mm("0.001"), mm("0.02")
+"""No hand feels the same gap more alike than this, and none that is worth measuring with less."""
+
+
+def doubt_of_hand(feel_nm: int | None) -> Doubt:
+    """Return what readings are worth of a hand that feels one gap so differently each time.
+
+    All that hangs on the hand grows with it: how far a gap lies from a blade that drags, what a
+    called number is good to, how far beyond what goes and refuses a gap may be. None is the
+    usual hand.
+    """
+    if feel_nm is None:
+        return USUAL_DOUBT
+    usual = USUAL_DOUBT
+    drag_nm, called_nm = (
+        round(nm * feel_nm / usual.feel_nm) for nm in (usual.drag_nm, usual.called_nm)
+    )
+    return replace(usual, feel_nm=feel_nm, drag_nm=drag_nm, called_nm=called_nm)
 
 
 def thickness_doubt(

@@ -7,7 +7,7 @@ from typing import Any
 from plimb.core.engine.engine import Clearance
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Limits, Verdict, judge
-from plimb.core.measure.uncertainty import kept_chance
+from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt, kept_chance
 from plimb.core.shim.shim import Condition
 from plimb.core.words import percent
 
@@ -93,7 +93,7 @@ def comes_along(clearance: Clearance, which: WhichToSet, shafts_out: frozenset[s
 
 
 def doubtful(
-    clearance: Clearance, gap: Gap, shafts_out: frozenset[str], sure: float
+    clearance: Clearance, gap: Gap, shafts_out: frozenset[str], sure: float, doubt: Doubt
 ) -> float | None:
     """Return the chance of a valve that reads in spec without being sure, its shaft being out.
 
@@ -102,7 +102,7 @@ def doubtful(
     """
     if clearance.check is None or clearance.camshaft not in shafts_out:
         return None
-    chance = kept_chance(gap, clearance.check)
+    chance = kept_chance(gap, clearance.check, doubt)
     return chance if chance is not None and chance < sure else None
 
 
@@ -125,10 +125,12 @@ def valve_need(
     which: WhichToSet,
     shafts_out: frozenset[str],
     sure: float,
+    doubt: Doubt = USUAL_DOUBT,
 ) -> ValveNeed:
     """Return what one valve asks for, the camshafts that come out anyway being known.
 
-    `sure` is the chance from which on the shop takes a valve for sure.
+    `sure` is the chance from which on the shop takes a valve for sure, `doubt` what its readings
+    are worth.
     """
     if gap is None:
         return ValveNeed(need=Need.MEASURE, reason="not measured yet", opens=False)
@@ -151,7 +153,7 @@ def valve_need(
     if comes_along(clearance, which, shafts_out):
         why = "every valve is set" if which is WhichToSet.EVERY else "its camshaft comes out"
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
-    chance = doubtful(clearance, gap, shafts_out, sure)
+    chance = doubtful(clearance, gap, shafts_out, sure, doubt)
     if chance is not None:
         why = f"on the limit ({percent(chance)} sure), and its camshaft comes out"
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)

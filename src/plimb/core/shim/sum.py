@@ -8,7 +8,13 @@ from functools import lru_cache
 from plimb.core.errors import BadValue
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Limits, Spec
-from plimb.core.measure.uncertainty import SURE, USUAL_DOUBT, chance_in_spec, risk_of
+from plimb.core.measure.uncertainty import (
+    SURE,
+    USUAL_DOUBT,
+    Doubt,
+    chance_in_spec,
+    risk_of,
+)
 from plimb.core.shim.family import check_shim
 
 
@@ -37,13 +43,15 @@ class School:
 
     It leans as far as is sure enough. Where `first` is given the aim comes before all but that
     chance: every piece whose chance reaches it is as good as any other but for its aim. `sure`
-    is the chance from which on the shop takes a valve for sure.
+    is the chance from which on the shop takes a valve for sure, `doubt` what its readings are
+    worth.
     """
 
     aim: Aim | int = Aim.LOOSE
     rounding: Rounding = Rounding.NEAREST
     first: float | None = None
     sure: float = SURE
+    doubt: Doubt = USUAL_DOUBT
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -182,7 +190,12 @@ def work_out(
 
 
 def fit(
-    gap: Gap, shim_nm: int, thickness_nm: int, limits: Limits, old_nm: int | None = None
+    gap: Gap,
+    shim_nm: int,
+    thickness_nm: int,
+    limits: Limits,
+    old_nm: int | None = None,
+    doubt: Doubt = USUAL_DOUBT,
 ) -> Outcome:
     """Return the gap with that thickness fitted, and whether it is in spec for certain."""
     safe = window(gap, shim_nm, limits)
@@ -197,7 +210,8 @@ def fit(
             limits,
             kept=thinner_by_nm == 0,
             old_nm=old_nm,
-            new_nm=USUAL_DOUBT.bought_nm,
+            new_nm=doubt.bought_nm,
+            doubt=doubt,
         ),
     )
 
@@ -237,7 +251,7 @@ def _into(
     safe = window(gap, shim_nm, limits)
 
     def fitted(thickness_nm: int) -> Outcome:
-        return fit(gap, shim_nm, thickness_nm, limits, old_nm)
+        return fit(gap, shim_nm, thickness_nm, limits, old_nm, school.doubt)
 
     thinner, thicker = sizes_around(sizes, ideal_nm)
     inside = [fitted(size) for size in sizes if limits.holds(stack_nm - size)]

@@ -17,7 +17,9 @@ class ShopRow(Base):
 
     `round_cost` is what going round again costs it, as a decimal in the money of its prices, or
     nothing where nobody said; `sure` the chance in per cent from which on a piece is
-    sure enough. Of the record's own copies the newest of so many days, weeks and months is kept.
+    sure enough. `hand_nm` is how differently its hand feels the same gap from time to time, None
+    for the usual hand. Of the record's own copies the newest of so many days, weeks and months
+    is kept.
     """
 
     __tablename__ = "shop"
@@ -31,6 +33,7 @@ class ShopRow(Base):
     wrench: Mapped[TorqueUnit] = mapped_column(server_default="N·m")
     round_cost: Mapped[str | None]
     sure: Mapped[int] = mapped_column(server_default=text("90"))
+    hand_nm: Mapped[int | None]
     keep_days: Mapped[int] = mapped_column(server_default=text("7"))
     keep_weeks: Mapped[int] = mapped_column(server_default=text("4"))
     keep_months: Mapped[int] = mapped_column(server_default=text("12"))
