@@ -245,3 +245,63 @@ def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(tmp_path, school
     assert client.post(f"{at}/acts", json={"act": "look"}).status_code == 409
     assert client.get("/api/practice/99").status_code == 404
     record.close()
+
+
+def test_the_caps_come_off_and_go_on_in_stages_with_a_wrench_that_clicks(practice, tmp_path):
+    session = practice.begin(BY_ID["job"])
+    number, rig = session.card, session.rig
+
+    def act(*said):
+        return practice.act(number, said[0], said[1:])
+
+    with pytest.raises(NotReady, match="caps off first"):
+        act("out", "IN L")
+    assert act("caps", "off").word == "off"
+    for refused in (("turn", 10), ("push", "IN L", mm("0.13")), ("caps", "off"), ("pull", 1)):
+        with pytest.raises(NotReady, match=r"shafts are out|off already|caps are off"):
+            act(*refused)
+    act("out", "IN L")
+    micrometer, calliper = act("close", "IN L").shown_nm, act("slide", "IN L").shown_nm
+    assert calliper % mm("0.01") == 0
+    assert abs(calliper - micrometer) < mm("0.05")
+    with pytest.raises(NotReady, match="no piece is in"):
+        act("caps", "on")
+    act("in", "IN L", "own")
+    act("caps", "on")
+    with pytest.raises(NotReady, match="Set the wrench"):
+        act("pull", 1)
+    act("wrench", 100)
+    assert "two stages behind" in act("pull", 1).sentence
+    with pytest.raises(NotReady, match="not tight yet"):
+        act("turn", 10)
+    for bolt in (2, 3, 4):
+        assert act("pull", bolt).word == "clicks"
+    assert act("pull", 4).sentence.startswith("At once")
+    assert act("turn", 10).word == "turned"
+    again = Practice(practice.database, tmp_path / "engines").session(number)
+    assert again.rig.caps == rig.caps
+    assert scored(practice, session).bolts.startswith("4 of 4 bolts at the maker's 10 N·m; one pul")
+    act("wrench", 180)
+    assert act("pull", 2).word == "gives"
+    assert "the thread of 1 gave" in scored(practice, session).bolts
+    for wrong in (("wrench", 5), ("pull", 9), ("caps", "away")):
+        with pytest.raises(BadValue):
+            act(*wrong)
+    plain = practice.begin(BY_ID["stacks"])
+    with pytest.raises(BadValue, match="no act"):
+        practice.act(plain.card, "caps", ["off"])
+
+
+def test_a_piece_that_came_out_before_is_taken_off_the_tray_again(practice):
+    session = practice.begin(BY_ID["shaft-in"])
+    number, valve = session.card, sorted(session.rig.empty)[0]
+    seen = practice.act(number, "close", [valve]).shown_nm
+    size = session.rig.engine.clearances[0].family.sizes()[8]
+    practice.act(number, "new", [valve, size])
+    practice.act(number, "in", [valve, "new"])
+    practice.act(number, "out", [valve])
+    with pytest.raises(NotReady, match="not in the hand"):
+        practice.act(number, "in", [valve, "tray", mm("9")])
+    practice.act(number, "in", [valve, "tray", seen])
+    practice.act(number, "out", [valve])
+    assert abs(practice.act(number, "close", [valve]).shown_nm - seen) < mm("0.01")

@@ -1695,7 +1695,7 @@ export interface components {
              * Act
              * @enum {string}
              */
-            act: "turn" | "lobe" | "push" | "look" | "out" | "new" | "close" | "in";
+            act: "turn" | "lobe" | "push" | "look" | "out" | "new" | "close" | "in" | "slide" | "caps" | "wrench" | "pull";
             /** What */
             what?: (string | number | boolean | null)[];
         };
@@ -2075,6 +2075,22 @@ export interface components {
         CalendarOut: {
             /** Path */
             path: string | null;
+        };
+        /**
+         * CapsOut
+         * @description The caps over the camshafts, and how hard each bolt was turned, in N·m.
+         */
+        CapsOut: {
+            /** Gave */
+            gave: number[];
+            /** Off */
+            off: boolean;
+            /** Tight */
+            tight: boolean;
+            /** Turned */
+            turned: (number | null)[];
+            /** Wrench */
+            wrench: number | null;
         };
         /**
          * CardIn
@@ -4061,6 +4077,7 @@ export interface components {
          * @description A lesson's engine as it stands to the eye.
          */
         RigOut: {
+            caps: components["schemas"]["CapsOut"] | null;
             /** Card */
             card: number;
             /** Crank */
@@ -4171,6 +4188,8 @@ export interface components {
          * @description How a lesson went, by its truth.
          */
         ScoreOut: {
+            /** Bolts */
+            bolts: string;
             /** Empty */
             empty: string[];
             /** Fewest */

@@ -11,7 +11,7 @@ function speak(said: string): void {
 let audio: AudioContext | null = null;
 
 /** A short tone, high where it is in, low where it is not; and a tap on the hand. */
-function sound(fine: boolean): void {
+function sound(fine: boolean, seconds = 0.25): void {
   if (!preferences.sounds) return;
   navigator.vibrate?.(fine ? 60 : [60, 80, 60]);
   try {
@@ -20,13 +20,18 @@ function sound(fine: boolean): void {
     const gain = audio.createGain();
     tone.frequency.value = fine ? 880 : 330;
     gain.gain.setValueAtTime(0.12, audio.currentTime);
-    gain.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 0.25);
+    gain.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + seconds);
     tone.connect(gain).connect(audio.destination);
     tone.start();
-    tone.stop(audio.currentTime + 0.25);
+    tone.stop(audio.currentTime + seconds);
   } catch {
     // a browser that makes no sound says it all the same
   }
+}
+
+/** The click of a wrench, in the ear and on the hand. */
+export function click(): void {
+  sound(true, 0.04);
 }
 
 /** Let what was just said be heard. */

@@ -71,7 +71,7 @@ export const STAGES: readonly StageKind[] = [
   {
     stage: "choose",
     name: "Choose",
-    means: "the pieces",
+    means: "pieces",
     first: (valve) => valve?.worked != null,
     plans: true,
     travels: (_card, plan) => plan?.moves.filter((move) => move.changes) ?? [],
@@ -88,7 +88,7 @@ export const STAGES: readonly StageKind[] = [
   {
     stage: "prove",
     name: "Prove",
-    means: "measure again",
+    means: "anew",
     written: (valve) => valve.proof?.typed ?? "",
     unit: (valve) => valve.proof?.unit,
     purpose: "proof",

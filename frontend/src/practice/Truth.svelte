@@ -44,6 +44,7 @@
         <b>{score.empty.join(", ")}</b>: no piece was in. Such an engine is not turned.
       </p>
     {/if}
+    {#if score.bolts}<p class="py-1">{score.bolts}</p>{/if}
     {#if score.slips.length}
       <p class="py-1">
         <b>{score.slips.join(", ")}</b>: off by more than 0.03. That is a slip, not feel.

@@ -10,6 +10,7 @@ from plimb.core.job.kinds import JobKind
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit, mm
 from plimb.files.starting_point import Layout, Start
+from plimb.practice.caps import FINAL
 from plimb.standins.simulated import World
 from plimb.trials.hand import USUAL_BLADES
 
@@ -53,6 +54,8 @@ class Lesson:
     crank: int = 690
     least: int = 0
     """So many valves at least want another piece."""
+    caps: bool = False
+    """The camshafts' caps come off and go on again with a wrench."""
 
 
 SINGLE, TWIN = Start(layout=Layout.SINGLE), Start(layout=Layout.PARALLEL_TWIN, firing="360")
@@ -143,7 +146,7 @@ LESSONS = (
     ),
     Lesson(
         id="job", title="The whole job", minutes=10, page="first-check", until=Stage.SIGN,
-        caution=OPEN, start=SINGLE, begins=Stage.READY,
+        caution=OPEN, start=SINGLE, begins=Stage.READY, caps=True,
         world=World(opens_up=0.0, wear_nm=mm("0.06")),
         least=1,
         point="From the card to the signed sheet, and then the truth.",
@@ -153,6 +156,7 @@ LESSONS = (
 OWN = Lesson(
     id="own", title="An engine of the shop", minutes=10, page="first-check", until=Stage.SIGN,
     begins=Stage.READY, caution=OPEN, point="Your own engine, with wear that was made up.",
+    caps=True,
 )  # fmt: skip
 
 BY_ID = {one.id: one for one in (*LESSONS, OWN)}
@@ -165,6 +169,15 @@ SETS = {
 
 _SPECS = {Unit.MM: {"intake": (0.13, 0.19), "exhaust": (0.22, 0.28)},
           Unit.INCH: {"intake": (0.005, 0.008), "exhaust": (0.009, 0.012)}}  # fmt: skip
+
+
+_PLACES = [[0.25, 0.25], [0.75, 0.25], [0.25, 0.75], [0.75, 0.75]]
+BOLTS = len(_PLACES)
+CAPS = {
+    "name": "Cam caps", "torque": f"{FINAL:g}", "unit": "N·m", "thread": "M6", "order": None,
+    "places": _PLACES,
+}  # fmt: skip
+"""The bolts of a practice engine's caps, as an engine's file has them."""
 
 
 def fill_in(document: dict[str, Any], lesson: Lesson) -> Mapping[str, Any]:

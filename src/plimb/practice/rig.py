@@ -6,7 +6,6 @@ and the same acts are the same engine again, so that only these are kept.
 
 import random
 from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass
 from fractions import Fraction
 from inspect import signature
 from typing import Any
@@ -17,6 +16,8 @@ from plimb.core.engine.turning import CYCLE, USUAL_EVENTS, Events
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import mm
 from plimb.core.measure.blades import BladeSet
+from plimb.practice.caps import Caps
+from plimb.practice.told import Told
 from plimb.standins.simulated import Feels, Held, SimulatedEngine, World
 
 THIN = mm("0.06")
@@ -27,20 +28,6 @@ STICKS = 0.04
 
 MOST_AT_ONCE = 360
 """Further than this nobody turns in one go."""
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Told:
-    """What a person at the engine is told: in a word and a sentence, how hard it went from 0 to 1.
-
-    `shown_nm` is what the instrument shows, `marking` what stands on a piece.
-    """
-
-    word: str
-    sentence: str
-    force: float = 0.0
-    shown_nm: int | None = None
-    marking: str | None = None
 
 
 PUSHED = {
@@ -67,6 +54,7 @@ class Rig:
         events: Events | None = None,
         crank: int = 360,
         sticks: str | None = None,
+        bolts: int = 0,
     ) -> None:
         self.engine, self.blades = engine, blades
         self.simulated = SimulatedEngine(engine, seed, world)
@@ -74,7 +62,9 @@ class Rig:
         self.crank, self.acts = crank % CYCLE, list[Sequence[Any]]()
         self.out: dict[str, Held] = {}
         self.new: dict[str, Held] = {}
+        self.tray: list[Held] = []
         self.empty: set[str] = set()
+        self.caps = Caps(bolts) if bolts else None
         self.tries = 0
         self.stuck = False
         self._dice = random.Random(f"{seed}/practice")
@@ -90,10 +80,21 @@ class Rig:
             NotReady: It cannot be done as the engine stands.
         """
         acts: Mapping[str, Callable[..., Told]] = {
-            "turn": self._turn, "lobe": self._lobe, "push": self._push, "look": self._look,
-            "out": self._take_out, "new": self._take_new, "close": self._close,
-            "in": self._put_in, "swap": self._swap,
-        }  # fmt: skip
+            "turn": self._turn,
+            "lobe": self._lobe,
+            "push": self._push,
+            "look": self._look,
+            "out": self._take_out,
+            "new": self._take_new,
+            "close": self._close,
+            "in": self._put_in,
+            "swap": self._swap,
+            "slide": self._slide,
+        }
+        if self.caps is not None:
+            acts = {
+                **acts, "caps": self._caps, "wrench": self.caps.set_wrench, "pull": self.caps.pull
+            }  # fmt: skip
         if name not in acts:
             raise BadValue(f"There is no act “{name}”.", field="act")
         try:
@@ -124,6 +125,23 @@ class Rig:
                 "piece in first.",
                 field="valve",
             )
+        if self.caps is not None and not self.caps.tight:
+            raise NotReady(
+                "The shafts are out: lay the caps on first."
+                if self.caps.off
+                else "The caps are not tight yet: nothing is turned before every bolt has clicked "
+                "at the maker's figure.",
+                field="caps",
+            )
+
+    def _caps(self, where: str) -> Told:
+        assert self.caps is not None  # else there is no such act
+        if where == "on" and self.empty:
+            raise NotReady(
+                f"{', '.join(sorted(self.empty))}: no piece is in. A shaft is not laid on that.",
+                field="valve",
+            )
+        return self.caps.move(where)
 
     def _turn(self, by: int) -> Told:
         if not isinstance(by, int) or not 0 < by <= MOST_AT_ONCE:
@@ -153,6 +171,8 @@ class Rig:
             raise BadValue("Pick one blade of the set, or two.", field="blade")
         if self._known(valve) in self.empty:
             raise NotReady(f"{valve} has no piece in: there is nothing to measure.", field="valve")
+        if self.caps is not None and self.caps.off:
+            raise NotReady("The shafts are out: there is no gap to feel.", field="caps")
         self.tries += 1
         thick = self._together(valve, blades)
         felt = self.simulated.goes(valve, thick)
@@ -182,6 +202,11 @@ class Rig:
     def _take_out(self, valve: str) -> Told:
         if self._known(valve) in self.empty:
             raise NotReady(f"{valve} is empty already.", field="valve")
+        under = self.engine.clearance(valve).camshaft_out
+        if self.caps is not None and under and not self.caps.off:
+            raise NotReady("The camshaft lies over it: take its caps off first.", field="caps")
+        if valve in self.out:  # one that came out of it before lies on the tray
+            self.tray.append(self.out.pop(valve))
         self.out[valve] = self.simulated.take_out(valve)
         self.empty.add(valve)
         marking = self.simulated.marking(self.out[valve])
@@ -211,6 +236,17 @@ class Rig:
         shown = self.simulated.measure(piece)
         return Told(word="closed", sentence=f"Closed on the piece of {on}.", shown_nm=shown)
 
+    def _slide(self, on: str, new: bool = False) -> Told:
+        piece = (self.new if new else self.out).get(on)
+        if piece is None:
+            raise NotReady(f"No piece of {on} is in the hand: take it out first.", field="valve")
+        return Told(
+            word="slid",
+            sentence="A calliper shows hundredths and may be two of them off: too coarse to choose "
+            "a shim by.",
+            shown_nm=self.simulated.slide(piece),
+        )
+
     def _swap(self, one: str, other: str) -> Told:
         """Put two pieces in each other's places, as a tired hand does."""
         held = self.simulated.take_out(one)
@@ -218,11 +254,25 @@ class Rig:
         self.simulated.put_in(other, held)
         return Told(word="in", sentence="")
 
-    def _put_in(self, valve: str, source: str, giver: str = "") -> Told:
+    def _off_the_tray(self, size_nm: object) -> Held | None:
+        """Take up the piece that is about so thick, of those that came out and lie there."""
+        for valve in [one for one in self.out if one not in self.empty]:
+            self.tray.append(self.out.pop(valve))
+        if not isinstance(size_nm, int):
+            return None
+        about = [one for one in self.tray if self.simulated.is_about(one, size_nm)]
+        if about:
+            self.tray.remove(about[0])
+        return about[0] if about else None
+
+    def _put_in(self, valve: str, source: str, giver: str | int = "") -> Told:
         if self._known(valve) not in self.empty:
             raise NotReady(f"{valve} has a piece in: take it out first.", field="valve")
-        pieces = self.new if source == "new" else self.out
-        piece = pieces.pop(valve if source in ("new", "own") else giver, None)
+        if source == "tray":
+            piece = self._off_the_tray(giver)
+        else:
+            pieces = self.new if source == "new" else self.out
+            piece = pieces.pop(valve if source in ("new", "own") else str(giver), None)
         if piece is None:
             raise NotReady("That piece is not in the hand.", field="valve")
         self.simulated.put_in(valve, piece)

@@ -10,6 +10,8 @@ from plimb.core.lengths import mm
 from plimb.core.measure.blades import BladeSet, Tried, next_blade
 from plimb.core.measure.gap import Gap, none_below, point
 from plimb.core.measure.limits import Verdict, judge
+from plimb.practice.caps import FINAL
+from plimb.practice.rig import Rig
 from plimb.practice.session import Begun, Session
 from plimb.standins.simulated import Truth
 
@@ -42,7 +44,10 @@ class Read:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Score:
-    """A lesson by its truth. `fewest` is how many blades would have settled every valve."""
+    """A lesson by its truth. `fewest` is how many blades would have settled every valve.
+
+    `bolts` is what is said of the caps' bolts, empty where none were turned.
+    """
 
     reads: tuple[Read, ...]
     in_spec: int
@@ -52,6 +57,7 @@ class Score:
     fewest: int
     slips: tuple[str, ...]
     empty: tuple[str, ...]
+    bolts: str = ""
 
     @property
     def right(self) -> int:
@@ -89,7 +95,24 @@ def score_of(session: Session, rounds: Sequence[Round]) -> Score:
             one.valve for one in reads if one.error_nm is not None and abs(one.error_nm) > SLIP_NM
         ),
         empty=tuple(sorted(rig.empty)),
+        bolts=_bolts(rig),
     )
+
+
+def _bolts(rig: Rig) -> str:
+    """Return what is true of the caps' bolts, in words."""
+    caps = rig.caps
+    if caps is None or not caps.touched:
+        return ""
+    if caps.off:
+        return "The caps lie on the bench still."
+    right = sum(one == FINAL for one in caps.turned)
+    said = f"{right} of {caps.many} bolts at the maker's {FINAL:g} N·m"
+    over = sum(one is not None and one > FINAL for one in caps.turned)
+    more = [f"{over} beyond it"] if over else []
+    more += [f"the thread of {len(caps.gave)} gave"] if caps.gave else []
+    more += [f"one pulled ahead of the others {caps.ahead} times"] if caps.ahead else []
+    return "; ".join((said, *more)) + "."
 
 
 def _read(one: Clearance, purpose: str, gap: Gap, true_nm: float) -> Read:

@@ -31,8 +31,9 @@ from plimb.core.measure.blades import Blade, BladeSet, Tried
 from plimb.core.shim.shim import Source
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import starting_point
-from plimb.practice.lessons import BY_ID, SETS, Lesson, Trap, fill_in
-from plimb.practice.rig import Rig, Told
+from plimb.practice.lessons import BOLTS, BY_ID, CAPS, SETS, Lesson, Trap, fill_in
+from plimb.practice.rig import Rig
+from plimb.practice.told import Told
 from plimb.standins.simulated import Truth
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
@@ -70,6 +71,7 @@ class Session:
         """Return what is kept of it: from this it is built again."""
         return {
             "card": self.card, "lesson": self.lesson.id, "seed": self.seed,
+            "caps": self.rig.caps is not None,
             "document": self.document, "acts": self.rig.acts, "by_others": self.by_others,
             "finished": self.finished, "errors_nm": self.errors_nm,
         }  # fmt: skip
@@ -186,7 +188,10 @@ class Practice:
             seed for seed in range(number * 1009, number * 1009 + MOST_SEEDS + 1)
             if seed == number * 1009 + MOST_SEEDS or _shows(lesson, engine, seed)
         )  # fmt: skip
-        rig = _rig(lesson, engine, seed)
+        caps = lesson.caps and any(one.camshaft_out for one in engine.clearances)
+        if caps:
+            document["engine"]["bolts"] = [CAPS]
+        rig = _rig(lesson, engine, seed, caps=caps)
         now = self._clock()
         micrometer = self._own_tools(lesson)
         document.setdefault("machine", {})["blades"] = f"Practice, {lesson.blades}"
@@ -228,11 +233,11 @@ def blade_set(which: str, name: str = "Practice") -> BladeSet:
     return BladeSet(name=name, blades=blades)
 
 
-def _rig(lesson: Lesson, engine: Engine, seed: int) -> Rig:
+def _rig(lesson: Lesson, engine: Engine, seed: int, *, caps: bool = False) -> Rig:
     stuck = engine.clearances[-1].id if lesson.trap is Trap.STUCK else None
     rig = Rig(
         engine, blade_set(lesson.blades), seed, world=lesson.world, crank=lesson.crank,
-        sticks=stuck,
+        sticks=stuck, bolts=BOLTS if caps else 0,
     )  # fmt: skip
     if lesson.trap is Trap.NO_GAP:
         truth, valve = Truth(rig.simulated), engine.clearances[-1].id
@@ -245,7 +250,7 @@ def _again(kept: Mapping[str, Any]) -> Session:
     """Build a lesson again from what was kept of it."""
     lesson = BY_ID[kept["lesson"]]
     engine = EngineFile.model_validate(kept["document"]).to_core()
-    rig = _rig(lesson, engine, kept["seed"])
+    rig = _rig(lesson, engine, kept["seed"], caps=kept.get("caps", False))
     first = _true(engine, rig)
     for name, *said in kept["acts"]:
         rig.do(name, *said)

@@ -12,15 +12,17 @@ from plimb.actions.views import read_card
 from plimb.core.errors import BadValue, NotFound
 from plimb.core.job.stages import Stage
 from plimb.practice.lessons import BY_ID, LESSONS, OWN, Lesson
-from plimb.practice.rig import Told
 from plimb.practice.score import Feel, Read, Score, errors_of, feel_of, score_of
 from plimb.practice.session import Begun, Practice, Session
+from plimb.practice.told import Told
 from plimb.web.wire import MOST, Answer, Sent, Text, read_off
 
 blueprint = APIBlueprint("practice", __name__, url_prefix="/api/practice")
 
 
-@read_off(Lesson, without=("start", "world", "trap", "crank", "kind", "unit", "blades", "least"))
+@read_off(
+    Lesson, without=("start", "world", "trap", "crank", "kind", "unit", "blades", "least", "caps")
+)
 class LessonOut(Answer):
     """One lesson."""
 
@@ -55,6 +57,16 @@ class PracticeOut(Answer):
     feel: FeelOut
 
 
+class CapsOut(Answer):
+    """The caps over the camshafts, and how hard each bolt was turned, in N·m."""
+
+    off: bool
+    tight: bool
+    turned: list[float | None]
+    gave: list[int]
+    wrench: float | None
+
+
 class RigOut(Answer):
     """A lesson's engine as it stands to the eye."""
 
@@ -66,6 +78,7 @@ class RigOut(Answer):
     out: list[str]
     new: list[str]
     tries: int
+    caps: CapsOut | None
     finished: bool
 
 
@@ -106,7 +119,20 @@ Said = Annotated[str, Field(max_length=80)] | Annotated[int, Field(ge=-MOST, le=
 class ActIn(Sent):
     """One act on the engine, and what it says."""
 
-    act: Literal["turn", "lobe", "push", "look", "out", "new", "close", "in"]
+    act: Literal[
+        "turn",
+        "lobe",
+        "push",
+        "look",
+        "out",
+        "new",
+        "close",
+        "in",
+        "slide",
+        "caps",
+        "wrench",
+        "pull",
+    ]
     what: Annotated[list[Said], Field(max_length=4)] = Field(default_factory=list)
 
 
@@ -128,6 +154,10 @@ def _rig(session: Session) -> dict[str, Any]:
         "card": session.card, "lesson": session.lesson, "crank": rig.crank,
         "resting": list(rig.resting), "empty": sorted(rig.empty), "out": sorted(rig.out),
         "new": sorted(rig.new), "tries": rig.tries - session.by_others,
+        "caps": None if rig.caps is None else {
+            "off": rig.caps.off, "tight": rig.caps.tight, "turned": rig.caps.turned,
+            "gave": sorted(rig.caps.gave), "wrench": rig.caps.wrench,
+        },
         "finished": session.finished,
     }  # fmt: skip
 

@@ -73,6 +73,7 @@ class SimulatedEngine:
     def __init__(self, engine: Engine, seed: int, world: World | None = None) -> None:
         self.engine, self.world, self._seed = engine, world or World(), seed
         self._hand = random.Random(f"{seed}/hand")
+        self._slid = random.Random(f"{seed}/calliper")
         truth = random.Random(f"{seed}/truth")
         self._bias = truth.gauss(0, self.world.hand_nm)
         self._zero = truth.gauss(0, self.world.zero_nm)
@@ -183,6 +184,15 @@ class SimulatedEngine:
         true = 0.0 if piece is None else self._pieces[piece.number][1]
         shown = true + self._zero + self._hand.gauss(0, self.world.reads_nm)
         return round(shown / self.world.rounds_nm) * self.world.rounds_nm
+
+    def is_about(self, piece: Held, size_nm: int) -> bool:
+        """Return whether somebody who looks for a shim of a size would pick this one up."""
+        return abs(self._pieces[piece.number][1] - size_nm) <= mm("0.015")
+
+    def slide(self, piece: Held) -> int:
+        """Close a calliper on a shim; what it shows, in nanometres, to a hundredth of a mm."""
+        shown = self._pieces[piece.number][1] + self._slid.gauss(0, CALLIPER["reads_nm"])
+        return round(shown / CALLIPER["rounds_nm"]) * CALLIPER["rounds_nm"]
 
     def buy(self, size_nm: int, valve: str, copy: int = 0) -> Held:
         """Take a shim of a size over the counter; the same copy for a valve is the same piece."""

@@ -23,6 +23,9 @@
   const WRENCHES = ["N·m", "lbf·ft", "lbf·in"] as const;
   let wrench = $derived((shopState.shop?.wrench ?? "N·m") as (typeof WRENCHES)[number]);
   let said = $state("");
+  $effect(() => {
+    if (brought && shopState.shop) document.getElementById("hand")?.focus();
+  });
   async function tell(
     call: Parameters<typeof answer<NonNullable<typeof shopState.shop>>>[0],
   ): Promise<void> {
