@@ -106,7 +106,11 @@
 {#snippet mark()}
   <span class="flex items-center gap-1 {verdict ? VERDICT_COLOURS[verdict] : 'text-rule'}">
     {#if kind.asks?.(valve)}
-      <b class="text-now text-note leading-4" title="Something is asked about this reading">?</b>
+      <b
+        class="text-now text-note leading-4"
+        aria-hidden="true"
+        title="Something is asked about this reading">?</b
+      ><span class="sr-only">something is asked</span>
     {/if}
     <GapMark {verdict} size={16} />
     <span class="sr-only">{verdict ? VERDICT_WORDS[verdict] : "not measured"}</span>

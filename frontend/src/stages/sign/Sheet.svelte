@@ -29,7 +29,7 @@
   <header class="border-ink flex items-end justify-between gap-4 border-b-2 pb-2">
     <div>
       <p class="text-soft">{sheet.shop}</p>
-      <h1 class="text-3xl leading-8 font-[640]">{sheet.label}</h1>
+      <h2 class="text-3xl leading-8 font-[640]">{sheet.label}</h2>
       <p>{sheet.engine}</p>
     </div>
     <p class="figures text-right text-lg">
