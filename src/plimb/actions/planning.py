@@ -169,7 +169,6 @@ def request_of(
             act=around.kind.sets or card.act,
             reuse=card.reuse,
             round_cost=None if shop.round_cost is None else Decimal(shop.round_cost),
-            doubt=school.doubt,
         ),
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),

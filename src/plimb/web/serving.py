@@ -34,7 +34,7 @@ from plimb.store.held import held
 from plimb.store.people import PersonRole
 from plimb.web.application import create_app
 from plimb.web.door import is_loopback
-from plimb.web.readers import readers
+from plimb.web.readers import Readers, readers
 from plimb.web.tls import Certificate, fingerprint, names_in, own_certificate, own_names, utc
 
 DEMO_ZERO_NM = mm("0.003")
@@ -107,22 +107,12 @@ def run_server(
             authority=tls.authority if tls else None,
             counter=run_counter() if standins and counter is None else counter,
         )
-        app = _application(database, make, standins)
-        if reading is not None and is_writable(path):
-            reading.look_at(path, make)
-            reading.answer_for(app, database)
-        if beside is not None:
-            mounts = beside(database, host, names)
-            app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
+        mounts = beside(database, host, names) if beside is not None else {}
+        app = _application(database, make, standins, reading, mounts)
         _say_ready(path, places[0], tls, as_json)
         gc.freeze()
         if tls is None:
-            waitress.serve(
-                app, sockets=[listener], threads=8, ident="", connection_limit=CONNECTIONS,
-                channel_timeout=SILENT_S, cleanup_interval=5,
-                max_request_header_size=LARGEST_HEAD, max_request_body_size=LARGEST_BODY,
-                _quiet=True,
-            )  # fmt: skip
+            _serve_plain(app, listener)
         else:
             _serve_encrypted(app, listener, tls)
 
@@ -161,8 +151,14 @@ def _certificate(path: Path, names: tuple[str, ...], given: Given | None) -> Cer
     return Certificate(certificate=given.certificate, key=given.key, authority=None)
 
 
-def _application(database: Database, make: Callable[..., APIFlask], standins: bool) -> APIFlask:
-    """Return the application that keeps the record, with what is connected to it."""
+def _application(
+    database: Database,
+    make: Callable[..., APIFlask],
+    standins: bool,
+    reading: Readers | None,
+    mounts: dict[str, Any],
+) -> APIFlask:
+    """Return the application that keeps the record, with what is connected to it and beside it."""
     import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
 
     app = make(database, instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None)
@@ -170,6 +166,10 @@ def _application(database: Database, make: Callable[..., APIFlask], standins: bo
         Thread(target=_copy_each_day, args=(database,), daemon=True).start()
     else:
         logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
+    if reading is not None and is_writable(database.path):
+        reading.look_at(database.path, make)
+        reading.answer_for(app, database)
+    app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
     return app
 
 
@@ -197,6 +197,15 @@ def _say_ready(path: Path, place: str, tls: Certificate | None, as_json: bool) -
     if tls is not None and tls.authority is not None:
         print(f"A tablet trusts it with {place}/api/address/authority.pem, whose SHA-256 is\n"
               f"{fingerprint(tls.authority)}", flush=True)  # fmt: skip
+
+
+def _serve_plain(app: APIFlask, listener: socket.socket) -> None:
+    waitress.serve(
+        app, sockets=[listener], threads=8, ident="", connection_limit=CONNECTIONS,
+        channel_timeout=SILENT_S, cleanup_interval=5,
+        max_request_header_size=LARGEST_HEAD, max_request_body_size=LARGEST_BODY,
+        _quiet=True,
+    )  # fmt: skip
 
 
 def _serve_encrypted(app: APIFlask, listener: socket.socket, tls: Certificate) -> None:

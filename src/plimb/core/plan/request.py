@@ -45,7 +45,11 @@ class Policy:
     buy: bool = True
     touch_least: bool = False
     round_cost: Decimal | None = None
-    doubt: Doubt = USUAL_DOUBT
+
+    @property
+    def doubt(self) -> Doubt:
+        """What its readings and pieces are worth."""
+        return self.school.doubt
 
     @property
     def sure(self) -> float:
