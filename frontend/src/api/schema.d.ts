@@ -1763,6 +1763,15 @@ export interface components {
             wider: boolean;
         };
         /**
+         * ApartOut
+         * @description By how much the gaps of some valves were left apart at one check; `at` is its counter.
+         */
+        ApartOut: {
+            apart: components["schemas"]["LengthOut"];
+            /** At */
+            at: number;
+        };
+        /**
          * AskedOut
          * @description Which blade to try next on a valve, the verdict if settled, and what is known, as typed.
          */
@@ -2719,6 +2728,18 @@ export interface components {
             count: number;
             /** Engines */
             engines: components["schemas"]["EngineLineOut"][];
+        };
+        /**
+         * EvennessOut
+         * @description Valves that should be alike, and how far apart they were left, check by check.
+         */
+        EvennessOut: {
+            /** Checks */
+            checks: components["schemas"]["ApartOut"][];
+            /** Twins */
+            twins: boolean;
+            /** Valves */
+            valves: string[];
         };
         /**
          * ExplainedOut
@@ -5000,6 +5021,8 @@ export interface components {
             due: string;
             /** Ends */
             ends: number;
+            /** Even */
+            even: components["schemas"]["EvennessOut"][];
             /** Id */
             id: number;
             /** Label */

@@ -11,6 +11,7 @@ from plimb.core.engine.engine import Clearance, Side
 from plimb.core.engine.layout import HeadDrawing, draw_head
 from plimb.core.measure.gap import Gap
 from plimb.core.wear.due import By, Outlook, outlook_of
+from plimb.core.wear.evenness import Evenness, evenness
 from plimb.core.wear.forecast import Forecast, Rate, forecast
 from plimb.core.wear.odd import Odd
 from plimb.core.wear.sentences import (
@@ -97,6 +98,7 @@ class YearsView:
     due: str
     due_at: int | None
     sentences: tuple[str, ...]
+    even: tuple[Evenness, ...]
     next_check: str
     cautions: tuple[str, ...]
     beside: tuple[str, ...]
@@ -141,6 +143,7 @@ def read_years(database: Database, engine_id: int) -> YearsView:
         due=outlook.words if outlook.by is By.SIGNED else "",
         due_at=outlook.at,
         sentences=head_words(clearances, seen, pairs, measure, past.unit),
+        even=evenness(clearances, [check for life in shown for check in life]),
         next_check=next_check_words(seen.next_check, measure),
         cautions=_cautions(past, seen),
         beside=beside,

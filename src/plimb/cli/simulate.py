@@ -50,6 +50,8 @@ def _lines(found: Report) -> list[str]:
 
     return [
         f"{found.jobs} engines, truly in spec after the first round: {share(found.right)}.",
+        f"Of those in which every valve had a gap, {share(found.felt)} of them: "
+        f"{share(found.felt_right)}.",
         f"A careful person with paper: {share(found.paper)}; the best that could be chosen: "
         f"{share(found.best)}.",
         f"A job: {found.rounds:.2f} rounds, {found.bought:.2f} pieces bought, {found.changed:.2f} "

@@ -23,9 +23,13 @@ LAYOUTS = (Layout.SINGLE, Layout.PARALLEL_TWIN, Layout.TRIPLE, Layout.INLINE_FOU
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Outcome:
-    """One job: truly right after the first round, against paper and the best; what it took."""
+    """One job: truly right after the first round, against paper and the best; what it took.
+
+    `felt` says that every valve had a gap: where one has none, its first piece is only for now.
+    """
 
     right: bool
+    felt: bool
     paper: bool
     best: bool
     rounds: int
@@ -38,10 +42,16 @@ class Outcome:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Report:
-    """What many jobs came to; shares from 0 to 1, the rest is the mean of a job."""
+    """What many jobs came to; shares from 0 to 1, the rest is the mean of a job.
+
+    `felt` is the share of engines in which every valve had a gap, `felt_right` how many of
+    these were right.
+    """
 
     jobs: int
     right: float
+    felt: float
+    felt_right: float
     paper: float
     best: float
     rounds: float
@@ -84,6 +94,10 @@ def one_job(seed: int, way: Way, step: str, world: World, empty: Path) -> Outcom
         hand.database.close()
     return Outcome(
         right=right[0],
+        felt=all(
+            state.record.found is not None and not state.record.found.gap.none_found
+            for state in worked.seen.valves.values()
+        ),
         paper=_judged(engine, seed, world, with_paper(worked.seen, worked.shafts)),
         best=_judged(engine, seed, world, best_possible(worked.seen, worked.shafts, world)),
         rounds=worked.rounds,
@@ -139,5 +153,8 @@ def _mean(found: Sequence[Outcome]) -> Report:
     def mean(name: str) -> float:
         return sum(float(getattr(one, name)) for one in found) / len(found)
 
-    names = ("right", "paper", "best", "rounds", "bought", "wrongly", "changed", "minutes", "tries")
-    return Report(jobs=len(found), **{name: mean(name) for name in names})
+    felt = [one for one in found if one.felt]
+    felt_right = sum(one.right for one in felt) / max(1, len(felt))
+    names = ("right", "felt", "paper", "best", "rounds", "bought", "wrongly", "changed", "minutes",
+             "tries")  # fmt: skip
+    return Report(jobs=len(found), felt_right=felt_right, **{name: mean(name) for name in names})

@@ -19,6 +19,7 @@ from plimb.actions.notebook import (
 )
 from plimb.actions.years import history_json
 from plimb.actions.years_page import Band, Dot, PastCheck, ValveYears, YearsView, read_years
+from plimb.core.wear.evenness import Apart, Evenness
 from plimb.core.wear.forecast import Rate
 from plimb.web.cards import Who
 from plimb.web.drawings import DrawingOut
@@ -34,6 +35,8 @@ blueprint = APIBlueprint("years", __name__, url_prefix="/api")
 DotOut = answer_of(Dot, "DotOut")
 BandOut = answer_of(Band, "BandOut")
 RateOut = answer_of(Rate, "RateOut")
+ApartOut = answer_of(Apart, "ApartOut")
+EvennessOut = answer_of(Evenness, "EvennessOut")
 ValveYearsOut = answer_of(ValveYears, "ValveYearsOut")
 PastCheckOut = answer_of(PastCheck, "PastCheckOut")
 

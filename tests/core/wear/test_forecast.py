@@ -10,6 +10,7 @@ from plimb.core.engine.machine import Measure
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.gap import none_below, point
 from plimb.core.wear.due import By, Outlook, Promise, When, outlook_of, usual_use
+from plimb.core.wear.evenness import evenness
 from plimb.core.wear.forecast import Reach, Why, forecast
 from plimb.core.wear.odd import Odd
 from plimb.core.wear.sentences import head_words, next_check_words, twins, valve_words
@@ -160,3 +161,26 @@ def test_what_is_said_is_true_by_the_figures():
     said = head_words(CLEARANCES, seen, pairs, Measure.KM, Unit.MM)
     assert "exhausts close by 0.002 mm" in said[0]
     assert "within 0.03 mm of one another" in said[1]
+
+
+def test_evenness_is_told_of_twins_and_of_each_kind_where_all_were_read():
+    def left(gaps):
+        return {key: Seen(found=point(mm(text))) for key, text in gaps.items()}
+
+    keys = {one.id: one.key for one in CLEARANCES}
+    one, other = (one.id for one in CLEARANCES[:2])
+    everyone = {one.key: "0.20" for one in CLEARANCES}
+    checks = (
+        Check(on=None, at=Decimal(1000), valves=left({keys[one]: "0.15", keys[other]: "0.18"})),
+        Check(on=None, at=None, valves=left(everyone)),
+        Check(on=None, at=Decimal(9000), valves=left({**everyone, keys[one]: "0.15"})),
+        Check(on=None, at=Decimal(9500), valves=left({keys[one]: "0.15"})),
+    )
+    rows = evenness(CLEARANCES, checks)
+    pair = next(row for row in rows if row.valves == (one, other))
+    assert [(seen.at, seen.apart_nm) for seen in pair.checks] == [
+        (1000, mm("0.03")), (9000, mm("0.05")),
+    ]  # fmt: skip
+    side = next(row for row in rows if not row.twins)
+    assert [(seen.at, seen.apart_nm) for seen in side.checks] == [(9000, mm("0.05"))]
+    assert evenness(CLEARANCES, ()) == ()

@@ -4,6 +4,7 @@
   import HeadMini from "../../head/HeadMini.svelte";
   import { Button, Notice, PlaceFrame } from "../../kit";
   import { Attempt } from "../../state/attempt.svelte";
+  import Even from "./Even.svelte";
   import Line from "./Line.svelte";
   import Notebook from "./Notebook.svelte";
   import { spanOf, type Years } from "./scale";
@@ -85,6 +86,14 @@
         is the check range with the shim that is in, its strong edge the minimum; blue marks are
         shim changes, the blue cone is where nine in ten would end up. Dotted lines are head work.
       </p>
+      {#if years.even.length}
+        <h2 class="border-ink mt-5 border-t-2 pt-1.5 text-lg">How even it was left</h2>
+        <Even {years} />
+        <p class="text-soft py-2 text-note leading-5">
+          How far apart the gaps of twins, and of all valves of a side, were left at each check, all
+          to one scale; the figure is the last.
+        </p>
+      {/if}
       <h2 class="border-ink mt-5 border-t-2 pt-1.5 text-lg">Every check</h2>
       <div class="overflow-x-auto">
         <table class="figures w-full text-note">
