@@ -229,7 +229,9 @@
           {#if Below}<Below {job} />{/if}
         </div>
         <section
-          class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 stack:max-h-[62%] stack:w-full stack:border-t stack:border-l-0 max-md:max-h-[66%] short:max-h-none max-md:gap-1.5 max-md:p-2"
+          class="border-ink flex w-[384px] shrink-0 flex-col gap-2.5 overflow-auto border-l p-4 {kind.plans
+            ? 'stack:max-h-[52%]'
+            : 'stack:max-h-[62%]'} stack:w-full stack:border-t stack:border-l-0 max-md:max-h-[66%] short:max-h-none max-md:gap-1.5 max-md:p-2"
           aria-label="The valve in hand"
           data-hand
         >
