@@ -1,10 +1,16 @@
 """The last act taken back: what stood stands again, and what was written stays on record."""
 
 import json
+from collections import defaultdict
+from importlib import import_module
+from pkgutil import iter_modules
 
 import pytest
 
+import plimb.actions
+from plimb.actions.cards import ACTS
 from plimb.actions.history import read_history
+from plimb.actions.last_act import ENDS, TOOK_BACK, act_words
 from plimb.actions.readings import keep_odd_reading, write_down_gap
 from plimb.actions.remembering import note_tools
 from plimb.actions.rounds import next_round
@@ -18,6 +24,26 @@ from plimb.store.journal import journal_faults
 
 from ..conftest import NOON
 from ..guest import Job
+
+
+def test_every_act_has_words_for_taking_it_back_or_ends_there():
+    for module in iter_modules(plimb.actions.__path__):
+        import_module(f"plimb.actions.{module.name}")
+    assert len(ACTS) > 35
+    for called in ACTS.values():
+        said = " ".join(
+            called.format_map(defaultdict(lambda: "IN L", bolts=Named("Cover"))).split()
+        )
+        what, valve = act_words(said, ["IN L", "L"])
+        assert what != "the last act" or said.startswith((*ENDS, TOOK_BACK)), said
+        assert valve in (None, "IN L"), said
+
+
+class Named:
+    """Something that is called by its name."""
+
+    def __init__(self, name):
+        self.name = name
 
 
 def specified(engine):

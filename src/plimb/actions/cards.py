@@ -79,6 +79,9 @@ class OnCard:
 
 Said = ParamSpec("Said")
 
+ACTS: dict[str, str] = {}
+"""Every act, by its function, and what the card's list of acts says of it."""
+
 
 def act(
     called: str,
@@ -119,6 +122,7 @@ def act(
                     keep_summary(card)
                 return Written(id=card.id, version=card.version)
 
+        ACTS[do.__name__] = called
         return done
 
     return make
