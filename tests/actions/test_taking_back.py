@@ -31,9 +31,8 @@ def test_every_act_has_words_for_taking_it_back_or_ends_there():
         import_module(f"plimb.actions.{module.name}")
     assert len(ACTS) > 35
     for called in ACTS.values():
-        said = " ".join(
-            called.format_map(defaultdict(lambda: "IN L", bolts=Named("Cover"))).split()
-        )
+        words = defaultdict(lambda: "IN L", purpose="found", bolts=Named("Cover"))
+        said = called.format_map(words)
         what, valve = act_words(said, ["IN L", "L"])
         assert what != "the last act" or said.startswith((*ENDS, TOOK_BACK)), said
         assert valve in (None, "IN L"), said
