@@ -52,7 +52,9 @@ FAINT = """() => {
 
 
 @pytest.mark.parametrize("colours", ["light", "dark"])
-def test_every_figure_stands_out_seven_to_one(open_page, colours):
+def test_no_place_has_a_barrier_and_every_figure_stands_out_seven_to_one(
+    open_page, no_barriers, colours
+):
     """WCAG 2.2, 1.4.6 (contrast, enhanced), for what is measured and reckoned with."""
     page = open_page("/", color_scheme=colours)
     seen = 0
@@ -62,6 +64,7 @@ def test_every_figure_stands_out_seven_to_one(open_page, colours):
         page.locator(".figures").first.wait_for(state="attached")
         many, faint = page.evaluate(FAINT)
         assert faint == [], place
+        no_barriers(page, f"{place}, {colours}")
         seen += many
     assert seen > 150
 

@@ -3,7 +3,7 @@
   import type { Card, Stage } from "../api/client";
   import type { Snippet } from "svelte";
   import { Arrow, Button } from "../kit";
-  import { STAGES, kindOf, takesApart } from "./registry";
+  import { STAGES, kindOf, progress, takesApart } from "./registry";
 
   let { card, stage, children }: { card: Card; stage: Stage; children?: Snippet } = $props();
 
@@ -14,7 +14,8 @@
     card.valves.filter((valve) => valve.verdict && valve.verdict !== "in").length,
   );
   const says = $derived.by(() => {
-    if (!kindOf(stage).questions) return "All done here.";
+    if (!kindOf(stage).questions)
+      return progress(card, stage).asked ? "All done here." : "Nothing waits here.";
     if (!takesApart(card) && out)
       return `${out} of ${card.valves.length} ${out === 1 ? "is" : "are"} out. This card only checks: make another kind of job of it at Ready to set them.`;
     if (opened === 0) return "Every valve is in spec: nothing to open.";

@@ -27,11 +27,11 @@
 
 {#if plan}
   <section
-    class="border-ink bg-sheet flex min-h-0 shrink-0 items-stretch border-t max-lg:flex-col"
+    class="border-ink bg-sheet flex min-h-0 shrink-0 items-stretch border-t max-xl:flex-col"
     aria-label="The plan"
   >
     <RadioGroup
-      class="flex min-w-0 flex-1 max-lg:flex-none max-lg:overflow-x-auto"
+      class="flex min-w-0 flex-1 max-xl:flex-none max-xl:overflow-x-auto"
       label="What can be had instead"
       items={plan.variants}
       name={(one) => one.name}
@@ -40,7 +40,7 @@
       orientation="horizontal"
       disabled={job.signed}
       look={(_one, here) =>
-        `border-line flex min-w-0 flex-1 flex-col border-r px-3 py-1.5 text-left max-lg:min-w-[9.5rem] max-lg:border-b max-lg:px-2 ${
+        `border-line flex min-w-0 flex-1 flex-col border-r px-3 py-1.5 text-left max-xl:min-w-[9.5rem] max-xl:border-b max-xl:px-2 ${
           here ? "bg-ink text-paper" : "hover:bg-paper"
         }`}
     >
@@ -56,7 +56,7 @@
         >
       {/snippet}
     </RadioGroup>
-    <div class="flex shrink-0 items-center gap-3 px-3 py-2 max-lg:justify-between">
+    <div class="flex shrink-0 items-center gap-3 px-3 py-2 max-xl:justify-between">
       <p class="text-fine leading-[18px]">
         <span class="block"
           >{plan.camshafts_out.length
