@@ -37,6 +37,7 @@
 
 <div class="grid grid-cols-[repeat(auto-fill,minmax(min(100%,330px),1fr))] gap-x-6">
   {#each years.even as row (called(row))}
+    {@const last = row.checks.at(-1)}
     <div class="border-line flex items-center gap-3 border-b py-0.5">
       <span class="min-w-0 flex-1 truncate">{called(row)}</span>
       <svg
@@ -51,7 +52,7 @@
           <circle cx={x(one.at)} cy={y(one.apart.nm)} r="2.6" class="fill-ink" />
         {/each}
       </svg>
-      <b class="figures w-12 text-right">{preferences.read(row.checks.at(-1)!.apart)}</b>
+      <b class="figures w-12 text-right">{last ? preferences.read(last.apart) : ""}</b>
     </div>
   {/each}
 </div>
