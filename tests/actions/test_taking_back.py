@@ -45,6 +45,11 @@ class Named:
         self.name = name
 
 
+def test_bolts_are_called_by_their_whole_name():
+    assert act_words("bolts Cam caps", [])[0] == "the bolts of Cam caps"
+    assert act_words("turned Cam caps 5", [])[0] == "the turns at Cam caps"
+
+
 def specified(engine):
     engine["spec"] = {"intake": {"min": 0.13, "max": 0.19}, "exhaust": {"min": 0.22, "max": 0.28}}
 

@@ -284,6 +284,12 @@ def test_the_caps_come_off_and_go_on_in_stages_with_a_wrench_that_clicks(practic
     act("wrench", 180)
     assert act("pull", 2).word == "gives"
     assert "the thread of 1 gave" in scored(practice, session).bolts
+    act("caps", "off")
+    act("caps", "on")
+    act("wrench", 100)
+    for bolt in (1, 3, 4):
+        act("pull", bolt)
+    assert act("turn", 10).word == "turned"  # what gave is told in the end; the lesson goes on
     for wrong in (("wrench", 5), ("pull", 9), ("caps", "away")):
         with pytest.raises(BadValue):
             act(*wrong)

@@ -27,7 +27,7 @@ WORDS = (
     ("fit", "fitting {valve}"),
     ("turns", "turning by hand"),
     ("turned", "the turns at {rest}"),
-    ("bolts", "the bolts of {rest}"),
+    ("bolts", "the bolts of {whole}"),
     ("safety", "a tick"),
     ("conditions", "how cold it is"),
     ("tray", "the tray"),
@@ -90,5 +90,5 @@ def act_words(action: str, names: Iterable[str]) -> tuple[str, str | None]:
             of = (one for one in names if rest == one or rest.startswith(f"{one} "))
             valve = max(of, key=len, default=None) if "{valve}" in words else None
             said = rest.rsplit(" ", 1)[0] or "a part"
-            return words.format(valve=valve or "a valve", rest=said), valve
+            return words.format(valve=valve or "a valve", rest=said, whole=rest), valve
     return "the last act", None

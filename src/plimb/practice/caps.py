@@ -43,8 +43,11 @@ class Caps:
 
     @property
     def tight(self) -> bool:
-        """Whether every bolt is as tight as the maker asks for."""
-        return all(one is not None and one >= FINAL for one in self.turned)
+        """Whether every bolt is as tight as the maker asks for, but for those that gave."""
+        return not self.off and all(
+            number in self.gave or (one or 0.0) >= FINAL
+            for number, one in enumerate(self.turned, 1)
+        )
 
     def move(self, where: str) -> Told:
         """Take the caps off, or lay them on.
