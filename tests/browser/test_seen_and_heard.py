@@ -129,6 +129,54 @@ HEARD = {
     - radiogroup /Pieces that can be had/:
       - radio /is in now/
 """,
+    ("turn", 2): """
+  - group /The head from above/:
+    - button /2 IN L in spec measure/
+    - button /2 EX L not measured lifted/
+  - slider "Crank, degrees of the cycle"
+  - region "The valve in hand":
+    - group "How to turn":
+      - radio "by the marks" [checked]
+    - list:
+      - listitem:
+        - button /T1 first/ [pressed]
+        - button "Measure here"
+""",
+    ("fit", 4): HEAD + """
+  - region "Tightening":
+    - img /Cam caps. bolt \\d+ now/
+    - button /Turned, \\d+ of 12/
+    - button "Back by one bolt"
+  - region "The valve in hand":
+    - heading /EX|IN/ [level=2]
+    - paragraph: It is in
+    - button "Not yet"
+""",
+    ("prove", 4): HEAD + """
+  - region "The valve in hand":
+    - heading /EX|IN/ [level=2]
+    - paragraph: /Expected .* more than the instruments/
+    - region "What explains it":
+      - article: /Two pieces changed places/
+    - textbox /Gap after fitting of/
+    - status
+    - group "Keypad":
+      - button "Write"
+""",
+    ("sign", 1): """
+  - article:
+    - heading /Tindle Pentad/ [level=2]
+    - term: Job
+    - definition: check and set
+    - region "Every valve":
+      - table /Gaps in mm/:
+        - rowgroup:
+          - row /Valve Found/:
+            - columnheader "Valve"
+        - rowgroup:
+          - row /IN L .* in spec/:
+            - rowheader "IN L"
+"""
 }  # fmt: skip
 
 
@@ -137,7 +185,9 @@ def test_a_screen_reader_is_told_the_stages_the_valves_and_what_to_do_in_order(
     open_page, stage, card
 ):
     page = open_page(f"/cards/{card}/{stage}")
-    name = {2: "Varrow Quartet", 3: "Ollerby Trefoil"}[card]
+    name = {1: "Tindle Pentad", 2: "Varrow Quartet", 3: "Ollerby Trefoil", 4: "Corrie Offbeat"}[
+        card
+    ]
     told = RAIL.format(name=name, stage=stage.title()) + HEARD[stage, card].lstrip("\n")
     expect(page.locator("#app")).to_match_aria_snapshot(told)
     rail = page.get_by_role("navigation", name="Stages")
