@@ -98,9 +98,11 @@ class Readers:
             self._idle.put(one)
 
     def close(self) -> None:
-        """Let them all end."""
+        """Let them all end, the last one made first: it has a hand on the wires of those before."""
         for one in self._all:
-            one.end()
+            one.hang_up()
+        for one in reversed(self._all):
+            one.wait()
 
 
 class _Reader:
@@ -137,9 +139,11 @@ class _Reader:
             LOG.warning("a process that answers reads was lost; the server answers itself")
         self._lost = True
 
-    def end(self) -> None:
+    def hang_up(self) -> None:
         self._lost = True
         self._wire.close()
+
+    def wait(self) -> None:
         self._process.join(timeout=5)
 
 
