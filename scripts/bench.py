@@ -154,8 +154,7 @@ def serving(database: Database) -> Iterator[int]:
     with readers() as reading:
         app = create_app(database)
         if reading is not None:
-            reading.look_at(database.path, create_app)
-            reading.answer_for(app, database)
+            reading.answer_for(app, database, create_app)
         server = create_server(app, host="127.0.0.1", port=0, threads=8)
         Thread(target=server.run, daemon=True).start()
         gc.freeze()

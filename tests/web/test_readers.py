@@ -21,7 +21,6 @@ class Served:
 
     def __init__(self, school):
         self.beside = Readers(2)
-        self.beside.look_at(school.path, create_app)
         app, self.itself = create_app(school), []
         own = app.wsgi_app
 
@@ -30,7 +29,7 @@ class Served:
             return own(environ, start_response)
 
         app.wsgi_app = noted
-        self.beside.answer_for(app, school)
+        self.beside.answer_for(app, school, create_app)
         self.app = app
 
     def name(self, _time=0):

@@ -2094,6 +2094,8 @@ export interface components {
             gave: number[];
             /** Off */
             off: boolean;
+            /** Stages */
+            stages: number[];
             /** Tight */
             tight: boolean;
             /** Turned */

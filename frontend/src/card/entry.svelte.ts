@@ -233,7 +233,6 @@ export class Entry {
       }
       const outcome = await this.post(entry, true);
       if (outcome === "waits") break;
-      if (outcome === "clashes") continue;
       if (outcome === "refused")
         this.job.outbox.draft(entry.stage, entry.valve, entry.text, entry.unit);
     }

@@ -7,8 +7,6 @@
 
   let { rig, job }: { rig: RigState; job: CardState } = $props();
 
-  /** What the maker of practice engines asks for, stage by stage, in N·m. */
-  const STAGES = [0, 5, 10];
   const caps = $derived(rig.rig?.caps ?? null);
   const fits = $derived(job.stage === "fit");
   /** The bolts as the card has them, while they are these: numbered as they are turned. */
@@ -17,7 +15,7 @@
   );
   const many = $derived(laid?.places.length ?? 0);
   const next = $derived(laid && laid.turned < laid.turns ? (laid.turned % many) + 1 : 1);
-  const asked = $derived(laid && many ? (STAGES[Math.floor(laid.turned / many)] ?? 0) : 0);
+  const asked = $derived(laid && many ? (caps?.stages[Math.floor(laid.turned / many)] ?? 0) : 0);
   let picked = $state<number | null>(null);
   const bolt = $derived(picked ?? next);
 

@@ -195,7 +195,7 @@ def read_shop(database: Database, today: date | None = None) -> ShopView:
             lost_engines=lost,
             cards=cards,
             unreadable=unreadable,
-            due=tuple(one for one in _due_lines(due_engines(session, most=PAGE), today) if one.on),
+            due=_dated(due_engines(session, most=PAGE), today),
             counts=_counts(session),
             blade_sets=tuple(
                 NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
@@ -243,7 +243,12 @@ def read_dated(database: Database, today: date) -> tuple[DueLine, ...]:
     """Return all that is due on a known day, the earliest first."""
     make_up(database)
     with database.reading() as session:
-        return tuple(one for one in _due_lines(due_engines(session), today) if one.on)
+        return _dated(due_engines(session), today)
+
+
+def _dated(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:
+    """Return the lines of engines that are due on a known day."""
+    return tuple(one for one in _due_lines(rows, today) if one.on)
 
 
 def _due_lines(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:

@@ -84,7 +84,7 @@ def _came_with_it(session: Session, card: CardRow, version: int) -> bool:
 
 def act_words(action: str, names: Iterable[str]) -> tuple[str, str | None]:
     """Return what an act is called when it is taken back, and the valve that it was about."""
-    for begins, words in sorted(WORDS, key=lambda row: -len(row[0])):
+    for begins, words in WORDS:
         if action == begins or action.startswith(f"{begins} "):
             rest = action.removeprefix(begins).strip()
             of = (one for one in names if rest == one or rest.startswith(f"{one} "))

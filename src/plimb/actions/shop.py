@@ -136,10 +136,12 @@ def set_closing(
     with database.writing("settings changed") as session:
         shop = get_shop(session)
         shop.hand_turns, shop.wrench = hand_turns, wrench
-        shop.round_cost, shop.sure = None if cost is None else f"{cost:f}", sure
-        shop.hand_nm = hand_nm
+        shop.round_cost = None if cost is None else f"{cost:f}"
+        judged_by = (shop.sure, shop.hand_nm)
+        shop.sure, shop.hand_nm = sure, hand_nm
         session.flush()
-        for number in open_numbers(session):  # what lists show of them goes by it
+        # what lists show of open cards goes by these
+        for number in open_numbers(session) if judged_by != (sure, hand_nm) else ():
             keep_summary(get_card(session, number))
 
 

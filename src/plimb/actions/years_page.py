@@ -109,9 +109,8 @@ def left_now(past: Past) -> Mapping[str, Gap]:
     left: dict[str, Gap] = {}
     for check in past.checks:
         for key, seen in check.valves.items():
-            gap = seen.left or (None if seen.changed else seen.found)
-            if gap is not None and key in past.engine.names:
-                left[past.engine.names[key]] = gap
+            if seen.as_left is not None and key in past.engine.names:
+                left[past.engine.names[key]] = seen.as_left
     return {valve: gap for valve, gap in left.items() if gap.both_ends}
 
 

@@ -11,6 +11,7 @@ from pydantic import Field
 from plimb.actions.views import read_card
 from plimb.core.errors import BadValue, NotFound
 from plimb.core.job.stages import Stage
+from plimb.practice.caps import STAGES
 from plimb.practice.lessons import BY_ID, LESSONS, OWN, Lesson
 from plimb.practice.score import Feel, Read, Score, errors_of, feel_of, score_of
 from plimb.practice.session import Begun, Practice, Session
@@ -65,6 +66,7 @@ class CapsOut(Answer):
     turned: list[float | None]
     gave: list[int]
     wrench: float | None
+    stages: list[float]
 
 
 class RigOut(Answer):
@@ -156,7 +158,7 @@ def _rig(session: Session) -> dict[str, Any]:
         "new": sorted(rig.new), "tries": rig.tries - session.by_others,
         "caps": None if rig.caps is None else {
             "off": rig.caps.off, "tight": rig.caps.tight, "turned": rig.caps.turned,
-            "gave": sorted(rig.caps.gave), "wrench": rig.caps.wrench,
+            "gave": sorted(rig.caps.gave), "wrench": rig.caps.wrench, "stages": STAGES,
         },
         "finished": session.finished,
     }  # fmt: skip

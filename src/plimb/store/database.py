@@ -112,14 +112,18 @@ class Database:
         try:
             for let_go in self._before_alone:
                 let_go()
-            self.engine.dispose()
-            self.made_up = False
+            self.let_go()
             yield
             migrate(self.engine)
         finally:
             with self._door:
                 self._shut = False
                 self._door.notify_all()
+
+    def let_go(self) -> None:
+        """Close the file; it is opened again when it is next read, and may be another by then."""
+        self.engine.dispose()
+        self.made_up = False
 
     def close(self) -> None:
         """Let go of the file."""

@@ -15,7 +15,6 @@ from contextlib import contextmanager
 from io import BytesIO
 from multiprocessing import get_all_start_methods, get_context
 from multiprocessing.connection import Connection
-from pathlib import Path
 from queue import SimpleQueue
 from typing import Any
 
@@ -54,24 +53,22 @@ class Readers:
         self._all = [_Reader() for _one in range(many)]
         self._turns = Turns()
 
-    def look_at(self, record: Path, make: Make) -> None:
-        """Have each of them open the record, and answer as the application that is made of it.
-
-        Args:
-            record: Where the record is; it is up to date.
-            make: Makes the application; it can be sent to another process.
-        """
-        for one in self._all:
-            one.send((record, make))
-            self._idle.put(one)
-
     def let_go(self) -> None:
         """Have each of them close the record; it is opened again with the next read."""
         for one in self._all:
             one.ask(None)
 
-    def answer_for(self, app: APIFlask, database: Database) -> None:
-        """Answer an application's reads from now on; it answers all else itself."""
+    def answer_for(self, app: APIFlask, database: Database, make: Make) -> None:
+        """Answer an application's reads from now on; it answers all else itself.
+
+        Args:
+            app: The application.
+            database: Its record, which is up to date.
+            make: Makes the same application in another process, so that it can be sent there.
+        """
+        for one in self._all:
+            one.send((database.path, make))
+            self._idle.put(one)
         database.before_alone(self.let_go)
         application: Wsgi = app.wsgi_app
 
@@ -159,8 +156,7 @@ def _answer_reads(wire: Connection, servers: Connection) -> None:
         while True:
             asked = wire.recv()
             if asked is None:
-                database.engine.dispose()
-                database.made_up = False
+                database.let_go()
                 forget()
                 wire.send(None)
             else:

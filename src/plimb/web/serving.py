@@ -167,8 +167,7 @@ def _application(
     else:
         logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
     if reading is not None and is_writable(database.path):
-        reading.look_at(database.path, make)
-        reading.answer_for(app, database)
+        reading.answer_for(app, database, make)
     app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
     return app
 

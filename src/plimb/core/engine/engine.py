@@ -66,6 +66,11 @@ class Clearance:
         """The range in which it is left alone, None while nobody has entered one."""
         return self.spec.check if self.spec else None
 
+    def is_twin_of(self, other: "Clearance") -> bool:
+        """Return whether another is of the same cylinder, side and action: they should be alike."""
+        mine = (self.cylinder, self.side, self.action)
+        return mine == (other.cylinder, other.side, other.action)
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Bank:

@@ -224,9 +224,7 @@ def _across(engine: Engine, mine: list[_Valve], side: Side) -> _Valve | None:
 
 def _pairs(valves: list[_Valve]) -> Iterator[tuple[_Valve, _Valve]]:
     for a, b in combinations(valves, 2):
-        one, other = a.clearance, b.clearance
-        alike = (one.cylinder, one.side, one.action) == (other.cylinder, other.side, other.action)
-        if alike and a.wear is not None and b.wear is not None:
+        if a.clearance.is_twin_of(b.clearance) and a.wear is not None and b.wear is not None:
             yield a, b
 
 

@@ -36,7 +36,7 @@ def evenness(clearances: Sequence[Clearance], checks: Sequence[Check]) -> tuple[
         ((one, other), True)
         for place, one in enumerate(clearances)
         for other in clearances[place + 1 :]
-        if (one.cylinder, one.side, one.action) == (other.cylinder, other.side, other.action)
+        if one.is_twin_of(other)
     ]
     for kind in dict.fromkeys((one.side, one.action) for one in clearances):
         alike = [one for one in clearances if (one.side, one.action) == kind]
@@ -62,7 +62,7 @@ def _apart(group: Sequence[Clearance], check: Check) -> int | None:
     best = []
     for one in group:
         seen = check.valves.get(one.key)
-        gap = None if seen is None else seen.left or (None if seen.changed else seen.found)
+        gap = None if seen is None else seen.as_left
         if gap is None or not gap.both_ends:
             return None
         best.append(gap.best_nm)

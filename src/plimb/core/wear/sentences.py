@@ -83,10 +83,7 @@ def twins(clearances: Sequence[Clearance], left: Mapping[str, Gap]) -> tuple[Twi
     found = []
     for place, one in enumerate(clearances):
         for other in clearances[place + 1 :]:
-            same = (one.cylinder, one.side, one.action) == (
-                other.cylinder, other.side, other.action,
-            )  # fmt: skip
-            if same and one.id in left and other.id in left:
+            if one.is_twin_of(other) and one.id in left and other.id in left:
                 apart = abs(left[one.id].best_nm - left[other.id].best_nm)
                 found.append(Twins(valves=(one.id, other.id), apart_nm=apart))
     return tuple(sorted(found, key=lambda pair: -pair.apart_nm))

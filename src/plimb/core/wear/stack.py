@@ -36,6 +36,11 @@ class Seen:
     new: Piece | None = None
     changed: bool = False
 
+    @property
+    def as_left(self) -> Gap | None:
+        """The gap it was left at: as found where its piece stayed."""
+        return self.left or (None if self.changed else self.found)
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Check:
