@@ -15,7 +15,10 @@ LINES = (
     ("loose, the default", Way()),
     ("middle", Way(aim=Aim.MIDDLE)),
     ("tight", Way(aim=Aim.TIGHT)),
-    ("finer, right one of three", Way(finer=True, measured=True, of_three=True)),
+    (
+        "advice followed, right one of three",
+        Way(finer=True, measured=True, of_three=True, opens_too=True),
+    ),
     ("finer, one of each size at hand", Way(finer=True, measured=True, one_of_each=True)),
 )
 HEAD = "{:<34}{:>6}" + "{:>8}" * 7 + "{:>9}{:>9}"

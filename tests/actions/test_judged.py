@@ -1,27 +1,36 @@
 """What was decided from other figures, what is known beforehand, what was not done."""
 
+import json
+
 import pytest
 
 from plimb.actions.bench import read_shop
 from plimb.actions.cards import set_school
-from plimb.actions.choosing import choose_piece, take_plan
+from plimb.actions.choosing import choose_piece, open_too, take_plan
+from plimb.actions.correcting import change_kind
 from plimb.actions.fitting import fit_piece
 from plimb.actions.planning import read_plan
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import recall_shim, write_down_shim
 from plimb.actions.shop import save_blade_set, set_closing
 from plimb.actions.signing import sign_card
+from plimb.actions.taking_back import take_back
+from plimb.actions.transfer import import_card
+from plimb.actions.views import read_card
 from plimb.core.errors import BadValue, NotReady
+from plimb.core.job.kinds import JobKind
 from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.measure.blades import Blade, BladeSet
 from plimb.core.measure.limits import Verdict
+from plimb.core.plan.advice import AdviceKind
 from plimb.core.plan.needs import Need, WhichToSet
 from plimb.core.shim.shim import Condition, Source, Trust
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.shims import audit, shims_in
 
-from ..guest import Job
+from ..conftest import NOON
+from ..guest import Job, card_text
 
 
 def engine(document):
@@ -192,11 +201,79 @@ def test_a_valve_on_its_limit_is_looked_at_where_its_camshaft_is_out_anyway(job)
     job.act(write_down_gap, valve="IN R", purpose="found", text="13", unit=Unit.MM, reason="Again")
     state = job.view.status.valves["IN R"]
     assert (state.verdict, state.opens) == (Verdict.IN, True)
-    assert "on the limit (50 % sure)" in state.reason
+    assert "close to its limit (50 % sure)" in state.reason
     job.act(write_down_gap, valve="EX L", purpose="found", text="22", unit=Unit.MM, reason="Again")
     assert not job.view.status.valves["EX L"].opens  # its camshaft stays in
     set_closing(job.database, hand_turns=2, wrench=TorqueUnit.NM, sure=50)
     assert not job.view.status.valves["IN R"].opens  # half a chance is sure enough here
+
+
+def test_what_straddles_a_limit_is_looked_at_too_once_its_camshaft_is_out(job):
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    job.gap("IN R", "18-20")
+    assert not job.view.status.valves["IN R"].opens
+    job.gap("IN L", "8")
+    state = job.view.status.valves["IN R"]
+    assert (state.verdict, state.need, state.opens) == (Verdict.UNSETTLED, Need.FINER, True)
+
+
+def test_a_valve_in_doubt_is_opened_where_somebody_wants_it(job):
+    """A reading on its limit stays shut by itself: what it would gain is said, one tap opens it."""
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    job.gap("EX L", "28")
+    state = job.view.status.valves["EX L"]
+    assert (state.opens, state.in_doubt) == (False, True)
+    assert state.reason == "in spec, but close to its limit (50 % sure)"
+    (help_,) = plan_of(job).helps
+    assert (help_.kind, help_.valve, help_.shaft) == (AdviceKind.OPEN_TOO, "EX L", "EX")
+    assert 0.9 < help_.then <= 1
+    assert help_.sentence.startswith("Open EX L too, the EX camshaft comes out for it: in spec")
+    job.act(open_too, valve="EX L", opened=True)
+    assert not plan_of(job).helps
+    state = job.view.status.valves["EX L"]
+    assert (state.need, state.opens, state.in_doubt) == (Need.OPEN, True, False)
+    assert job.view.status.opened == ("EX L",)
+    shim(job, "EX L", "2.500")
+    planned = plan_of(job)
+    assert planned.plan.camshafts_out == ("EX",)
+    # 0.28 + 2.50 − 2.55 = 0.23
+    (changed,) = [one.move for one in planned.moves if one.move.changes]
+    assert (changed.valve, changed.thickness_nm) == ("EX L", mm("2.55"))
+    assert changed.chance > 0.9
+
+    def text():
+        with job.database.reading() as session:
+            return card_text(session, job.card.id)
+
+    assert json.loads(text())["job"]["opened_too"] == ["EX L"]
+    number = import_card(job.database, text(), now=NOON)
+    with job.database.reading() as session:
+        assert read_card(session, number).status.opened == ("EX L",)
+    job.act(take_back, which=job.view.last_act.version)  # the shim first
+    job.act(take_back, which=job.view.last_act.version)
+    assert not job.view.status.opened
+    assert "opened_too" not in text()
+
+
+def test_a_valve_that_is_not_measured_or_not_the_jobs_is_not_opened(job):
+    with pytest.raises(NotReady, match="Measure IN L first"):
+        job.act(open_too, valve="IN L", opened=True)
+    job.gap("IN L", "15-18")
+    job.act(change_kind, kind=JobKind.CHECK, amount=None)
+    with pytest.raises(NotReady, match="does not open IN L"):
+        job.act(open_too, valve="IN L", opened=True)
+
+
+def test_a_blade_in_between_is_advised_only_while_it_can_be_tried(job):
+    for valve in job.view.status.order:
+        job.gap(valve, "15-18" if "IN" in valve else "25")
+    job.gap("EX L", "13-20")
+    job.act(recall_shim, valve="EX L", text="2.500")
+    assert AdviceKind.FINER in {one.kind for one in plan_of(job).helps}
+    shim(job, "EX L", "2.500")
+    assert AdviceKind.FINER not in {one.kind for one in plan_of(job).helps}
 
 
 def test_a_hand_of_its_own_counts_in_every_chance_and_on_the_bench(job):

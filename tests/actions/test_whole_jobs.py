@@ -21,7 +21,7 @@ from hypothesis.stateful import (
 from plimb.actions.bench import read_shop
 from plimb.actions.card_view import CardView
 from plimb.actions.cards import Change, see_to, set_school
-from plimb.actions.choosing import choose_piece, take_plan
+from plimb.actions.choosing import choose_piece, open_too, take_plan
 from plimb.actions.fitting import fit_piece, turn_by_hand
 from plimb.actions.opening import open_card
 from plimb.actions.planning import read_plan
@@ -224,6 +224,10 @@ class Jobs(RuleBasedStateMachine):
         self.act(choose_piece, valve=self.valve(place), thickness_nm=2_400_000 + 25_000 * size,
                  source=source,
                  from_valve=self.valve(giver) if source is Source.ENGINE else None)  # fmt: skip
+
+    @rule(place=PLACES, opened=st.booleans())
+    def open_too(self, place, opened):
+        self.act(open_too, valve=self.valve(place), opened=opened)
 
     @rule(place=PLACES)
     def choose_nothing(self, place):

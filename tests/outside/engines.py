@@ -117,6 +117,19 @@ def options(request: PlanRequest) -> list[list[tuple[object, tuple[int, ...], bo
 
 
 def _candidates(request, at):
+    """Give what a valve may take; where no gap was found no piece at hand that is far off."""
+    row = request.rows[at]
+    thin, thick = -(10**12), 10**12
+    if row.gap.none_found:
+        enough = row.piece_nm + row.gap.high_nm - row.clearance.spec.target.middle_nm
+        if request.policy.buy and min(row.clearance.family.sizes(), default=thick) <= enough:
+            thin, thick = enough - 100_000, enough
+    for piece in _all_candidates(request, at):
+        if piece[3] or thin <= piece[0] <= thick:
+            yield piece
+
+
+def _all_candidates(request, at):
     kind = request.rows[at].clearance.family.kind
     lost = request.rows[at].gap.none_found
     act = request.policy.act
@@ -227,7 +240,7 @@ def _changed(
     money = round(100 * (usual if price is None else price)) if bought else 0
     touched, first = int(policy.touch_least), policy.act in SET_ALL
     if gap.none_found:
-        enough = row.piece_nm + gap.high_nm - row.clearance.spec.check.high_nm
+        enough = row.piece_nm + gap.high_nm - row.clearance.spec.target.middle_nm
         if thickness >= row.piece_nm:
             return None
         thick = int(thickness > enough)

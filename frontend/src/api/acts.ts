@@ -61,6 +61,7 @@ export function actsOn(card_id: number) {
     takePlan: () => post("/api/cards/{card_id}/plan")({}),
     takeTogether: () => post("/api/cards/{card_id}/plan/together")({}),
     forbid: put("/api/cards/{card_id}/forbidden"),
+    openToo: put("/api/cards/{card_id}/opened-too"),
     variant: put("/api/cards/{card_id}/variant"),
     fit: put("/api/cards/{card_id}/fitted"),
     turns: put("/api/cards/{card_id}/turns"),

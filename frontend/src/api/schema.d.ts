@@ -517,6 +517,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards/{card_id}/opened-too": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Open a valve that asks for nothing with the others, or leave it shut after all. */
+        put: operations["put_plans_open_too"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cards/{card_id}/orders": {
         parameters: {
             query?: never;
@@ -1726,11 +1743,11 @@ export interface components {
          * AdviceKind
          * @description What helps, cheapest first.
          *
-         *     A finer reading, measuring pieces and taking the right one of several, or the sizes either
-         *     side on the same order.
+         *     A finer reading, measuring pieces and taking the right one of several, the sizes either side on
+         *     the same order, or opening a valve that reads in spec on its limit.
          * @enum {string}
          */
-        AdviceKind: "finer" | "measure" | "either-side";
+        AdviceKind: "finer" | "measure" | "either-side" | "open-too";
         /**
          * Aim
          * @description Where in the range a changed valve should end (schools of the trade).
@@ -3538,6 +3555,20 @@ export interface components {
          */
         Odd: "fast" | "opens" | "jumped";
         /**
+         * OpenTooIn
+         * @description Open a valve that asks for nothing with the others, or leave it shut after all.
+         */
+        OpenTooIn: {
+            /** Key */
+            key: string;
+            /** Opened */
+            opened: boolean;
+            /** Valve */
+            valve: string;
+            /** Version */
+            version: number;
+        };
+        /**
          * OptionOut
          * @description One piece that can be had for a valve, the gap it gives, and how it stands then.
          */
@@ -4846,6 +4877,8 @@ export interface components {
             /** Cylinder */
             cylinder: number;
             found: components["schemas"]["ReadingOut"] | null;
+            /** In Doubt */
+            in_doubt: boolean;
             kept: components["schemas"]["LengthOut"] | null;
             last: components["schemas"]["GapOut"] | null;
             left: components["schemas"]["Verdict"] | null;
@@ -4855,6 +4888,8 @@ export interface components {
             near_edge: boolean;
             need: components["schemas"]["Need"];
             next_blade: components["schemas"]["TryOut"] | null;
+            /** Opened Too */
+            opened_too: boolean;
             /** Opens */
             opens: boolean;
             /** Overtaken */
@@ -7889,6 +7924,95 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NoteIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    put_plans_open_too: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenTooIn"];
             };
         };
         responses: {

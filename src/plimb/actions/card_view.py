@@ -63,7 +63,7 @@ class ValveView:
     """One valve with what is asked about it, what was read before, and which blade comes next.
 
     `last` is what the check before left; `kept_nm` the piece that the record says is in, while
-    nobody has read it on this card.
+    nobody has read it on this card; `opened_too` that somebody wants it opened with the others.
     """
 
     status: ValveStatus
@@ -76,6 +76,7 @@ class ValveView:
     within_doubt: bool | None
     last: Gap | None = None
     kept_nm: int | None = None
+    opened_too: bool = False
 
     @property
     def spread_nm(self) -> int | None:

@@ -149,6 +149,25 @@ def forbid_piece(on: OnCard, *, valve: str, thickness_nm: int, forbidden: bool) 
         _decide(on, valve, None)
 
 
+@act("open {valve} too {opened}")
+def open_too(on: OnCard, *, valve: str, opened: bool) -> None:
+    """Open a valve that asks for nothing with the others, or leave it shut after all.
+
+    Raises:
+        BadValue: The valve is not on the engine.
+        NotReady: It has no gap yet, or this job opens nothing, or not this valve.
+    """
+    key = known_valve(on.card, valve).key
+    status = status_of(on.card)
+    around = status.around
+    if opened and (not around.kind.opens or around.only not in (None, valve)):
+        raise NotReady(f"This job does not open {valve}; change what kind it is.", field="valve")
+    if opened and status.valves[valve].record.found is None:
+        raise NotReady(f"Measure {valve} first, then open it.", field="valve")
+    without = tuple(one for one in on.card.opened_too if one != key)
+    on.card.opened_too = (*without, key) if opened else without
+
+
 @act("variant {variant}")
 def set_variant(on: OnCard, variant: str) -> None:
     """Choose among the plan and its alternatives; BadValue where there is no such alternative."""

@@ -135,6 +135,7 @@ _ACTS = {
     "kind": "kind of job changed",
     "machine": "machine noted",
     "method": "way of turning set",
+    "open": "opened too, or not",
     "parts": "parts to renew noted",
     "piece": "shim written down",
     "proof": "proof written down",

@@ -23,6 +23,7 @@ WORDS = (
     ("choose", "the choice for {valve}"),
     ("take plan", "taking the plan"),
     ("forbid", "what {valve} may not have"),
+    ("open", "opening {valve} too"),
     ("variant", "which plan"),
     ("fit", "fitting {valve}"),
     ("turns", "turning by hand"),

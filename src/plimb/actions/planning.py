@@ -10,7 +10,7 @@ from sqlalchemy.orm import Session
 from plimb.actions.custody import left_over, tray_of, worth
 from plimb.actions.shims import clearance_family
 from plimb.actions.views import engine_of, school_of, status_of
-from plimb.core.job.status import JobStatus, by_amount
+from plimb.core.job.status import JobStatus, by_amount, pieces_out
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.plan.advice import Advice, advise
@@ -172,6 +172,7 @@ def request_of(
         ),
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
+        opened_too=engine.named(card.opened_too),
     )
 
 
@@ -251,7 +252,10 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     why, options = reasons(request, plan, units), all_options(request, plan)
     musts = must_measure(request.rows, plan, request.policy.doubt)
     ordered = on_order_for(session, card.id)
-    blades = core_set(card.blade_set) if card.blade_set else None
+    # with pieces out no gap can be felt any more
+    records = [one.record for one in status.valves.values()]
+    shut = len(card.rounds) > 1 or not pieces_out(records, status.around.kind)
+    blades = core_set(card.blade_set) if card.blade_set and shut else None
     return PlanView(
         card_id=card.id,
         version=card.version,

@@ -112,7 +112,9 @@ def _job_of(session: Session, card: CardRow) -> JobPart:
     names = engine_of(card).names
     forbidden = [(names.get(key, key), nm) for key, nm in card.forbidden]
     events = list(events_of(session, card))
-    return JobPart.model_validate({**values, **used, "forbidden": forbidden, "events": events})
+    too = [names.get(key, key) for key in card.opened_too]
+    by_name = {"forbidden": forbidden, "opened_too": too, "events": events}
+    return JobPart.model_validate({**values, **used, **by_name})
 
 
 def _history_of(round_: RoundRow, engine: Engine) -> HistoryPart:
@@ -218,14 +220,17 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
         _round(record, core, one, f"$.rounds[{place}].history", now)
         for place, one in enumerate(record.rounds or [RecordRound(gaps=[], pieces=[], proofs=[])])
     ]
-    forbidden = [(keys.get(valve, valve), nm) for valve, nm in job.forbidden]
+    by_key = {
+        "forbidden": [(keys.get(valve, valve), nm) for valve, nm in job.forbidden],
+        "opened_too": tuple(keys.get(valve, valve) for valve in job.opened_too),
+    }
     with database.writing("card taken in from a file", now) as session:
         row = _engine_for(session, job.label, job.note, document, now)
         know_families(session, [one.family for one in core.clearances])
         card = add_record(
             session,
             row,
-            job=job.model_copy(update={"forbidden": forbidden}),
+            job=job.model_copy(update=by_key),
             policy=record.policy,
             rounds=rounds,
         )

@@ -143,6 +143,7 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
             kind=kind,
             only=engine.names.get(card.only_valve or ""),
             change_nm=card.change_nm or 0,
+            opened_too=engine.named(card.opened_too),
             units=units_of(card),
         ),
     )
@@ -292,6 +293,7 @@ def _valves(
                 within_doubt=doubts.get(valve),
                 last=before.gap if before else None,
                 kept_nm=None if status.record.piece else pieces.get(status.clearance.key),
+                opened_too=valve in last.status.around.opened_too,
             )
         )
     return tuple(views)

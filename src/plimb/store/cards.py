@@ -178,6 +178,7 @@ def add_card(
         reuse=True,
         variant="best",
         forbidden=(),
+        opened_too=(),
         recalled={},
         rounds=[RoundRow(number=1, opened_at=now, reason="", hand_turns=0)],
     )

@@ -12,7 +12,7 @@ from pathlib import Path
 
 from plimb.actions.card_view import CardView
 from plimb.actions.cards import Change, Written, set_school
-from plimb.actions.choosing import take_plan
+from plimb.actions.choosing import choose_piece, open_too, take_plan
 from plimb.actions.drawer import add_pieces, read_drawer
 from plimb.actions.engines import register_engine
 from plimb.actions.fitting import fit_piece, turn_by_hand
@@ -30,6 +30,7 @@ from plimb.core.job.status import JobStatus
 from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.measure.blades import Blade, BladeSet, Tried, typed_blade
 from plimb.core.measure.limits import Verdict
+from plimb.core.plan.advice import OF_THREE, AdviceKind
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Source, Trust
 from plimb.core.shim.sum import Aim, Rounding, Window
@@ -53,8 +54,9 @@ class Way:
     """How a shop works: what it leans to, and how much of the advice is followed.
 
     `finer` calls gaps to a hundredth once they are bracketed; `measured` measures each new piece
-    before it goes in; `of_three` takes the right one of three of a size; `one_of_each` has one
-    piece of every size at hand, measured.
+    before it goes in; `of_three` takes the right one of three of a size, and of either side
+    where that is said to help; `opens_too` opens what is said to be better opened as well;
+    `one_of_each` has one piece of every size at hand, measured.
     """
 
     aim: Aim = Aim.LOOSE
@@ -63,6 +65,7 @@ class Way:
     finer: bool = False
     measured: bool = False
     of_three: bool = False
+    opens_too: bool = False
     one_of_each: bool = False
 
 
@@ -181,6 +184,7 @@ class Hand:
     def work(self) -> Worked:
         """Do the whole job."""
         self._measure_all()
+        self._open_too()
         self._zero()
         changed: tuple[str, ...] = ()
         shafts: tuple[str, ...] = ()
@@ -217,6 +221,14 @@ class Hand:
             self.minutes += MINUTES["turn"]
             for valve in stop.valves:
                 self._feel(valve, "found")
+
+    def _open_too(self) -> None:
+        """Open what is likelier to be out than is sure, as the plan says."""
+        while self.way.opens_too:
+            said = [one for one in self.plan.helps if one.kind is AdviceKind.OPEN_TOO]
+            if not said:
+                break
+            self._do(open_too, valve=said[0].valve, opened=True)
 
     def _feel(self, valve: str, purpose: str) -> None:
         """Try the blades asked for until it is settled, and finer where it has to be set."""
@@ -269,8 +281,10 @@ class Hand:
                 self.in_hand[step.valve] = self.simulated.take_out(step.valve)
         pieces = dict(self.in_hand)
         musts = {one.move.valve: one.must for one in plan.moves}
+        sides = {one.valve: one.sizes for one in plan.helps if one.kind is AdviceKind.EITHER_SIDE}
         for step in steps:
-            self._put_in(step, self._piece_for(step, pieces, musts[step.valve]))
+            offered = (step.thickness_nm, *sides.get(step.valve, ()))
+            self._put_in(step, *self._piece_for(step, pieces, offered, musts[step.valve]))
         given = {step.from_valve for step in steps}
         for step in steps:
             if step.valve not in given:  # left over: it lies on the tray
@@ -280,8 +294,10 @@ class Hand:
                 self.simulated.put_in(valve, self.in_hand.pop(valve))
         self._do(turn_by_hand, turns=4)
 
-    def _put_in(self, step: FitStep, piece: Held) -> None:
+    def _put_in(self, step: FitStep, piece: Held, size_nm: int) -> None:
         """Put a piece in, a new one measured first where that is done."""
+        if size_nm != step.thickness_nm:
+            self._do(choose_piece, valve=step.valve, thickness_nm=size_nm, source=Source.COUNTER)
         measured = ""
         if self.way.measured and step.source is Source.COUNTER:
             measured = f"{(self.simulated.measure(piece) - self.zero_nm) / mm('1'):.3f}"
@@ -294,18 +310,24 @@ class Hand:
         except NotReady:  # it would be out, and there is no other
             self._do(fit_piece, **said, anyway=True)
 
-    def _piece_for(self, step: FitStep, pieces: dict[str, Held], must: Window | None) -> Held:
+    def _piece_for(
+        self, step: FitStep, pieces: dict[str, Held], sizes: tuple[int, ...], must: Window | None
+    ) -> tuple[Held, int]:
+        """Return the piece for a step, and of which size: a new one is the right one of several."""
         if step.source is Source.ENGINE:
-            return pieces[step.from_valve or ""]
+            return pieces[step.from_valve or ""], step.thickness_nm
         if step.source is Source.DRAWER:
-            return self.stock[step.thickness_nm].pop()
-        many = 3 if self.way.of_three else 1
-        offered = [self.simulated.buy(step.thickness_nm, step.valve, copy) for copy in range(many)]
+            return self.stock[step.thickness_nm].pop(), step.thickness_nm
         self.bought += 1
-        if many == 1 or must is None:
-            return offered[0]
+        if not self.way.of_three or must is None:
+            return self.simulated.buy(step.thickness_nm, step.valve), step.thickness_nm
+        offered = [
+            (self.simulated.buy(size, step.valve, copy), size)
+            for size in sizes
+            for copy in range(OF_THREE)
+        ]
         middle = (must.thin_nm + must.thick_nm) / 2 + self.zero_nm
-        return min(offered, key=lambda one: abs(self.simulated.measure(one) - middle))
+        return min(offered, key=lambda one: abs(self.simulated.measure(one[0]) - middle))
 
     def _prove(self) -> None:
         status = self.status

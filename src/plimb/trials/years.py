@@ -17,6 +17,7 @@ from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.uncertainty import USUAL_DOUBT
 from plimb.core.plan.needs import near_tight_edge
 from plimb.core.wear.forecast import Forecast, forecast
+from plimb.core.wear.rates import kind_of
 from plimb.core.wear.stack import Check, Piece, Seen
 from plimb.files.engine_file import EngineFile
 from plimb.standins.simulated import SimulatedEngine, Truth, World
@@ -26,19 +27,30 @@ from plimb.trials.report import engine_of
 EVERY = 6.0
 """Thousands of the counter between two checks, give or take a quarter."""
 
+TRULY_FAST = 2.0
+"""A valve that truly wears so many times as fast as the others of its kind is rightly called."""
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Year:
     """One engine after its checks: what was forecast, and what is true.
 
     `covered` are the valves whose true rate lies in the 90 % interval, `first` the true distance
-    until the first valve reaches its minimum, from the last check on.
+    until the first valve reaches its minimum, from the last check on. `falsely` are the valves
+    called odd that truly wear less than twice as fast as the others of their kind: rates differ
+    from valve to valve, and now and then one is odd by itself.
     """
 
     seen: Forecast
     covered: tuple[bool, ...]
     first: float
     odd: str | None
+    falsely: tuple[str, ...]
+
+    @property
+    def found(self) -> bool:
+        """Whether the valve that was made odd is called so."""
+        return self.odd is not None and self.seen.by_name[self.odd].unusual
 
     @property
     def check_by(self) -> float | None:
@@ -52,7 +64,14 @@ class Year:
         return self.check_by is None or self.check_by <= max(self.first, 0.0)
 
 
-def year(seed: int, checks: int, *, odd: float | None = None, called: bool = True) -> Year:
+def year(
+    seed: int,
+    checks: int,
+    *,
+    odd: float | None = None,
+    called: bool = True,
+    every: float = EVERY,
+) -> Year:
     """Drive one engine through so many checks and return what came of it.
 
     Args:
@@ -60,6 +79,7 @@ def year(seed: int, checks: int, *, odd: float | None = None, called: bool = Tru
         checks: How many checks it gets.
         odd: How many times as fast as its kind one of its valves wears.
         called: Gaps are called to a hundredth; else they are left as a bracket.
+        every: Thousands of the counter between two checks, give or take a quarter.
     """
     dice = random.Random(f"{seed}/years")
     engine = EngineFile.model_validate(engine_of(seed, "0.05")).to_core()
@@ -69,10 +89,10 @@ def year(seed: int, checks: int, *, odd: float | None = None, called: bool = Tru
     at, done = dice.uniform(2, 20), list[Check]()
     for number in range(checks):
         if number:
-            run = EVERY * dice.uniform(0.75, 1.25)
+            run = every * dice.uniform(0.75, 1.25)
             simulated.drive(run, faster)
             at += run
-        done.append(_checked(simulated, Decimal(round(at * 1000)), done, called=called))
+        done.append(_checked(simulated, Decimal(round(at * 1000)), done, every, called=called))
     seen = forecast(engine.clearances, done)
     rates = truth.rates_nm(faster)
     return Year(
@@ -84,7 +104,24 @@ def year(seed: int, checks: int, *, odd: float | None = None, called: bool = Tru
         ),
         first=_first(engine, truth, rates),
         odd=next(iter(faster), None),
+        falsely=_falsely(engine, seen, rates),
     )
+
+
+def _falsely(engine: Engine, seen: Forecast, rates: Mapping[str, float]) -> tuple[str, ...]:
+    """Return the valves called odd that are not, by the true rates."""
+    kind = {one.id: kind_of(one) for one in engine.clearances}
+    found = []
+    for one in seen.valves:
+        others = [
+            rate
+            for valve, rate in rates.items()
+            if kind[valve] == kind[one.valve] and valve != one.valve
+        ]
+        truly = rates[one.valve] >= TRULY_FAST * sum(others) / max(1, len(others))
+        if one.unusual and not truly:
+            found.append(one.valve)
+    return tuple(found)
 
 
 def _first(engine: Engine, truth: Truth, rates: Mapping[str, float]) -> float:
@@ -97,7 +134,7 @@ def _first(engine: Engine, truth: Truth, rates: Mapping[str, float]) -> float:
 
 
 def _checked(
-    simulated: SimulatedEngine, at: Decimal, before: Sequence[Check], *, called: bool
+    simulated: SimulatedEngine, at: Decimal, before: Sequence[Check], every: float, *, called: bool
 ) -> Check:
     """Measure every valve, set what asks for it, and return what was written down."""
     engine = simulated.engine
@@ -111,7 +148,7 @@ def _checked(
     seen = {}
     for one in engine.clearances:
         reach = coming[one.id].to_minimum
-        soon = reach is not None and reach.early is not None and reach.early < 1000 * EVERY
+        soon = reach is not None and reach.early is not None and reach.early < 1000 * every
         assert one.check is not None
         edge = near_tight_edge(found[one.id], one.check)
         if judge(found[one.id], one.check) is Verdict.IN and not edge and not soon:

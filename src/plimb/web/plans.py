@@ -114,6 +114,7 @@ def get_plan(card_id: int) -> PlanView:
 act(blueprint, "post", "choices", "ChoiceIn", choosing.choose_piece)
 act(blueprint, "post", "plan", ChangeIn, choosing.take_plan)
 act(blueprint, "put", "forbidden", "ForbidIn", choosing.forbid_piece)
+act(blueprint, "put", "opened-too", "OpenTooIn", choosing.open_too)
 act(blueprint, "put", "variant", "VariantIn", choosing.set_variant)
 
 

@@ -82,6 +82,7 @@ class ValveOut(Answer):
     need: Need = off("status", "need")
     opens: bool = off("status", "opens")
     reason: str = off("status", "reason")
+    in_doubt: bool = off("status", "in_doubt")
     piece: PieceOut | None = off("status", "record", "piece")
     chosen: ChosenOut | None = off("status", "record", "choice")
     touched: bool = off("status", "touched")

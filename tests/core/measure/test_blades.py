@@ -246,3 +246,16 @@ def test_sets_as_they_are_sold_can_be_used_at_once(pattern):
         )
         if blade.typed_thou is not None:
             assert parse_reading(blade.typed_thou, Unit.INCH).gap.best_nm == blade.nominal_nm
+
+
+@pytest.mark.parametrize(
+    ("text", "unit", "ends"),
+    [
+        (".006±.001 in", Unit.MM, ("0.127", "0.1778")),
+        ('.005 - .007"', Unit.MM, ("0.127", "0.1778")),
+        ("0.13 to 0.18mm", Unit.INCH, ("0.13", "0.18")),
+    ],
+)
+def test_a_unit_typed_behind_a_spec_counts_before_the_one_that_is_set(text, unit, ends):
+    check = parse_spec(text, unit).check
+    assert (check.low_nm, check.high_nm) == tuple(mm(end) for end in ends)

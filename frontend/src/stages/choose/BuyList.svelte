@@ -2,6 +2,7 @@
   /** What is to buy: sizes, money, kit or singles; the parts counter; what is on its way. */
   import { preferences } from "../../state/preferences.svelte";
   import { Button, Notice } from "../../kit";
+  import Help from "./Help.svelte";
   import type { PlanState } from "../../card/plan.svelte";
 
   let { state }: { state: PlanState } = $props();
@@ -48,9 +49,7 @@
       {/each}
     </ul>
     {#each plan.purchases as words (words)}<p class="py-1 text-note leading-5">{words}</p>{/each}
-    {#each plan.helps as help (help.sentence)}
-      <p class="border-now my-1 border-l-4 pl-3 text-note leading-5">{help.sentence}</p>
-    {/each}
+    {#each plan.helps as help (help.sentence)}<Help {help} job={state.job} />{/each}
     {#if state.quotes}
       <ul class="mt-1">
         {#each state.quotes as quote, n (n)}

@@ -9,8 +9,10 @@
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
   import Lean from "../../card/Lean.svelte";
+  import OpenToo from "../../card/OpenToo.svelte";
   import { leaning } from "../../card/schools";
   import BuyList from "./BuyList.svelte";
+  import Help from "./Help.svelte";
   import Ladder from "./Ladder.svelte";
   import { optionKey, stepped } from "./options";
 
@@ -137,9 +139,7 @@
         >, then take it over here.
       </p>
     {/if}
-    {#each helps as help (help.sentence)}
-      <p class="border-now border-l-4 pl-3 text-note leading-5">{help.sentence}</p>
-    {/each}
+    {#each helps as help (help.sentence)}<Help {help} job={card} />{/each}
     {#if valve.worked}
       <details open class="border-line border-t pt-1.5">
         <summary class="min-h-8 font-[560]">The sum, to check on paper</summary>
@@ -166,6 +166,7 @@
       {#if card.refusal}<Notice>{card.refusal.sentence}</Notice>{/if}
     {/if}
   {/if}
+  <OpenToo job={card} always />
   <NextStage card={card.card} stage="choose" />
   <BuyList state={planned} />
   <details class="border-line mt-auto border-t pt-1.5">

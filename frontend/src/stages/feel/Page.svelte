@@ -8,6 +8,7 @@
   import NextStage from "../../card/NextStage.svelte";
   import SpecAsk from "../../card/SpecAsk.svelte";
   import Lean from "../../card/Lean.svelte";
+  import OpenToo from "../../card/OpenToo.svelte";
   import Ask from "./Ask.svelte";
   import BladeFan from "./BladeFan.svelte";
   import Questions from "../../card/Questions.svelte";
@@ -102,6 +103,7 @@
         .join(", ")}; spread {preferences.read(valve.spread)}.
     </p>
   {/if}
+  <OpenToo {job} />
   {#if mode === "ask" && blades && !job.signed}
     <Ask {job} />
   {:else}

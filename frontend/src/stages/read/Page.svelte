@@ -9,6 +9,7 @@
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
+  import OpenToo from "../../card/OpenToo.svelte";
   import { Draft } from "../../state/draft.svelte";
   import { Instrument } from "./instrument.svelte";
 
@@ -94,6 +95,7 @@
       {piece.trust === "marked" ? "The marking" : "The micrometer"} counts, as you said.
     </p>
   {/if}
+  <OpenToo {job} always />
   {#if !begun}{@render way()}{/if}
   <Entry
     {job}

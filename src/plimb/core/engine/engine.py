@@ -168,6 +168,10 @@ class Engine:
         """What the clearance of each key is called."""
         return {clearance.key: clearance.id for clearance in self.clearances}
 
+    def named(self, keys: Iterable[str]) -> frozenset[str]:
+        """Return what these keys are called; those that are not on it are left out."""
+        return frozenset(self.names[key] for key in keys if key in self.names)
+
     @property
     def firing_known(self) -> bool:
         """Whether somebody has said when each cylinder fires."""

@@ -8,7 +8,7 @@ from plimb.core.job.kinds import SET, KindOfJob
 from plimb.core.job.stages import NOTED_FIRST, Job, Stage, Todo, todo_list
 from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
 from plimb.core.measure.limits import Verdict
-from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting
+from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting, opened_too
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import School
 from plimb.core.words import MILLIMETRES, Units
@@ -20,7 +20,8 @@ class Around:
 
     The safety list, what of it is not seen to, and whether anything was noted; what closes the
     engine where nothing is taken apart; the kind of job, and the valve it is about if it is
-    about one, with what its gap is to be changed by; the units it is written in.
+    about one, with what its gap is to be changed by; the valves that somebody wants to open too;
+    the units it is written in.
     """
 
     safety: tuple[str, ...] = ()
@@ -31,6 +32,7 @@ class Around:
     kind: KindOfJob = SET
     only: str | None = None
     change_nm: int = 0
+    opened_too: frozenset[str] = frozenset()
     units: Units = MILLIMETRES
 
 
@@ -148,6 +150,8 @@ def _shafts_out(
     """Return the camshafts that come out for the sake of valves that ask for it themselves."""
 
     def asks(valve: str, record: ValveRecord) -> bool:
+        if valve in around.opened_too:
+            return True
         gap = record.found.gap if record.found else None
         condition = record.piece.condition if record.piece else Condition.SOUND
         return needs_setting(engine.clearance(valve), gap, condition, which)
@@ -179,6 +183,8 @@ def _need(
     if around.only not in (None, clearance.id):
         return LEFT_ALONE
     need = need_of(clearance, record, which, shafts_out, school)
+    if clearance.id in around.opened_too:
+        need = opened_too(need)
     return need if around.kind.opens else replace(need, opens=False)
 
 

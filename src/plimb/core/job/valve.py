@@ -113,7 +113,8 @@ class ValveStatus:
     before, worked back from the proof where none could be felt: below zero the valve was held
     open by that much. `as_left` is the newest reading and `left` its verdict; a valve that was
     set is held to the set range, if it was to get there. `overtaken` says that the piece was
-    decided on from figures that have changed since.
+    decided on from figures that have changed since; `in_doubt` that it stays shut, reads in spec
+    and is not sure to be.
     """
 
     clearance: Clearance
@@ -131,6 +132,7 @@ class ValveStatus:
     as_left: Reading | None
     left: Verdict | None
     overtaken: bool = False
+    in_doubt: bool = False
 
     @property
     def change(self) -> Window | None:
@@ -223,4 +225,5 @@ def valve_status(
         as_left=None if unproved else as_left,
         left=judge(as_left.gap, held) if as_left and held and not unproved else None,
         overtaken=overtaken,
+        in_doubt=need.in_doubt,
     )

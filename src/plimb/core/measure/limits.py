@@ -110,15 +110,21 @@ def parse_limits(text: str, unit: Unit, *, field: str = "spec") -> Limits:
 
 
 _TOLERANCE = re.compile(r"(?:±|\+\s*/?\s*-)")
+_TYPED_UNIT = re.compile(r"\s*(?:(?P<mm>mm)|(?P<inches>in\.?|inch(?:es)?|″|\"))\s*$", re.IGNORECASE)
 
 
 def parse_spec(text: str, unit: Unit, room: str = "") -> Spec:
     """Return a spec as printed: `0.14-0.18`, `0.13 ± 0.03`, or one figure with a shop's room.
 
+    A unit that is typed behind it, `.006 ± .001 in`, counts before the one that is set.
+
     Raises:
         BadValue: It cannot be read, lies out of bounds, or one figure stands without a room.
     """
     text = text.strip().replace("−", "-").replace("–", "-").replace(" to ", "-")
+    typed = _TYPED_UNIT.search(text)
+    if typed:
+        text, unit = text[: typed.start()], Unit.MM if typed["mm"] else Unit.INCH
     one, tolerance, off = _split(text)
     if tolerance or "-" not in text:
         nominal_nm = parse_length(one, unit, field="spec")

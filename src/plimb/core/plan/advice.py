@@ -29,13 +29,14 @@ OFFSETS = 15
 class AdviceKind(StrEnum):
     """What helps, cheapest first.
 
-    A finer reading, measuring pieces and taking the right one of several, or the sizes either
-    side on the same order.
+    A finer reading, measuring pieces and taking the right one of several, the sizes either side on
+    the same order, or opening a valve that reads in spec on its limit.
     """
 
     FINER = "finer"
     MEASURE = "measure"
     EITHER_SIDE = "either-side"
+    OPEN_TOO = "open-too"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -43,7 +44,8 @@ class Advice:
     """One thing that makes a valve's proof likelier to pass.
 
     `chance` is what it is now, `then` with the help: for a finer reading what is to be
-    expected of it. `sizes` are to be ordered besides, `price` for all of them.
+    expected of it. `sizes` are to be ordered besides, `price` for all of them; `shaft` is the
+    camshaft that comes out for a valve that is opened too.
     """
 
     kind: AdviceKind
@@ -53,6 +55,7 @@ class Advice:
     blade_nm: int | None = None
     sizes: tuple[int, ...] = ()
     price: Decimal | None = None
+    shaft: str | None = None
     units: Units = MILLIMETRES
 
     @property
@@ -61,10 +64,13 @@ class Advice:
         gain = f"{percent(self.chance)} sure now, {percent(self.then)} with it"
         if self.kind is AdviceKind.FINER:
             blade = f"{figure(self.blade_nm or 0, self.units.gap)} {self.units.gap.of_gaps}"
-            return f"Try {blade} on {self.valve} before ordering: {gain}."
+            return f"Try {blade} on {self.valve} before anything is opened: {gain}."
         if self.kind is AdviceKind.MEASURE:
             of = f"{self.units.shim_figure(self.sizes[0])} for {self.valve}"
             return f"Measure three of {of} and take the right one: {gain}."
+        if self.kind is AdviceKind.OPEN_TOO:
+            out = f", the {self.shaft} camshaft comes out for it" if self.shaft else ""
+            return f"Open {self.valve} too{out}: in spec by its reading, but {gain}."
         sizes = " and ".join(self.units.shim_figure(size) for size in self.sizes)
         cost = f" for {self.price:f} more" if self.price else ""
         return f"Order {sizes} for {self.valve} too{cost}: {gain}."
@@ -76,9 +82,15 @@ def advise(
     blades: BladeSet | None = None,
     units: Units = MILLIMETRES,
 ) -> tuple[Advice, ...]:
-    """Return what would help, valve by valve, for every change that is not near certain."""
+    """Return what would help, valve by valve, for every change that is not near certain.
+
+    Of the valves that stay shut those that are likelier out than the shop takes for sure.
+    """
     found: list[Advice] = []
     for row, move in zip(request.rows, plan.moves, strict=True):
+        too = _open_too(request, plan, row, move)
+        if too is not None:
+            found.append(replace(too, units=units))
         asked = move.changes or row.verdict is not Verdict.IN
         if move.chance is None or move.chance >= NEAR_SURE or not row.known or not asked:
             continue
@@ -93,6 +105,40 @@ def advise(
             if one is not None and one.then > move.chance + 0.005
         ]
     return tuple(found)
+
+
+WORTH_OPENING = 0.1
+"""A valve that reads in spec is opened for no less than this in its chance (judgement)."""
+
+PLACES = 8
+"""So many places between two sizes that a piece nobody has read may lie at are averaged over."""
+
+
+def _open_too(request: PlanRequest, plan: Plan, row: PlanRow, move: Move) -> Advice | None:
+    """Return what another piece would buy for a valve that reads in spec, and is not sure to be."""
+    shaft = row.clearance.camshaft if row.clearance.camshaft_out else None
+    shut = row.valve not in request.opened_too and (
+        shaft is None or shaft not in plan.camshafts_out
+    )
+    chance = row.kept_chance(request.policy.doubt)
+    by_reading = row.gap is not None and row.spec.check.holds(row.gap.best_nm)
+    if move.changes or not shut or not by_reading or chance is None:
+        return None
+    sizes = row.clearance.family.sizes()
+    if chance >= request.policy.sure or len(sizes) < 2:
+        return None
+    piece_nm = row.piece_nm
+    if piece_nm is None:
+        middle = len(sizes) // 2
+        step_nm = sizes[middle] - sizes[middle - 1]
+        pieces = [sizes[middle] + step_nm * n // PLACES for n in range(PLACES)]
+    else:
+        pieces = [piece_nm]
+    assert row.gap is not None
+    then = sum(_best(request, replace(row, piece_nm=nm), row.gap) for nm in pieces) / len(pieces)
+    if then < chance + WORTH_OPENING:
+        return None
+    return Advice(kind=AdviceKind.OPEN_TOO, valve=move.valve, chance=chance, then=then, shaft=shaft)
 
 
 def _finer(

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from plimb.core.errors import BadValue
+from plimb.core.lengths import mm
 from plimb.core.plan.assignment import Mask, Whole, assign, pack
 from plimb.core.plan.levels import LEVELS, Levels
 from plimb.core.plan.request import Pin, PlanRequest
@@ -16,6 +17,9 @@ from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.family import Family
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import Aim
+
+TOO_THIN_NM = mm("0.1")
+"""A piece for now that is thinner by more than this leaves a gap that says nothing (judgement)."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -122,6 +126,7 @@ class Candidates:
         known = np.array([row.known for row in self.rows], dtype=bool)[:, None]
         allowed: Mask = (off <= 0) | (np.maximum(off, 1) < kept_off)
         allowed &= (np.array(of_row)[:, None] == of_column) & there & known
+        allowed &= self._near_enough(thick)
         allowed &= self.policy.reuse
         allowed[:, :n] &= ~self.levels.lost[:, None] | self._apart_anyway()[None, :]
         for at, row in enumerate(self.rows):
@@ -134,6 +139,23 @@ class Candidates:
         plenty = brought_in[:, n:].sum(axis=1) >= self._among
         allowed[:, n:] = np.where(plenty[:, None], brought_in[:, n:], allowed[:, n:])
         return allowed
+
+    def _near_enough(self, thick: Whole) -> Mask:
+        """Return which pieces at hand are of use for now where no gap was found.
+
+        Thin enough that a gap can be felt, and not so thin that it is far too wide: where the
+        counter has such a size, else any that is thinner than what is in.
+        """
+        most = self.levels.enough[:, None]
+        near: Mask = (thick <= most) & (thick >= most - TOO_THIN_NM)
+        sold = np.array(
+            [
+                self.policy.buy and any(size <= enough for size in row.clearance.family.sizes())
+                for row, enough in zip(self.rows, self.levels.enough.tolist(), strict=True)
+            ],
+            dtype=bool,
+        )
+        return near | ~(self.levels.lost & sold)[:, None]
 
     def _apart_anyway(self) -> Mask:
         """Return whose pieces are at hand whatever is done for valves without a gap.
@@ -277,13 +299,14 @@ class Candidates:
         ]
 
     def forced_out(self) -> frozenset[str]:
-        """Return the camshafts that the pinned changes need out."""
+        """Return the camshafts that the pinned changes, and what is opened too, need out."""
         moving = {valve for valve, pin in self.pins.items() if pin.source is not Source.SAME}
         moving |= {pin.from_valve for pin in self.pins.values() if pin.from_valve}
         return frozenset(
             row.clearance.camshaft
             for row in self.rows
-            if row.clearance.id in moving and row.clearance.camshaft_out
+            if row.clearance.camshaft_out
+            and (row.valve in moving or (row.known and row.valve in self.request.opened_too))
         )
 
     def left_at_least(self, out: frozenset[str]) -> tuple[int, ...]:

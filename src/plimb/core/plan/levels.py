@@ -62,8 +62,9 @@ class Levels:
             ],
             dtype=np.int64,
         )
-        self.enough = self.shim + self.best - self.check_high
-        """For a valve without a gap: so thin that one can be felt, were it as large as can be."""
+        middle = (self.target_low + self.target_high) // 2
+        self.enough = self.shim + self.best - middle
+        """For a valve without a gap: brings it to the middle, were it as large as can be."""
 
     def _row(self, row: PlanRow) -> tuple[int, ...]:
         """Return what is reckoned with of one valve, lengths in nanometres."""

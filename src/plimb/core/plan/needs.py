@@ -1,6 +1,6 @@
 """Which valves are opened, and why: asked by the card and by the plan alike."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 from typing import Any
 
@@ -49,11 +49,15 @@ NEAR_EDGE_SHARE = 5
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class ValveNeed:
-    """What a valve asks for, why in a few words, and whether it is opened."""
+    """What a valve asks for, why in a few words, and whether it is opened.
+
+    `in_doubt` says that it stays shut, reads in spec and is less sure to be than the shop asks for.
+    """
 
     need: Need
     reason: str
     opens: bool
+    in_doubt: bool = False
 
 
 def near_edge(gap_nm: Any, low_nm: Any, high_nm: Any) -> Any:
@@ -95,15 +99,24 @@ def comes_along(clearance: Clearance, which: WhichToSet, shafts_out: frozenset[s
 def doubtful(
     clearance: Clearance, gap: Gap, shafts_out: frozenset[str], sure: float, doubt: Doubt
 ) -> float | None:
-    """Return the chance of a valve that reads in spec without being sure, its shaft being out.
+    """Return the chance of a valve that is in by its reading without being sure, its shaft out.
 
-    What lies on a limit is in by its reading, but out as likely as in: where the camshaft comes
-    out anyway it is looked at with the rest. None for any other valve.
+    What lies on a limit, or about it, is in by its best number, but out as likely as in: where the
+    camshaft comes out anyway it is looked at with the rest. None for any other valve.
     """
     if clearance.check is None or clearance.camshaft not in shafts_out:
         return None
     chance = kept_chance(gap, clearance.check, doubt)
     return chance if chance is not None and chance < sure else None
+
+
+def opened_too(need: ValveNeed) -> ValveNeed:
+    """Return what a valve asks for that somebody wants to open with the others."""
+    if need.opens or need.need not in (Need.LEAVE, Need.FINER):
+        return need
+    if need.need is Need.FINER:
+        return replace(need, opens=True)
+    return ValveNeed(need=Need.OPEN, reason="in spec, but opened too", opens=True)
 
 
 _ENDS = {
@@ -138,10 +151,11 @@ def valve_need(
         return ValveNeed(need=Need.SPEC, reason="not judged: no spec is entered", opens=False)
     verdict = judge(gap, clearance.check)
     opens = needs_setting(clearance, gap, condition, which)
+    chance = doubtful(clearance, gap, shafts_out, sure, doubt)
     if gap.open_ended or verdict is Verdict.UNSETTLED:
         how = _ENDS[gap.low_nm is None] if gap.open_ended else ""
         words = how or _WORDS[verdict]
-        return ValveNeed(need=Need.FINER, reason=words, opens=opens)
+        return ValveNeed(need=Need.FINER, reason=words, opens=opens or chance is not None)
     if gap.guess:
         return ValveNeed(need=Need.FINER, reason="a guess: measure it again", opens=opens)
     if verdict is not Verdict.IN:
@@ -153,8 +167,11 @@ def valve_need(
     if comes_along(clearance, which, shafts_out):
         why = "every valve is set" if which is WhichToSet.EVERY else "its camshaft comes out"
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
-    chance = doubtful(clearance, gap, shafts_out, sure, doubt)
     if chance is not None:
-        why = f"on the limit ({percent(chance)} sure), and its camshaft comes out"
+        why = f"close to its limit ({percent(chance)} sure), and its camshaft comes out"
         return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
+    chance = kept_chance(gap, clearance.check, doubt)
+    if chance is not None and chance < sure:
+        near = f"in spec, but close to its limit ({percent(chance)} sure)"
+        return ValveNeed(need=Need.LEAVE, reason=near, opens=False, in_doubt=True)
     return ValveNeed(need=Need.LEAVE, reason="in spec", opens=False)

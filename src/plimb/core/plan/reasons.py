@@ -139,7 +139,7 @@ class Why:
 
 def _for_now(why: Why) -> str:
     bought = why.move.source is Source.COUNTER
-    fit = "Nothing thin enough is at hand: buy" if bought else "Fit"
+    fit = "Nothing at hand is thin enough and not far too thin: buy" if bought else "Fit"
     return (
         f"No gap was felt, so no sum can be trusted yet. {fit} "
         f"{why.thick(why.move.thickness_nm)} {'to fit' if bought else _place(why.move)} for now, "

@@ -69,10 +69,15 @@ class Policy:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class PlanRequest:
-    """Everything the plan is made from. A forbidden pair is a valve and a thickness."""
+    """Everything the plan is made from.
+
+    A forbidden pair is a valve and a thickness; the valves `opened_too` are opened because
+    somebody wants it, and so their camshafts come out.
+    """
 
     rows: tuple[PlanRow, ...]
     drawer: tuple[Stock, ...] = ()
     policy: Policy = field(default_factory=Policy)
     pins: Mapping[str, Pin] | None = None
     forbidden: frozenset[tuple[str, int]] = frozenset()
+    opened_too: frozenset[str] = frozenset()

@@ -259,7 +259,7 @@ def _into(
     likeliest = preferred([] if gap.low_nm is None or gap.open_ended else inside, sought_nm, school)
     picked_nm = likeliest.thickness_nm if likeliest else None
     if gap.none_found:
-        picked_nm = _provisional(sizes, stack_nm - limits.high_nm, shim_nm)
+        picked_nm = _provisional(sizes, stack_nm - limits.middle_nm, shim_nm)
     elif likeliest is not None and not likeliest.in_spec and gap.called_nm is None:
         picked_nm = None
     return WorkedOut(
@@ -312,8 +312,9 @@ def preferred(choices: Sequence[Outcome], sought_nm: int, school: School) -> Out
 def _provisional(sizes: Sequence[int], at_most_nm: int, shim_nm: int) -> int | None:
     """Return the piece to fit where no gap was found: thin enough that one can be felt.
 
-    Where none is made that thin it is the thinnest there is, if that is thinner than the old.
+    The middle of the range follows, were the gap as large as it can be. Where none is made that
+    thin it is the thinnest there is, if that is thinner than the old.
     """
-    enough = [size for size in sizes if size <= at_most_nm]
     thinner = [size for size in sizes if size < shim_nm]
+    enough = [size for size in thinner if size <= at_most_nm]
     return max(enough) if enough else min(thinner, default=None)

@@ -1,9 +1,13 @@
-"""Valves that wear unlike their kind: far faster, opening up, or all at once."""
+"""Valves that wear unlike their kind: far faster, opening up, or all at once.
+
+Whether one wears far faster is weighed: how likely its readings and the others' are if it does,
+over how likely they are if all of a kind wear alike. The rates of a kind differ from valve to
+valve, kinds differ from one another, and how fast the engine wears on the whole nobody knows.
+"""
 
 from collections.abc import Mapping, Sequence
 from enum import StrEnum
 from itertools import pairwise
-from math import log, sqrt
 
 import numpy as np
 
@@ -20,13 +24,23 @@ class Odd(StrEnum):
     JUMPED = "jumped"
 
 
-ALIKE = 0.25
-"""The rates of one kind usually differ by so much, as a standard deviation of their logarithms
-(judgement)."""
-FAR = 2.9
-"""From so many deviations above its kind on a valve wears fast."""
-JUMP, LEAST_JUMP = 4.0, 30.0
+ALIKE, KINDS_ALIKE = 0.2, 0.7
+"""By how much the rates of one kind usually differ, and those of kinds from one another, as
+standard deviations of their logarithms (judgement)."""
+FASTER = {3.0: 0.6, 6.0: 0.3, 12.0: 0.1}
+"""How many times as fast as its kind an odd valve wears, and how likely each is (judgement)."""
+WIDER = 1.2
+"""A rate is taken to be so much less sure than its readings say (by simulation)."""
+CLEARLY = 2.7
+"""From here on, the logarithm of how much likelier it is, a valve is called fast (simulation)."""
+OPENING = 2.9
+"""A rate below nothing by so many deviations is a valve that opens up."""
+JUMP, LEAST_JUMP = 5.0, 30.0
 """A jump is so many deviations, and so many µm, in one leg."""
+
+LOGS = np.linspace(0.0, np.log(5000.0), 61)
+"""Rates that are looked at, as logarithms of µm over the run."""
+NEVER = 1e-300
 
 
 def odd_valves(model: Model, believed: Sequence[Weighed]) -> Mapping[str, Odd]:
@@ -34,40 +48,75 @@ def odd_valves(model: Model, believed: Sequence[Weighed]) -> Mapping[str, Odd]:
     rates, doubts = own_rates(model, believed)
     seen = np.array([model.past[valve].distances > 1 for valve in model.valves])
     kinds = np.array(model.kinds)
+    faster = np.full(len(seen), -np.inf)
+    faster[seen] = how_much_likelier(rates[seen], doubts[seen], kinds[seen])
     found: dict[str, Odd] = {}
     for place in np.flatnonzero(seen):
         others = seen.copy()
         others[place] = False
         alike = others & (kinds == kinds[place])
-        peers = alike if alike.any() else others
-        usual, loose = _usual(rates[peers], doubts[peers])
-        rate, own = float(rates[place]), float(doubts[place])
+        usual = _usual(rates[alike if alike.any() else others])
         valve = model.valves[place]
         if _jumped(model.past[valve], usual / model.span):
             found[valve] = Odd.JUMPED
-        elif rate < -FAR * own:
+        elif rates[place] < -OPENING * doubts[place]:
             found[valve] = Odd.OPENS
-        elif peers.any() and _far_above(rate, own, usual, loose, int(peers.sum())):
+        elif faster[place] > CLEARLY:
             found[valve] = Odd.FAST
     return found
 
 
-def _usual(rates: Floats, doubts: Floats) -> tuple[float, float]:
-    """Return the rate of some valves and how sure it is; of four or more without the fastest."""
-    if not len(rates):
-        return 0.0, 0.0
-    kept = np.argsort(rates)[: len(rates) - (len(rates) > 3)]
-    return float(rates[kept].mean()), float(np.sqrt((doubts[kept] ** 2).mean() / len(kept)))
+def how_much_likelier(rates: Floats, doubts: Floats, kinds: Floats) -> Floats:
+    """Return for each valve how much likelier its rate is if it wears far faster than its kind.
+
+    Args:
+        rates: Each valve's own, in µm over the run.
+        doubts: Their standard uncertainties.
+        kinds: Which valves are of a kind, by the same number.
+
+    Returns:
+        Natural logarithms of the ratio to all of them being alike; 0 says nothing either way.
+    """
+    off = (rates[:, None] - np.exp(LOGS)[None, :]) / (WIDER * doubts[:, None])
+    fits = np.exp((off**2).min(axis=1, keepdims=True) / 2 - off**2 / 2)
+    alike = np.log(fits @ _about(1.0, ALIKE).T + NEVER)
+    odd = sum(share * _about(times, ALIKE) for times, share in FASTER.items())
+    fast = np.log(fits @ odd.T + NEVER)
+    places = np.searchsorted(np.unique(kinds), kinds)
+    means = np.zeros((places.max() + 1, len(LOGS)))
+    np.add.at(means, places, alike)
+    of_kind = _over_kinds(means)
+    nothing_odd = _whole(of_kind.sum(axis=0))
+    with_it = _over_kinds(means[places] - alike + fast)
+    found: Floats = _whole(of_kind.sum(axis=0) - of_kind[places] + with_it) - nothing_odd
+    return found
 
 
-def _far_above(rate: float, own: float, usual: float, loose: float, many: int) -> bool:
-    """Return whether a rate is too far above the others' for how much rates of a kind differ."""
-    floor = max(usual, own)
-    if rate <= floor:
-        return False
-    alike = ALIKE**2 * (1 + 1 / many)
-    spread = sqrt((own / rate) ** 2 + (loose / floor) ** 2 + alike)
-    return log(rate / floor) > FAR * spread
+def _about(times: float, differ: float) -> Floats:
+    """Return how likely each rate is about so many times each mean (means down, rates across)."""
+    off = (LOGS[None, :] - LOGS[:, None] - np.log(times)) / differ
+    shares: Floats = np.exp(-(off**2) / 2)
+    return shares / np.maximum(shares.sum(axis=1, keepdims=True), NEVER)
+
+
+def _over_kinds(logs: Floats) -> Floats:
+    """Return how likely each kind's readings are about each mean of the engine, as logarithms."""
+    most = logs.max(axis=-1, keepdims=True)
+    found: Floats = np.log(np.exp(logs - most) @ _about(1.0, KINDS_ALIKE).T + NEVER) + most
+    return found
+
+
+def _whole(logs: Floats) -> Floats:
+    """Return the logarithm of what likelihoods add up to."""
+    most = logs.max(axis=-1, keepdims=True)
+    found: Floats = np.log(np.exp(logs - most).sum(axis=-1)) + most[..., 0]
+    return found
+
+
+def _usual(rates: Floats) -> float:
+    """Return the mean rate of some valves; of four or more without the fastest."""
+    kept = np.sort(rates)[: len(rates) - (len(rates) > 3)]
+    return float(kept.mean()) if len(kept) else 0.0
 
 
 def _jumped(past: Past, usual: float) -> bool:

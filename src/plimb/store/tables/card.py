@@ -79,6 +79,9 @@ class CardRow(Base):
     forbidden: Mapped[tuple[tuple[str, int], ...]] = mapped_column(
         Values(tuple[tuple[str, int], ...]), server_default="[]"
     )
+    opened_too: Mapped[tuple[str, ...]] = mapped_column(
+        Values(tuple[str, ...]), server_default="[]"
+    )
     instrument_id: Mapped[int | None] = mapped_column(ForeignKey("instrument.id"))
     zero_nm: Mapped[int | None]
     as_signed: Mapped[ShopThings | None] = mapped_column(Values(ShopThings))

@@ -1,0 +1,33 @@
+<script lang="ts">
+  /** Open a valve that asks for nothing with the others, or leave it shut after all. */
+  import { Button } from "../kit";
+  import type { CardState } from "./card.svelte";
+
+  let { job, always = false }: { job: CardState; always?: boolean } = $props();
+
+  const valve = $derived(job.valve);
+  const only = $derived(job.card?.only_valve ?? null);
+  /** It asks for nothing, this kind of job opens valves, and it is worth a thought or asked for. */
+  const may = $derived(
+    valve?.need === "leave" &&
+      !valve.opens &&
+      (always || valve.in_doubt || valve.near_edge) &&
+      job.card?.kind !== "check" &&
+      (only === null || only === valve.valve),
+  );
+  function open(opened: boolean): void {
+    if (valve) void job.act(job.acts.openToo({ valve: valve.valve, opened }), valve.valve);
+  }
+</script>
+
+{#if valve && !job.signed && (valve.opened_too || may)}
+  <div class="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
+    {#if valve.opened_too}
+      <span class="text-note leading-5">Opened with the others, as you want it.</span>
+      <Button onclick={() => open(false)}>Leave it shut</Button>
+    {:else}
+      <span class="text-soft text-note leading-5">It asks for nothing and stays shut.</span>
+      <Button onclick={() => open(true)}>Open it too</Button>
+    {/if}
+  </div>
+{/if}
