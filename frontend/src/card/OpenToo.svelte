@@ -9,8 +9,9 @@
   const only = $derived(job.card?.only_valve ?? null);
   /** It asks for nothing, this kind of job opens valves, and it is worth a thought or asked for. */
   const may = $derived(
-    valve?.need === "leave" &&
+    valve != null &&
       !valve.opens &&
+      (valve.need === "leave" || (valve.need === "finer" && always)) &&
       (always || valve.in_doubt || valve.near_edge) &&
       job.card?.kind !== "check" &&
       (only === null || only === valve.valve),
@@ -26,7 +27,7 @@
       <span class="text-note leading-5">Opened with the others, as you want it.</span>
       <Button onclick={() => open(false)}>Leave it shut</Button>
     {:else}
-      <span class="text-soft text-note leading-5">It asks for nothing and stays shut.</span>
+      <span class="text-soft text-note leading-5">As it reads, it stays shut.</span>
       <Button onclick={() => open(true)}>Open it too</Button>
     {/if}
   </div>

@@ -65,6 +65,8 @@ describe("turning", () => {
   it("stands a long head upright where there is little width", () => {
     expect(bestTurn(cards.triple!.drawing, 896, 688)).toBe(0);
     expect(bestTurn(cards.triple!.drawing, 390, 330)).toBe(1);
+    const tall = (height: number): Turn => bestTurn(cards.vfour!.drawing, 390, height);
+    expect([200, 330, 560].map(tall)).toEqual([0, 0, 0]); // it does not turn with the panel
   });
 });
 

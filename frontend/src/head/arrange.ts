@@ -68,11 +68,17 @@ function needs(drawing: Drawing): Needs {
   };
 }
 
-/** Return the turn that leaves the plates the most room. */
+/** So narrow that what is below the drawing decides its height, which changes with the stage. */
+const PHONE = 640;
+
+/**
+ * Return the turn that leaves the plates the most room. On a phone it goes by the width alone:
+ * a head that turns when the panel below it grows is lost sight of.
+ */
 export function bestTurn(drawing: Drawing, width: number, height: number): Turn {
   const need = needs(drawing);
   const across = (width - 2 * MARGIN) / need.pitches / need.abreast;
-  return across >= 88 && width >= height * 0.8 ? 0 : 1;
+  return across >= 88 && (width < PHONE || width >= height * 0.8) ? 0 : 1;
 }
 
 function facing(drawing: Drawing, turn: Turn): Arranged["front"] {

@@ -15,7 +15,7 @@ from plimb.trials.hand import Way
 from plimb.trials.report import Report, report
 
 STEPS = ("0.01", "0.02", "0.025", "0.04", "0.05")
-ADVICE = ("finer", "measured", "of_three", "one_of_each")
+ADVICE = ("finer", "measured", "of_three", "opens_too", "one_of_each")
 
 
 @main.command()

@@ -63,7 +63,7 @@
 </script>
 
 <div
-  class="grid grid-cols-7 gap-[3px] stack:grid-cols-11 max-sm:grid-cols-8"
+  class="grid grid-cols-7 gap-[3px] max-sm:grid-cols-8 sm:stack:grid-cols-11"
   role="group"
   aria-label="Feeler blades of {blades.name}"
 >
