@@ -131,6 +131,29 @@ def test_what_was_done_last_is_undone_by_key_and_by_hand_at_any_stage(open_page,
     expect(undo).to_have_attribute("aria-label", f"Undo the gap of {last}")
 
 
+def test_a_valve_on_its_limit_is_opened_where_it_is_felt_and_where_it_is_advised(
+    open_page, database, no_barriers
+):
+    job = Job(database, change=with_spec_and_sizes)
+    for valve in job.view.status.order:
+        job.gap(valve, "15" if "IN" in valve else "28" if valve == "EX L" else "25")
+    page = open_page(f"/cards/{job.card.id}/feel")
+    page.locator("[data-valve='EX L']").click()
+    expect(page.get_by_text("close to its limit (50 % sure)")).to_be_visible()
+    page.get_by_role("button", name="Open it too").click()
+    expect(page.get_by_text("Opened with the others")).to_be_visible()
+    no_barriers(page, "a valve opened too")
+    page.get_by_role("button", name="Leave it shut").click()
+    expect(page.get_by_role("button", name="Open it too")).to_be_visible()
+    assert not job.view.status.opened
+    page.goto(f"/cards/{job.card.id}/choose")
+    page.locator("[data-valve='EX L']").click()
+    expect(page.get_by_text("Open EX L too, the EX camshaft comes out for it")).to_be_visible()
+    page.get_by_role("button", name="Open EX L").click()
+    expect(page.get_by_text("Read the shim that is in first")).to_be_visible()
+    assert job.view.status.opened == ("EX L",)
+
+
 def with_spec_and_sizes(engine):
     engine["spec"] = {"intake": {"min": 0.13, "max": 0.19}, "exhaust": {"min": 0.22, "max": 0.28}}
     engine["family"] = {"diameter": 9.48, "runs": [{"from": 2, "to": 3, "step": 0.05}]}

@@ -139,7 +139,6 @@
         >, then take it over here.
       </p>
     {/if}
-    {#each helps as help (help.sentence)}<Help {help} job={card} />{/each}
     {#if valve.worked}
       <details open class="border-line border-t pt-1.5">
         <summary class="min-h-8 font-[560]">The sum, to check on paper</summary>
@@ -166,7 +165,8 @@
       {#if card.refusal}<Notice>{card.refusal.sentence}</Notice>{/if}
     {/if}
   {/if}
-  <OpenToo job={card} always />
+  {#each helps as help (help.sentence)}<Help {help} job={card} />{/each}
+  {#if helps.every((one) => one.kind !== "open-too")}<OpenToo job={card} always />{/if}
   <NextStage card={card.card} stage="choose" />
   <BuyList state={planned} />
   <details class="border-line mt-auto border-t pt-1.5">
