@@ -230,6 +230,10 @@ def test_a_valve_in_doubt_is_opened_where_somebody_wants_it(job):
     assert (help_.kind, help_.valve, help_.shaft) == (AdviceKind.OPEN_TOO, "EX L", "EX")
     assert 0.9 < help_.then <= 1
     assert help_.sentence.startswith("Open EX L too, the EX camshaft comes out for it: in spec")
+    job.gap("EX R", "18")  # now it comes out anyway, and EX L is looked at with it
+    assert job.view.status.opened == ("EX L", "EX R")
+    assert not plan_of(job).helps
+    job.gap("EX R", "25")
     job.act(open_too, valve="EX L", opened=True)
     assert not plan_of(job).helps
     state = job.view.status.valves["EX L"]

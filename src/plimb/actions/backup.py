@@ -10,6 +10,7 @@ from datetime import UTC, date, datetime
 from functools import partial
 from pathlib import Path
 
+from plimb.actions.drawer import forget_widths
 from plimb.actions.views import forget
 from plimb.core.errors import BadValue, NotFound
 from plimb.store.copying import copied_whole, looking
@@ -180,6 +181,7 @@ def put_back(database: Database, name: str) -> str:
     with database.alone():
         aside = _put_back(whole, database.path)
     forget()
+    forget_widths()
     assert aside is not None  # it was served
     return aside.name
 

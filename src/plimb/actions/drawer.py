@@ -142,6 +142,11 @@ _WIDTHS: dict[tuple[str, int], frozenset[int | None]] = {}
 """How wide the shims of an engine's revision are, by record and revision: it never changes."""
 
 
+def forget_widths() -> None:
+    """Forget how wide shims are: another record is in the file's place."""
+    _WIDTHS.clear()
+
+
 def _used_widths(session: Session) -> Iterator[tuple[str, int | None]]:
     """Give every engine's label with each diameter that its shims have."""
     record = str(session.connection().engine.url)

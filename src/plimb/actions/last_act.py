@@ -36,7 +36,7 @@ WORDS = (
     ("method", "how it is turned"),
     ("kind", "the kind of job"),
     ("corrected", "what the card says of the job"),
-    ("instrument", "with what it is measured"),
+    ("instrument", "what it is measured with"),
     ("put away", "putting it away"),
     ("engine taken over", "taking the engine over"),
     ("spec", "the spec"),

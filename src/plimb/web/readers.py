@@ -21,6 +21,7 @@ from typing import Any
 from apiflask import APIFlask
 from werkzeug.test import run_wsgi_app
 
+from plimb.actions.drawer import forget_widths
 from plimb.actions.views import forget
 from plimb.store.database import Database
 from plimb.store.turns import Turns
@@ -158,6 +159,7 @@ def _answer_reads(wire: Connection, servers: Connection) -> None:
             if asked is None:
                 database.let_go()
                 forget()
+                forget_widths()
                 wire.send(None)
             else:
                 wire.send(_answered(application, asked))

@@ -131,7 +131,11 @@
     </p>
   {/if}
   {#if complete && !job.entry.draft}{@render explained()}{/if}
-  <Entry {job} what="Gap after fitting" hint="15, 13-15, x, as in Feel.">
+  <Entry
+    {job}
+    what="Gap after fitting"
+    hint="{preferences.unit === 'mm' ? '15, 13-15, x' : '6, 6-7, x'}, as in Feel."
+  >
     {#if turns >= wanted && !job.signed}
       <p class="text-soft flex items-center justify-between text-fine">
         Turned by hand {turns} times.

@@ -88,8 +88,7 @@
       <thead>
         <tr class="border-ink h-8 border-b text-left align-bottom">
           <th scope="col" class="pr-2">Valve</th>
-          <th scope="col" class="pr-2">Found</th>
-          <th scope="col" class="pr-2"></th>
+          <th scope="col" class="pr-2" colspan="2">Found</th>
           <th scope="col" class="pr-2">Shim out</th>
           <th scope="col" class="pr-2">Shim in</th>
           <th scope="col" class="pr-2 max-sm:hidden print:table-cell">Expected</th>

@@ -1,6 +1,6 @@
 """Sure enough to order? What would help where the proof may not pass, and what it buys."""
 
-from collections.abc import Iterable
+from collections.abc import Collection, Iterable
 from dataclasses import dataclass, replace
 from decimal import Decimal
 from enum import StrEnum
@@ -87,8 +87,12 @@ def advise(
     Of the valves that stay shut those that are likelier out than the shop takes for sure.
     """
     found: list[Advice] = []
+    asking = [row for row in request.rows if row.needs_setting(request.policy.act)]
+    # also of valves whose shims nobody has read yet
+    out = {*plan.camshafts_out}
+    out |= {row.clearance.camshaft for row in asking if row.clearance.camshaft_out}
     for row, move in zip(request.rows, plan.moves, strict=True):
-        too = _open_too(request, plan, row, move)
+        too = None if row in asking else _open_too(request, out, row, move)
         if too is not None:
             found.append(replace(too, units=units))
         asked = move.changes or row.verdict is not Verdict.IN
@@ -114,12 +118,15 @@ PLACES = 8
 """So many places between two sizes that a piece nobody has read may lie at are averaged over."""
 
 
-def _open_too(request: PlanRequest, plan: Plan, row: PlanRow, move: Move) -> Advice | None:
-    """Return what another piece would buy for a valve that reads in spec, and is not sure to be."""
+def _open_too(
+    request: PlanRequest, out: Collection[str], row: PlanRow, move: Move
+) -> Advice | None:
+    """Return what another piece would buy for a valve that reads in spec, and is not sure to be.
+
+    Those under a camshaft that is `out` are looked at anyway.
+    """
     shaft = row.clearance.camshaft if row.clearance.camshaft_out else None
-    shut = row.valve not in request.opened_too and (
-        shaft is None or shaft not in plan.camshafts_out
-    )
+    shut = row.valve not in request.opened_too and row.clearance.camshaft not in out
     chance = row.kept_chance(request.policy.doubt)
     by_reading = row.gap is not None and row.spec.check.holds(row.gap.best_nm)
     if move.changes or not shut or not by_reading or chance is None:
