@@ -62,6 +62,8 @@ def check_bought(request, plan, why):
     if hand.fate is Fate.RULED_OUT:
         assert (row.valve, hand.thickness_nm) in request.forbidden
     assert why.move.source is Source.COUNTER
+    own = row.spec.check.holds(row.gap.best_nm) and row.condition is Condition.SOUND
+    assert (hand.own is not None) is own
 
 
 def check(request, plan, why, others):  # noqa: C901 - one line a kind of reason

@@ -21,15 +21,12 @@ def test_nine_rates_in_ten_lie_where_they_are_said_to_and_the_next_check_comes_i
     assert late <= max(1, 0.05 * len(due))
     if checks >= 3:
         reached = [one.check_by / one.first for one in due if one.first > 0]
-        assert np.median(reached) >= (0.45 if LONG else 0.2)
+        assert np.median(reached) >= (0.48 if LONG else 0.2)
 
 
 def test_a_valve_that_wears_three_times_as_fast_is_found_and_few_honest_ones_are():
-    """On engines with more than two valves of a kind; of two nobody can say which is odd."""
-    engines = [one for one in (year(seed, 3, odd=3.0) for seed in range(ENGINES))
-               if len(one.seen.valves) >= 12]  # fmt: skip
-    found = np.mean([one.seen.by_name[one.odd].unusual for one in engines])
-    assert found >= (0.88 if LONG else 0.6)
+    """On engines of 4 to 16 valves; now and then one truly wears twice as fast by itself."""
+    found = np.mean([year(seed, 3, odd=3.0).found for seed in range(ENGINES)])
+    assert found >= (0.88 if LONG else 0.7)
     honest = [year(seed, 3) for seed in range(ENGINES)]
-    false = np.mean([any(valve.unusual for valve in one.seen.valves) for one in honest])
-    assert false <= (0.03 if LONG else 0.1)
+    assert np.mean([bool(one.falsely) for one in honest]) <= (0.03 if LONG else 0.1)

@@ -110,7 +110,7 @@ def test_no_gap_is_provisional_and_is_bought_only_where_nothing_at_hand_is_thin_
         request, plan = planned(row("A", none_below(mm("0.03")), "2.80"), drawer=others)
         move = plan.move("A")
         assert (move.provisional, move.source, plan.cannot) == (True, Source.COUNTER, ())
-        assert "Nothing at hand is thin enough" in reasons(request, plan)["A"].words
+        assert "Nothing to spare is thin enough" in reasons(request, plan)["A"].words
     policy = replace(request.policy, buy=False)
     assert plan_engine(replace(request, policy=policy)).move("A").source is Source.DRAWER
     request = replace(request, policy=policy, drawer=())

@@ -4,6 +4,7 @@ from dataclasses import replace
 from datetime import date
 from decimal import Decimal
 
+import numpy as np
 import pytest
 
 from plimb.core.engine.machine import Measure
@@ -12,7 +13,7 @@ from plimb.core.measure.gap import none_below, point
 from plimb.core.wear.due import By, Outlook, Promise, When, outlook_of, usual_use
 from plimb.core.wear.evenness import evenness
 from plimb.core.wear.forecast import Reach, Why, forecast
-from plimb.core.wear.odd import Odd
+from plimb.core.wear.odd import CLEARLY, Odd, how_much_likelier
 from plimb.core.wear.sentences import head_words, next_check_words, twins, valve_words
 from plimb.core.wear.stack import Check, Piece, Seen
 from plimb.files.engine_file import EngineFile
@@ -184,3 +185,29 @@ def test_evenness_is_told_of_twins_and_of_each_kind_where_all_were_read():
     side = next(row for row in rows if not row.twins)
     assert [(seen.at, seen.apart_nm) for seen in side.checks] == [(9000, mm("0.05"))]
     assert evenness(CLEARANCES, ()) == ()
+
+
+@pytest.mark.parametrize(
+    ("rates", "doubt", "called"),
+    [
+        ([30, 32, 29, 95], 5, [3]),  # µm over the run, of one kind
+        ([30, 32, 29, 95], 60, []),  # nobody can tell
+        ([30, 32, 29, 50], 5, []),  # rates of a kind differ by as much
+        ([30, 400, 29, 31], 5, [1]),
+        ([-20, -18, -22, -19], 5, []),
+        ([30], 5, []),
+    ],
+)
+def test_a_valve_is_called_fast_where_that_is_far_likelier(rates, doubt, called):
+    likelier = how_much_likelier(
+        np.array(rates, float), np.full(len(rates), float(doubt)), np.zeros(len(rates), int)
+    )
+    assert list(np.flatnonzero(likelier > CLEARLY)) == called
+
+
+def test_of_two_valves_the_other_side_helps_to_tell():
+    def with_others(other):
+        rates = np.array([30.0, 110.0, other, other])
+        return how_much_likelier(rates, np.full(4, 4.0), np.array([0, 0, 1, 1]))[1]
+
+    assert with_others(33.0) > with_others(100.0) + 0.5

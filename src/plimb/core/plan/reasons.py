@@ -57,13 +57,15 @@ class Fate(StrEnum):
 class AtHand:
     """The likeliest piece at hand that lands in spec by its best number, and its fate.
 
-    `valve` is the one it serves, or stays in.
+    `valve` is the one it serves, or stays in; `own` how sure the valve's own piece is to be in
+    spec, None where it reads out or is scrap.
     """
 
     fate: Fate
     thickness_nm: int | None = None
     chance: float | None = None
     valve: str | None = None
+    own: float | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -139,7 +141,7 @@ class Why:
 
 def _for_now(why: Why) -> str:
     bought = why.move.source is Source.COUNTER
-    fit = "Nothing at hand is thin enough and not far too thin: buy" if bought else "Fit"
+    fit = "Nothing to spare is thin enough and not far too thin: buy" if bought else "Fit"
     return (
         f"No gap was felt, so no sum can be trusted yet. {fit} "
         f"{why.thick(why.move.thickness_nm)} {'to fit' if bought else _place(why.move)} for now, "
@@ -152,14 +154,15 @@ def _bought(why: Why) -> str:
     assert hand is not None
     size = why.thick(hand.thickness_nm)
     said = {
-        Fate.NONE_LANDS: "Nothing at hand lands in spec.",
+        Fate.NONE_LANDS: f"Nothing {'else ' * (hand.own is not None)}at hand lands in spec.",
         Fate.NEW_WANTED: "Only new pieces are wanted.",
         Fate.SERVES: f"The {size} at hand serves {hand.valve}.",
         Fate.STAYS: f"The {size} that would do stays in {hand.valve}.",
         Fate.RULED_OUT: f"The {size} at hand is ruled out.",
         Fate.LESS_SURE: f"The {size} at hand would be {percent(hand.chance or 0)} sure.",
     }[hand.fate]
-    return f"{said} Buy {why.thick(why.move.thickness_nm)}: {why.sum}, {why.standing}."
+    own = "" if hand.own is None else f"As it is {percent(hand.own)} sure to be in spec. "
+    return f"{own}{said} Buy {why.thick(why.move.thickness_nm)}: {why.sum}, {why.standing}."
 
 
 def _taken(why: Why) -> str:
@@ -237,7 +240,9 @@ class _Look:
             row=row,
             move=move,
             cannot=cannot,
-            at_hand=self._at_hand(row) if because is Because.BOUGHT else None,
+            at_hand=replace(self._at_hand(row), own=self._own(row))
+            if because is Because.BOUGHT
+            else None,
             nearer=self._nearer(row, move) if because is Because.AT_HAND else None,
         )
 
@@ -269,6 +274,12 @@ class _Look:
         if not row.clearance.family.runs:
             return Because.NO_SIZES
         return Because.NOTHING_SERVES if self.request.policy.buy else Because.NOTHING_AT_HAND
+
+    def _own(self, row: PlanRow) -> float | None:
+        """Return how sure the valve's own piece is, where it reads in spec and is sound."""
+        in_spec = row.gap is not None and row.spec.check.holds(row.gap.best_nm)
+        sound = row.condition is Condition.SOUND
+        return row.kept_chance(self.request.policy.doubt) if in_spec and sound else None
 
     def _at_hand(self, row: PlanRow) -> AtHand:
         """Return the likeliest piece at hand for a valve that gets a bought one, and its fate."""
