@@ -86,30 +86,30 @@ def advise(
 
     Of the valves that stay shut those that are likelier out than the shop takes for sure.
     """
-    found: list[Advice] = []
-    asking = [row for row in request.rows if row.needs_setting(request.policy.act)]
+    pairs = list(zip(request.rows, plan.moves, strict=True))
+    asking = {row.valve for row in request.rows if row.needs_setting(request.policy.act)}
     # also of valves whose shims nobody has read yet
-    out = {*plan.camshafts_out}
-    out |= {row.clearance.camshaft for row in asking if row.clearance.camshaft_out}
-    for row, move in zip(request.rows, plan.moves, strict=True):
-        too = None if row in asking else _open_too(request, out, row, move)
-        if too is not None:
-            found.append(replace(too, units=units))
+    out = set(plan.camshafts_out) | {
+        row.clearance.camshaft
+        for row in request.rows
+        if row.valve in asking and row.clearance.camshaft_out
+    }
+    found: list[Advice | None] = []
+    for row, move in pairs:
         asked = move.changes or row.verdict is not Verdict.IN
-        if move.chance is None or move.chance >= NEAR_SURE or not row.known or not asked:
-            continue
-        offers = (
-            _finer(request, row, move, blades),
-            _measure(request, row, move),
-            _either_side(request, row, move),
-        )
-        found += [
-            replace(one, units=units)
-            for one in offers
-            if one is not None and one.then > move.chance + 0.005
-        ]
-    return tuple(found)
+        if asked and row.known and move.chance is not None and move.chance < NEAR_SURE:
+            offers = (
+                _finer(request, row, move, blades),
+                _measure(request, row, move),
+                _either_side(request, row, move),
+            )
+            found += [one for one in offers if one and one.then > move.chance + WORTH_SAYING]
+    found += [_open_too(request, out, row, move) for row, move in pairs if row.valve not in asking]
+    return tuple(replace(one, units=units) for one in found if one)
 
+
+WORTH_SAYING = 0.005
+"""What makes a proof likelier by no more than this is not spoken of (judgement)."""
 
 WORTH_OPENING = 0.1
 """A valve that reads in spec is opened for no less than this in its chance (judgement)."""
