@@ -16,7 +16,7 @@ LINES = (
     ("middle", Way(aim=Aim.MIDDLE)),
     ("tight", Way(aim=Aim.TIGHT)),
     (
-        "advice followed, right one of three",
+        "advice followed, of three",
         Way(finer=True, measured=True, of_three=True, opens_too=True),
     ),
     ("finer, one of each size at hand", Way(finer=True, measured=True, one_of_each=True)),

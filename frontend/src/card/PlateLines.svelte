@@ -86,13 +86,15 @@
   );
   /** A tall plate shows this stage's own figure large. */
   const tall = $derived(size.height >= 70 && size.width >= 104);
-  const room = $derived(Math.max(1, Math.floor((size.height - (tall ? 38 : 25)) / 17)));
+  /** So narrow that the name needs the whole width; the mark goes below it where there is room. */
+  const narrow = $derived(size.width < 80);
+  const room = $derived(
+    Math.max(1, Math.floor((size.height - (tall ? 38 : narrow ? 42 : 25)) / 17)),
+  );
   const wide = $derived(size.width >= 104);
   /** Whether a line has room for its name beside its figure: half a word says nothing. */
   const named = (line: { name: string; value: string; large?: boolean }): boolean =>
     line.name.length * 6 + line.value.length * (line.large && tall ? 11.5 : 7.5) + 24 <= size.width;
-  /** So narrow that the name needs the whole width; the mark goes beside the figure. */
-  const narrow = $derived(size.width < 80);
   /** What fits, the line of this stage first of all. */
   const shown = $derived.by(() => {
     if (lines.length <= room) return lines;
@@ -146,14 +148,15 @@
       {#if wide}<span class="text-tiny">typed</span>{/if}<span class="ml-auto">{draft}…</span>
     </span>
   {:else}
-    {#if narrow && shown.length === 0}{@render mark()}{/if}
+    {#if narrow && (size.height >= 60 || shown.length === 0)}{@render mark()}{/if}
     {#each shown as line (line.name)}
       <span class="flex items-baseline justify-between gap-1 leading-[17px]">
-        {#if narrow}{@render mark()}{/if}
+        {#if narrow && size.height < 60}{@render mark()}{/if}
         {#if wide}<span class={named(line) ? "text-soft min-w-0 truncate text-name" : "sr-only"}
             >{line.name}</span
           >{/if}
         <span
+          style:font-stretch={narrow ? "66%" : null}
           class="figures whitespace-nowrap {line.open ? 'text-now' : ''} {!line.large
             ? 'text-note'
             : tall
