@@ -29,9 +29,9 @@ ALIKE, KINDS_ALIKE = 0.2, 0.7
 standard deviations of their logarithms (judgement)."""
 FASTER = {3.0: 0.6, 6.0: 0.3, 12.0: 0.1}
 """How many times as fast as its kind an odd valve wears, and how likely each is (judgement)."""
-WIDER = 1.2
+WIDER = 1.17
 """A rate is taken to be so much less sure than its readings say (by simulation)."""
-CLEARLY = 2.7
+CLEARLY = 2.6
 """From here on, the logarithm of how much likelier it is, a valve is called fast (simulation)."""
 OPENING = 2.9
 """A rate below nothing by so many deviations is a valve that opens up."""

@@ -15,7 +15,7 @@ from plimb.core.engine.engine import Clearance
 from plimb.core.wear.regression import Fit, Floats, fit
 from plimb.core.wear.stack import Past, Sighting
 
-HAND, FEEL, CALLED = 2.0, 4.0, 1.0
+HAND, FEEL, CALLED = 2.0, 4.0, 1.5
 """How far one day's hand is off with every gap, and with each anew beyond what its ends say, where
 it was left as a bracket and where it was called (standard, µm; judgement)."""
 ANY, ANY_RATE = 5000.0, 1000.0
