@@ -31,7 +31,7 @@ FASTER = {3.0: 0.6, 6.0: 0.3, 12.0: 0.1}
 """How many times as fast as its kind an odd valve wears, and how likely each is (judgement)."""
 WIDER = 1.17
 """A rate is taken to be so much less sure than its readings say (by simulation)."""
-CLEARLY = 2.6
+CLEARLY = 3.0
 """From here on, the logarithm of how much likelier it is, a valve is called fast (simulation)."""
 OPENING = 2.9
 """A rate below nothing by so many deviations is a valve that opens up."""
