@@ -24,7 +24,7 @@ from plimb.core.plan.rows import PlanRow, plan_row
 from plimb.core.plan.search import alternatives, instead, plan_engine
 from plimb.core.shim.family import Kind
 from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
-from plimb.core.shim.sum import Window
+from plimb.core.shim.sum import School, Window
 from plimb.core.words import sure
 from plimb.store.cards import get_card
 from plimb.store.families import core_family, families, family_among
@@ -164,15 +164,19 @@ def request_of(
     return PlanRequest(
         rows=tuple(rows),
         drawer=tuple(_stocks(at_hand, kinds, trust)),
-        policy=Policy(
-            school=school,
-            act=around.kind.sets or card.act,
-            reuse=card.reuse,
-            round_cost=None if shop.round_cost is None else Decimal(shop.round_cost),
-        ),
+        policy=_policy(card, status, school, shop.round_cost),
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
         opened_too=engine.named(card.opened_too),
+    )
+
+
+def _policy(card: CardRow, status: JobStatus, school: School, round_cost: str | None) -> Policy:
+    return Policy(
+        school=school,
+        act=status.around.kind.sets or card.act,
+        reuse=card.reuse,
+        round_cost=None if round_cost is None else Decimal(round_cost),
     )
 
 

@@ -147,7 +147,7 @@ class Candidates:
         counter has such a size, else any that is thinner than what is in.
         """
         most = self.levels.enough[:, None]
-        near: Mask = (thick <= most) & (thick >= most - TOO_THIN_NM)
+        near = (thick <= most) & (thick >= most - TOO_THIN_NM)
         sold = np.array(
             [
                 self.policy.buy and any(size <= enough for size in row.clearance.family.sizes())
@@ -155,7 +155,8 @@ class Candidates:
             ],
             dtype=bool,
         )
-        return near | ~(self.levels.lost & sold)[:, None]
+        useful: Mask = near | ~(self.levels.lost & sold)[:, None]
+        return useful
 
     def _apart_anyway(self) -> Mask:
         """Return whose pieces are at hand whatever is done for valves without a gap.

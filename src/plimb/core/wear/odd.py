@@ -80,7 +80,7 @@ def how_much_likelier(rates: Floats, doubts: Floats, kinds: Floats) -> Floats:
     off = (rates[:, None] - np.exp(LOGS)[None, :]) / (WIDER * doubts[:, None])
     fits = np.exp((off**2).min(axis=1, keepdims=True) / 2 - off**2 / 2)
     alike = np.log(fits @ _about(1.0, ALIKE).T + NEVER)
-    odd = sum(share * _about(times, ALIKE) for times, share in FASTER.items())
+    odd = np.sum([share * _about(times, ALIKE) for times, share in FASTER.items()], axis=0)
     fast = np.log(fits @ odd.T + NEVER)
     places = np.searchsorted(np.unique(kinds), kinds)
     means = np.zeros((places.max() + 1, len(LOGS)))
@@ -95,8 +95,9 @@ def how_much_likelier(rates: Floats, doubts: Floats, kinds: Floats) -> Floats:
 def _about(times: float, differ: float) -> Floats:
     """Return how likely each rate is about so many times each mean (means down, rates across)."""
     off = (LOGS[None, :] - LOGS[:, None] - np.log(times)) / differ
-    shares: Floats = np.exp(-(off**2) / 2)
-    return shares / np.maximum(shares.sum(axis=1, keepdims=True), NEVER)
+    near: Floats = np.exp(-(off**2) / 2)
+    shares: Floats = near / np.maximum(near.sum(axis=1, keepdims=True), NEVER)
+    return shares
 
 
 def _over_kinds(logs: Floats) -> Floats:
