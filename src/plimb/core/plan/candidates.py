@@ -126,7 +126,8 @@ class Candidates:
         known = np.array([row.known for row in self.rows], dtype=bool)[:, None]
         allowed: Mask = (off <= 0) | (np.maximum(off, 1) < kept_off)
         allowed &= (np.array(of_row)[:, None] == of_column) & there & known
-        allowed &= self._near_enough(thick)
+        if self.levels.lost.any():
+            allowed &= self._near_enough(thick)
         allowed &= self.policy.reuse
         allowed[:, :n] &= ~self.levels.lost[:, None] | self._apart_anyway()[None, :]
         for at, row in enumerate(self.rows):
