@@ -128,8 +128,7 @@ def _open_too(
     shaft = row.clearance.camshaft if row.clearance.camshaft_out else None
     shut = row.valve not in request.opened_too and row.clearance.camshaft not in out
     chance = row.kept_chance(request.policy.doubt)
-    by_reading = row.gap is not None and row.spec.check.holds(row.gap.best_nm)
-    if move.changes or not shut or not by_reading or chance is None:
+    if move.changes or not shut or not row.reads_in or chance is None:
         return None
     sizes = row.clearance.family.sizes()
     if chance >= request.policy.sure or len(sizes) < 2:
@@ -223,7 +222,7 @@ def _either_side(request: PlanRequest, row: PlanRow, move: Move) -> Advice | Non
     useful = tuple(
         size
         for size in (*thinner, *thicker)
-        if any_passes(request, row, (move.thickness_nm, size)) > alone + 0.005
+        if any_passes(request, row, (move.thickness_nm, size)) > alone + WORTH_SAYING
     )
     if not useful:
         return None

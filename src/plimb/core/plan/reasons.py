@@ -277,9 +277,8 @@ class _Look:
 
     def _own(self, row: PlanRow) -> float | None:
         """Return how sure the valve's own piece is, where it reads in spec and is sound."""
-        in_spec = row.gap is not None and row.spec.check.holds(row.gap.best_nm)
         sound = row.condition is Condition.SOUND
-        return row.kept_chance(self.request.policy.doubt) if in_spec and sound else None
+        return row.kept_chance(self.request.policy.doubt) if row.reads_in and sound else None
 
     def _at_hand(self, row: PlanRow) -> AtHand:
         """Return the likeliest piece at hand for a valve that gets a bought one, and its fate."""

@@ -54,6 +54,11 @@ class PlanRow:
         return judge(self.gap, self.spec.check) if self.gap else None
 
     @property
+    def reads_in(self) -> bool:
+        """Whether its best number is in the check range."""
+        return self.gap is not None and self.spec.check.holds(self.gap.best_nm)
+
+    @property
     def lost(self) -> bool:
         """Whether no gap was found."""
         return self.gap is not None and self.gap.none_found

@@ -7,6 +7,7 @@ valve, kinds differ from one another, and how fast the engine wears on the whole
 
 from collections.abc import Mapping, Sequence
 from enum import StrEnum
+from functools import lru_cache
 from itertools import pairwise
 
 import numpy as np
@@ -77,6 +78,8 @@ def how_much_likelier(rates: Floats, doubts: Floats, kinds: Floats) -> Floats:
     Returns:
         Natural logarithms of the ratio to all of them being alike; 0 says nothing either way.
     """
+    from scipy.special import logsumexp
+
     off = (rates[:, None] - np.exp(LOGS)[None, :]) / (WIDER * doubts[:, None])
     fits = np.exp((off**2).min(axis=1, keepdims=True) / 2 - off**2 / 2)
     alike = np.log(fits @ _about(1.0, ALIKE).T + NEVER)
@@ -86,12 +89,14 @@ def how_much_likelier(rates: Floats, doubts: Floats, kinds: Floats) -> Floats:
     means = np.zeros((places.max() + 1, len(LOGS)))
     np.add.at(means, places, alike)
     of_kind = _over_kinds(means)
-    nothing_odd = _whole(of_kind.sum(axis=0))
+    nothing_odd = logsumexp(of_kind.sum(axis=0))
     with_it = _over_kinds(means[places] - alike + fast)
-    found: Floats = _whole(of_kind.sum(axis=0) - of_kind[places] + with_it) - nothing_odd
+    whole = logsumexp(of_kind.sum(axis=0) - of_kind[places] + with_it, axis=-1)
+    found: Floats = whole - nothing_odd
     return found
 
 
+@lru_cache(maxsize=8)
 def _about(times: float, differ: float) -> Floats:
     """Return how likely each rate is about so many times each mean (means down, rates across)."""
     off = (LOGS[None, :] - LOGS[:, None] - np.log(times)) / differ
@@ -104,13 +109,6 @@ def _over_kinds(logs: Floats) -> Floats:
     """Return how likely each kind's readings are about each mean of the engine, as logarithms."""
     most = logs.max(axis=-1, keepdims=True)
     found: Floats = np.log(np.exp(logs - most) @ _about(1.0, KINDS_ALIKE).T + NEVER) + most
-    return found
-
-
-def _whole(logs: Floats) -> Floats:
-    """Return the logarithm of what likelihoods add up to."""
-    most = logs.max(axis=-1, keepdims=True)
-    found: Floats = np.log(np.exp(logs - most).sum(axis=-1)) + most[..., 0]
     return found
 
 
