@@ -1081,6 +1081,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/interval": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read an interval as it is typed: `14 000`, `14,000`, `62.5`. */
+        post: operations["post_engines_read_interval"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/spec": {
         parameters: {
             query?: never;
@@ -2131,7 +2148,7 @@ export interface components {
              * Distance
              * @default null
              */
-            distance: number | null;
+            distance: number | string | null;
             /** Engine Id */
             engine_id: number;
             /**
@@ -2807,7 +2824,7 @@ export interface components {
          */
         FactsIn: {
             /** Distance */
-            distance: number | null;
+            distance: number | string | null;
             /** Hours */
             hours: string | null;
             /** Key */
@@ -3417,6 +3434,22 @@ export interface components {
             key: string;
             /** Version */
             version: number;
+        };
+        /**
+         * MeterIn
+         * @description What a meter counts up to, as it is typed.
+         */
+        MeterIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * MeterOut
+         * @description The number, None where nothing is typed.
+         */
+        MeterOut: {
+            /** Count */
+            count: number | null;
         };
         /**
          * Method
@@ -4446,7 +4479,7 @@ export interface components {
              * Next Distance
              * @default null
              */
-            next_distance: number | null;
+            next_distance: number | string | null;
             /**
              * Next Hours
              * @default null
@@ -11082,6 +11115,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DraftOut"];
+                };
+            };
+            /** @description Refused */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+            /** @description Refused */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefusalOut"];
+                };
+            };
+        };
+    };
+    post_engines_read_interval: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeterIn"];
+            };
+        };
+        responses: {
+            /** @description Successful response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeterOut"];
                 };
             };
             /** @description Refused */

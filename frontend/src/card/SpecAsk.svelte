@@ -13,20 +13,24 @@
   let text = $state("");
   let room = $state("");
   let unit = $state(preferences.unit);
-  /** One figure alone says nothing of what is still right. */
-  const oneFigure = $derived(job.refusal?.field === "room");
+  /** One figure alone says nothing of what is still right: the field for that stays once asked for. */
+  let oneFigure = $state(false);
+  $effect(() => {
+    if (job.refusal?.field === "room") oneFigure = true;
+  });
 
   async function enter(): Promise<void> {
     if (!valve) return;
     const { side, action } = valve;
-    if (await job.act(job.acts.spec({ side, action, text, room, unit }))) [text, room] = ["", ""];
+    if (!(await job.act(job.acts.spec({ side, action, text, room, unit })))) return;
+    [text, room, oneFigure] = ["", "", false];
   }
 </script>
 
 {#if valve && !valve.spec && !job.signed}
   <Form
     class="border-now bg-wash grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2 border-l-4 py-2 pr-2 pl-3"
-    refusal={job.refusal?.field === "spec" || oneFigure ? job.refusal : null}
+    refusal={["spec", "room"].includes(job.refusal?.field ?? "") ? job.refusal : null}
     onsend={enter}
   >
     <p class="col-span-2 leading-5">
@@ -48,9 +52,9 @@
       items={["mm", { value: "in", label: "inch" }]}
       onchange={(to) => (unit = to)}
     />
-    {#if oneFigure || room}
+    {#if oneFigure}
       <Field
-        label="How far off is still right, by this shop"
+        label="The manual gives one figure. How much more or less do you allow?"
         class="col-span-2"
         kind="figures"
         at="room"

@@ -4,7 +4,7 @@
 
   let {
     label,
-    checked = $bindable(false),
+    checked = $bindable(),
     class: more = "",
     ...rest
   }: { label: string; class?: string } & HTMLInputAttributes = $props();

@@ -2,11 +2,12 @@
   /** One field with its label; what is wrong with it shows on its edge. */
   import type { HTMLInputAttributes } from "svelte/elements";
   import Help from "./Help.svelte";
-  import { refusedField } from "./refused";
+  import Offers from "./Offers.svelte";
+  import { refusedOf } from "./refused";
 
   let {
     label,
-    value = $bindable(""),
+    value = $bindable(),
     class: place = "block",
     look = "text-soft",
     input = "",
@@ -17,7 +18,7 @@
     ...rest
   }: {
     label: string;
-    value?: string | number | null;
+    value?: string | number | null | undefined;
     /** Classes of the label around it. */
     class?: string;
     /** Classes of the label's words. */
@@ -33,8 +34,20 @@
     invalid?: boolean;
   } & Omit<HTMLInputAttributes, "value" | "class"> = $props();
 
-  const refused = refusedField();
+  const refusal = refusedOf();
+  const refused = $derived(at !== "" && refusal().field === at);
+  /** Offered until one of them is taken. */
+  const offers = $derived(refused ? refusal().offers : []);
   const id = $props.id();
+  let box = $state<HTMLInputElement>();
+
+  /** Type what was offered, as fingers would: whoever listens to the field hears of it. */
+  function type(offer: string): void {
+    if (!box) return;
+    box.value = offer;
+    box.dispatchEvent(new InputEvent("input", { bubbles: true }));
+    box.focus();
+  }
   const modes = {
     text: undefined,
     figures: undefined,
@@ -49,7 +62,8 @@
     class="field {kind === 'text' ? '' : 'figures'} {input}"
     inputmode={modes[kind]}
     bind:value
-    aria-invalid={invalid || (at !== "" && refused() === at)}
+    bind:this={box}
+    aria-invalid={invalid || refused}
     {...rest}
   />
 {/snippet}
@@ -66,4 +80,7 @@
     <span class={look}>{label}</span>
     {@render field()}
   </label>
+{/if}
+{#if offers.length && !offers.includes(`${value}`)}
+  <Offers {offers} onpick={type} class="col-span-full" />
 {/if}

@@ -20,7 +20,9 @@
     foot?: Snippet;
   } = $props();
 
-  tellFields(() => (refusal && typeof refusal !== "string" ? refusal.field : null));
+  tellFields(() =>
+    refusal && typeof refusal !== "string" ? refusal : { field: null, offers: [] },
+  );
   /** Pressed twice it is sent once: not again before the first time is through. */
   let sending = false;
   async function send(): Promise<void> {

@@ -8,6 +8,7 @@ export { default as Field } from "./Field.svelte";
 export { default as Form } from "./Form.svelte";
 export { default as GapMark } from "./GapMark.svelte";
 export { default as Notice } from "./Notice.svelte";
+export { default as Offers } from "./Offers.svelte";
 export { default as Pair } from "./Pair.svelte";
 export { default as PlaceFrame } from "./PlaceFrame.svelte";
 export { default as RadioGroup } from "./RadioGroup.svelte";

@@ -1,15 +1,22 @@
-/** Which of its fields a form was refused for: told by the form to the fields inside it. */
+/** What a form was refused for: told by the form to the fields inside it. */
 import { createContext } from "svelte";
 
-const [get, set] = createContext<() => string | null>();
+export interface Refused {
+  readonly field: string | null;
+  /** What could be typed instead. */
+  readonly offers: readonly string[];
+}
+
+const NOTHING: Refused = { field: null, offers: [] };
+const [get, set] = createContext<() => Refused>();
 
 export const tellFields = set;
 
-/** The field that the form around was refused for; none outside of a form. */
-export function refusedField(): () => string | null {
+/** What the form around was refused for; nothing outside of a form. */
+export function refusedOf(): () => Refused {
   try {
     return get();
   } catch {
-    return () => null;
+    return () => NOTHING;
   }
 }

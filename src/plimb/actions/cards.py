@@ -20,7 +20,7 @@ from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.summary import summary_of
 from plimb.core.job.tray import Part, check_tray
 from plimb.core.job.valve import ValveRecord
-from plimb.core.lengths import decimal_in
+from plimb.core.lengths import meter_in
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
@@ -196,7 +196,7 @@ def known_valve(card: CardRow, valve: str) -> Clearance:
 
 def hours_in(text: str | None) -> Decimal | None:
     """Return hours as typed, `62.5`, None where none are; BadValue if they cannot be."""
-    hours = decimal_in(text, "hours")
+    hours = meter_in(text, "hours")
     if hours is not None and not 0 <= hours <= FAR_KM:
         raise BadValue(f"A run lies between 0 and {FAR_KM} hours.", field="hours")
     return hours
@@ -213,8 +213,17 @@ def required(text: str, field: str, sentence: str) -> str:
     return text.strip()
 
 
-def distance_in(distance: int | None, measure: Measure) -> dict[str, int | None]:
+Distance = int | str | None
+"""What a machine has run: counted, or as somebody typed it; None where nobody noted it."""
+
+
+def distance_in(distance: Distance, measure: Measure) -> dict[str, int | None]:
     """Return a distance as the card keeps it, by its unit; BadValue where it cannot be."""
+    if isinstance(distance, str):
+        typed = meter_in(distance, "distance", decimals=False)
+        if typed is not None and typed != int(typed):
+            raise BadValue("Write the distance as a whole number, such as 14000.", field="distance")
+        distance = None if typed is None else int(typed)
     if distance is not None and not 0 <= distance <= FAR_KM:
         raise BadValue(f"A distance lies between 0 and {FAR_KM} {measure.words}.", field="distance")
     miles = measure is Measure.MILES

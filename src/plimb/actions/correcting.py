@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from plimb.actions.cards import OnCard, act, distance_in, hours_in, required
+from plimb.actions.cards import Distance, OnCard, act, distance_in, hours_in, required
 from plimb.actions.opening import Amount, become
 from plimb.actions.remembering import on_engine
 from plimb.core.engine.engine import Side
@@ -11,7 +11,7 @@ from plimb.core.engine.machine import Measure
 from plimb.core.errors import NotReady
 from plimb.core.job.kinds import JobKind
 from plimb.core.lengths import Unit
-from plimb.core.measure.limits import parse_spec
+from plimb.core.measure.printed import parse_spec
 from plimb.files.engine_file import parsed_engine
 from plimb.files.printed import as_printed
 from plimb.store.engines import newest_revision
@@ -21,7 +21,7 @@ from plimb.store.tables.shop import InstrumentRow
 
 @act("corrected {reason} {distance} {measure} {hours} {opened_by}")
 def correct_card(
-    on: OnCard, *, reason: str, distance: int | None, hours: str | None, opened_by: str,
+    on: OnCard, *, reason: str, distance: Distance, hours: str | None, opened_by: str,
     measure: Measure = Measure.KM,
 ) -> None:  # fmt: skip
     """Correct why, at what run and by whom the work is done.

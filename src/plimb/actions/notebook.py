@@ -13,7 +13,7 @@ from plimb.actions.years import keep_outlook, past_of_engine
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.machine import Measure
 from plimb.core.errors import BadValue
-from plimb.core.lengths import Unit, decimal_in
+from plimb.core.lengths import Unit, meter_in
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.shorthand import parse_reading
 from plimb.core.measure.uncertainty import USUAL_DOUBT
@@ -220,7 +220,7 @@ def _rows(
 
 def _row(row: Mapping[str, str], engine: Engine, units: Units) -> _Read:
     one = engine.clearance(row["valve"])
-    at = decimal_in(row.get("counter", "").replace(" ", "") or None, "counter")
+    at = meter_in(row.get("counter"), "counter", decimals=False)
     if at is not None and not 0 <= at <= FAR_KM:
         raise BadValue(f"A counter lies between 0 and {FAR_KM}.", field="counter")
 

@@ -6,6 +6,7 @@ from datetime import datetime
 from sqlalchemy.orm import Session
 
 from plimb.actions.cards import (
+    Distance,
     OnCard,
     Written,
     distance_in,
@@ -47,7 +48,7 @@ def open_card(
     opened_by: str,
     reason: str,
     now: datetime,
-    distance: int | None = None,
+    distance: Distance = None,
     measure: Measure | None = None,
     hours: str | None = None,
     kind: JobKind = JobKind.SET,

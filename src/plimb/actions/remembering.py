@@ -14,7 +14,7 @@ from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import BoltGroup
 from plimb.core.job.stages import Stage
-from plimb.core.lengths import decimal_in
+from plimb.core.lengths import meter_in
 from plimb.files.engine_file import machine_as_json, parsed_engine
 from plimb.store.engines import newest_revision, revise_engine
 from plimb.store.rows import numbered
@@ -107,7 +107,7 @@ def note_machine(
     Raises:
         BadValue: An interval that is no number, or not above nothing.
     """
-    every = decimal_in(interval, "interval")
+    every = meter_in(interval, "interval", decimals=False)
     if every is not None and not 0 < every <= Decimal(1_000_000):
         raise BadValue("An interval lies between 1 and 1 000 000.", field="interval")
     remember(

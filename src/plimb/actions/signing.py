@@ -6,7 +6,7 @@ from sqlalchemy.orm import Session
 
 from plimb.actions.billing import bill_for
 from plimb.actions.card_view import CardView
-from plimb.actions.cards import OnCard, Written, act, distance_in, hours_in, required
+from plimb.actions.cards import Distance, OnCard, Written, act, distance_in, hours_in, required
 from plimb.actions.custody import settle_pieces
 from plimb.actions.finding import keep_words
 from plimb.actions.remembering import keep_up
@@ -41,7 +41,7 @@ from plimb.store.tables.card import AmendmentRow, CardRow
 
 @act("sign")
 def sign_card(
-    on: OnCard, *, signed_by: str, remarks: str, next_distance: int | None = None,
+    on: OnCard, *, signed_by: str, remarks: str, next_distance: Distance = None,
     next_hours: str | None = None, next_on: date | None = None,
 ) -> None:  # fmt: skip
     """Sign the card; from then on nothing on it changes.

@@ -8,7 +8,7 @@ import click
 
 from plimb.cli.root import json_option, main
 from plimb.core.lengths import Unit, parse_length, show, to_float
-from plimb.core.measure.limits import parse_spec
+from plimb.core.measure.printed import parse_spec
 from plimb.core.measure.shorthand import parse_reading
 from plimb.core.measure.uncertainty import SURE
 from plimb.core.shim.family import COMMON_KIT, Family, parse_run

@@ -46,6 +46,19 @@ class Ambiguous(BadValue):
         self.offers = tuple(f"{marking}={size}" for size in shown)
 
 
+class TwoMeanings(BadValue):
+    """Something typed that can mean more than one thing, so that somebody has to say which.
+
+    `offers` is what to type instead, one text for each meaning.
+    """
+
+    code = "two_meanings"
+
+    def __init__(self, sentence: str, *, field: str, offers: tuple[str, ...]) -> None:
+        super().__init__(sentence, field=field)
+        self.offers = offers
+
+
 class NotFound(PlimbError):
     """What was asked for is not in the shop's record."""
 

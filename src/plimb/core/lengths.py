@@ -10,7 +10,7 @@ from enum import StrEnum
 from fractions import Fraction
 from functools import lru_cache
 
-from plimb.core.errors import BadValue
+from plimb.core.errors import BadValue, TwoMeanings
 
 NM_PER_MM = 1_000_000
 NM_PER_INCH = 25_400_000
@@ -64,6 +64,46 @@ def decimal_in(text: str | None, field: str) -> Decimal | None:
     if not number.is_finite():
         raise BadValue(f"{field} “{text.strip()}” is not a number.", field=field)
     return number
+
+
+_BLANKS = r" '’\u00a0\u2009\u202f"
+_BY_BLANKS = re.compile(rf"[1-9]\d{{0,2}}(?:[{_BLANKS}]\d{{3}})+(?=\D?\d*$)", re.ASCII)
+_GROUPED = re.compile(r"(?P<first>[1-9]\d{0,2})(?P<rest>(?:(?P<by>[.,])\d{3})(?:(?P=by)\d{3})*)"
+                      r"(?:(?!(?P=by))[.,]\d{1,2})?", re.ASCII)  # fmt: skip
+
+
+def meter_in(text: str | None, field: str, *, decimals: bool = True) -> Decimal | None:
+    """Return what a meter shows or counts up to, as typed: `14 000`, `14,000`, `62.5`.
+
+    A comma before three digits parts thousands, as a manual prints them. A point before three
+    digits may part thousands or decimals, and so may a comma where decimals are usual: it is
+    asked. None for an empty field.
+
+    Args:
+        text: As typed.
+        field: What it is called where it is refused.
+        decimals: Whether parts of the unit are usual, as they are for hours.
+
+    Raises:
+        TwoMeanings: It may be a thousand times as much.
+        BadValue: It cannot be read.
+    """
+    bare = (text or "").strip()
+    if _BY_BLANKS.match(bare):
+        return decimal_in(re.sub(f"[{_BLANKS}]", "", bare), field)
+    found = _GROUPED.fullmatch(bare)
+    if found is None:
+        return decimal_in(text, field)
+    whole = (found["first"] + found["rest"]).replace(found["by"], "")
+    rest = bare[found.end("rest") :].replace(",", ".")
+    sure = rest or len(found["rest"]) > 4 or (found["by"] == "," and not decimals)
+    if sure:
+        return Decimal(whole + rest)
+    small = f"{Decimal(bare.replace(',', '.')).normalize():f}"
+    large = f"{int(whole):,}".replace(",", " ")
+    raise TwoMeanings(
+        f"“{bare}” can be {small} or {large}. Which is it?", field=field, offers=(small, large)
+    )
 
 
 def parse_length(text: str, unit: Unit, *, field: str) -> int:

@@ -15,8 +15,8 @@ from plimb.actions.engines import (
     register_engine,
     revise,
 )
-from plimb.core.lengths import Unit
-from plimb.core.measure.limits import parse_spec
+from plimb.core.lengths import Unit, meter_in
+from plimb.core.measure.printed import parse_spec
 from plimb.files.printed import as_printed
 from plimb.files.readings import number_in
 from plimb.files.starting_point import Start, starting_point
@@ -139,3 +139,24 @@ def read_printed(json_data: PrintedIn) -> PrintedOut:
     spec = parse_spec(json_data.text, json_data.unit, json_data.room)
     low, high = (number_in(nm, json_data.unit) for nm in (spec.check.low_nm, spec.check.high_nm))
     return PrintedOut(parts=as_printed(spec, json_data.unit), low=low, high=high)
+
+
+class MeterIn(Sent):
+    """What a meter counts up to, as it is typed."""
+
+    text: Short
+
+
+class MeterOut(Answer):
+    """The number, None where nothing is typed."""
+
+    count: float | None
+
+
+@blueprint.post("/engines/interval")
+@blueprint.input(MeterIn)
+@blueprint.output(MeterOut)
+def read_interval(json_data: MeterIn) -> MeterOut:
+    """Read an interval as it is typed: `14 000`, `14,000`, `62.5`."""
+    count = meter_in(json_data.text, "interval", decimals=False)
+    return MeterOut(count=None if count is None else float(count))

@@ -20,6 +20,7 @@ from plimb.core.errors import (
     PieceMoved,
     PlimbError,
     StaleVersion,
+    TwoMeanings,
     WrongCode,
 )
 from plimb.store.database import trouble
@@ -28,6 +29,7 @@ from plimb.web.log import request_id
 STATUS: dict[type[PlimbError], int] = {
     BadValue: 422,
     Ambiguous: 422,
+    TwoMeanings: 422,
     NotFound: 404,
     StaleVersion: 409,
     CardSigned: 409,

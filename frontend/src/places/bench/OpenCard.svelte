@@ -1,11 +1,10 @@
 <script lang="ts">
   /** Open a card: which engine, what kind of job, who, why, and how far it has run. */
   import kinds from "../../api/kinds.json";
-  import { Refusal, answer, api, type EngineLine, type Schemas } from "../../api/client";
+  import { answer, api, type EngineLine, type Schemas } from "../../api/client";
   import KindFields from "../../card/KindFields.svelte";
   import RunFields from "../../card/RunFields.svelte";
   import { Button, Dialog, Field, Form, Select } from "../../kit";
-  import { whole } from "../../kit/numbers";
   import { Attempt } from "../../state/attempt.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import { people } from "../../state/people.svelte";
@@ -58,18 +57,15 @@
   const measure = $derived(measured ?? (engine?.counter === "mi" ? "mi" : "km"));
 
   async function submit(): Promise<void> {
-    const run = whole(distance);
     const one = kinds.jobs.find((row) => row.value === kind)?.one ?? false;
     await attempt.at(async () => {
-      if (Number.isNaN(run))
-        throw new Refusal("bad", "Write the distance as a whole number.", "distance");
       const card = await answer(
         api.POST("/api/cards", {
           body: {
             engine_id: engine?.id ?? 0,
             opened_by: people.name(who),
             reason: why,
-            distance: run,
+            distance: distance.trim() || null,
             measure,
             hours: hours.trim() || null,
             kind,

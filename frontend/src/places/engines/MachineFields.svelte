@@ -1,13 +1,19 @@
 <script lang="ts">
   /** The machine around the engine: whose it is, its counter, the maker's interval, its bolts. */
   import { COUNTERS } from "../../card/counters";
-  import { Field, Select } from "../../kit";
+  import { Field, Offers, Select } from "../../kit";
   import type { EngineDocument } from "./document";
   import type { EngineState } from "./engine.svelte";
 
   let { engine, file }: { engine: EngineState; file: EngineDocument } = $props();
 
   const of = $derived(file.engine);
+  /** As typed, which stands even where it cannot be read. */
+  let interval = $state<string>();
+  function type(text: string): void {
+    interval = text;
+    engine.interval(text);
+  }
 </script>
 
 <fieldset>
@@ -35,11 +41,17 @@
     <Field
       label="The maker’s interval, by that counter"
       help="How often the maker wants the clearances checked, from the maintenance table: a number in the counter’s unit, such as 12000 or 30."
-      kind="decimal"
-      value={of.interval ?? ""}
+      kind="figures"
+      value={interval ?? of.interval ?? ""}
       invalid={engine.faults.has("Interval")}
-      oninput={engine.reads("Interval", (to) => (of.interval = to ?? null), true)}
+      oninput={(event) => type(event.currentTarget.value)}
     />
+    {#if engine.faults.has("Interval")}
+      <div class="col-span-full flex flex-wrap items-center gap-2">
+        <p class="text-tight font-[560]" role="alert">{engine.faults.get("Interval")}</p>
+        <Offers offers={engine.offered.get("Interval")?.offers ?? []} onpick={type} />
+      </div>
+    {/if}
     <Field
       label="How the camshaft caps are marked"
       value={of.caps ?? ""}

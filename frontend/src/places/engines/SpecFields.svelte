@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The spec as printed: a range a side, a closer or a single valve, and the units it is in. */
-  import { Button, Field, Pair, Select } from "../../kit";
+  import { Button, Field, Offers, Pair, Select } from "../../kit";
   import type { EngineDocument, SpecDocument } from "./document";
   import type { EngineState } from "./engine.svelte";
 
@@ -27,20 +27,49 @@
   }
   const setTo = (of: SpecDocument): string =>
     of.set_min === undefined || of.set_max === undefined ? "" : `${of.set_min}-${of.set_max}`;
+  interface Typed {
+    text?: string;
+    room?: string;
+    set?: string;
+  }
   /** As typed, which stands even where it cannot be read. */
-  let typed = $state<Record<string, { text?: string; room?: string; set?: string }>>({});
+  let typed = $state<Record<string, Typed>>({});
   const inch = $derived(file.unit === "in");
 
-  function type(name: string, spec: SpecDocument, what: "text" | "room" | "set", to: string): void {
-    typed[name] = { ...typed[name], [what]: to };
-    if (what === "set") engine.setRange(`${name}, set to`, spec, to);
-    else {
-      const { text = printed(spec), room = `${spec.room ?? ""}` } = typed[name];
-      engine.printed(`${name} spec`, spec, text, room);
+  function type(name: string, spec: SpecDocument, change: Typed): void {
+    // all that stands in the fields is theirs from the first key on: what is read follows it
+    const now = {
+      text: printed(spec),
+      room: `${spec.room ?? ""}`,
+      set: setTo(spec),
+      ...typed[name],
+      ...change,
+    };
+    typed[name] = now;
+    if (change.set !== undefined) engine.setRange(`${name}, set to`, spec, now.set);
+    else engine.printed(`${name} spec`, spec, now.text, now.room);
+  }
+  /** What was typed is read anew in another unit. */
+  function readIn(unit: "mm" | "in"): void {
+    file.shim_unit ??= file.unit ?? "mm";
+    file.unit = unit;
+    for (const { name, spec } of specs) {
+      const text = typed[name];
+      if (!spec || !text) continue;
+      type(name, spec, { text: text.text ?? "" });
+      if (text.set) type(name, spec, { set: text.set });
     }
+    engine.redraw();
   }
   const asksRoom = (name: string, spec: SpecDocument): boolean =>
-    spec.room !== undefined || engine.faults.get(`${name} spec`)?.includes("one figure") === true;
+    spec.room !== undefined || engine.oneFigure.has(`${name} spec`);
+  /** What could be typed instead, and what it is typed as. */
+  function offered(name: string): { offers: readonly string[]; at: keyof Typed } {
+    const set = engine.offered.get(`${name}, set to`);
+    const asked = engine.offered.get(`${name} spec`);
+    const at = set ? "set" : asked?.field === "room" ? "room" : "text";
+    return { offers: (set ?? asked)?.offers ?? [], at };
+  }
 </script>
 
 <fieldset>
@@ -52,11 +81,7 @@
         label="Unit of the gaps in the manual"
         value={file.unit ?? "mm"}
         items={["mm", { value: "in", label: "inch" }]}
-        onchange={(unit) => {
-          file.shim_unit ??= file.unit ?? "mm";
-          file.unit = unit;
-          engine.redraw();
-        }}
+        onchange={readIn}
       />
     </span>
     <span class="flex items-center gap-2">
@@ -91,7 +116,7 @@
           value={typed[one.name]?.text ?? printed(spec)}
           placeholder={inch ? ".004-.006" : "0.10-0.15"}
           invalid={engine.faults.has(`${one.name} spec`)}
-          oninput={(event) => type(one.name, spec, "text", event.currentTarget.value)}
+          oninput={(event) => type(one.name, spec, { text: event.currentTarget.value })}
         />
         <Field
           label="set to, if printed"
@@ -100,7 +125,7 @@
           help="Some makers print two ranges: a wider one to leave alone, and this narrower one to set to once it is apart. Mostly there is none."
           value={typed[one.name]?.set ?? setTo(spec)}
           invalid={engine.faults.has(`${one.name}, set to`)}
-          oninput={(event) => type(one.name, spec, "set", event.currentTarget.value)}
+          oninput={(event) => type(one.name, spec, { set: event.currentTarget.value })}
         />
         <Field
           label="aim"
@@ -113,16 +138,24 @@
         />
         {#if asksRoom(one.name, spec)}
           <Field
-            label="one figure: how far off is still right, by this shop"
+            label="The manual gives one figure. How much more or less do you allow?"
             class="col-span-3"
             kind="decimal"
             aria-label="{one.name}, the shop’s own room"
             value={typed[one.name]?.room ?? spec.room ?? ""}
             placeholder={inch ? ".001" : "0.03"}
-            oninput={(event) => type(one.name, spec, "room", event.currentTarget.value)}
+            oninput={(event) => type(one.name, spec, { room: event.currentTarget.value })}
           />
         {/if}
-        {#if fault}<p class="text-tight col-span-3 font-[560]" role="alert">{fault}</p>{/if}
+        {#if fault}
+          {@const { offers, at } = offered(one.name)}
+          <p class="text-tight col-span-3 font-[560]" role="alert">{fault}</p>
+          <Offers
+            {offers}
+            class="col-span-3"
+            onpick={(offer) => type(one.name, spec, { [at]: offer })}
+          />
+        {/if}
       </div>
     {:else}
       <div class="flex items-center gap-3 py-1">

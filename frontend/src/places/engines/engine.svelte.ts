@@ -8,7 +8,7 @@ import {
   answer,
   api,
 } from "../../api/client";
-import { SvelteMap } from "svelte/reactivity";
+import { SvelteMap, SvelteSet } from "svelte/reactivity";
 import { Attempt } from "../../state/attempt.svelte";
 import { route } from "../../state/route.svelte";
 import { shopState } from "../../state/shop.svelte";
@@ -183,6 +183,10 @@ export class EngineState extends Attempt {
 
   /** Fields that cannot be read as they stand, by what they are called: nothing is saved then. */
   readonly faults = new SvelteMap<string, string>();
+  /** What could be typed in such a field instead; a spec's may be meant for its room. */
+  readonly offered = new SvelteMap<string, Pick<Refusal, "offers" | "field">>();
+  /** Specs of one figure alone: their field for what is still right stays while it is typed in. */
+  readonly oneFigure = new SvelteSet<string>();
 
   /** What a field of numbers does when it is typed in; one that may be empty is then unknown. */
   reads(called: string, take: (value: number | undefined) => void, optional = false) {
@@ -217,33 +221,60 @@ export class EngineState extends Attempt {
   /** Readings of what was typed that are still on their way: saving waits for them. */
   private pending: Promise<unknown> = Promise.resolve();
 
-  /** Read a spec as it is printed; what cannot be read is said at its field. */
+  /**
+   * Have the server read what was typed in a field; what it cannot read, or could read in two
+   * ways, is said at the field. Saving waits for it.
+   */
+  private reading<Read>(
+    called: string,
+    ask: (() => Promise<Read>) | null,
+    take: (read: Read) => void,
+  ): void {
+    const stands = this.asking(called);
+    this.clear(called);
+    const through = async (): Promise<void> => {
+      try {
+        const read = await ask?.();
+        if (read && stands()) take(read);
+      } catch (error) {
+        if (!stands()) return;
+        const refusal = error as Refusal;
+        this.faults.set(called, refusal.sentence);
+        this.offered.set(called, refusal);
+        if (refusal.field === "room") this.oneFigure.add(called);
+      }
+      this.redraw();
+    };
+    this.pending = Promise.all([this.pending, through()]);
+  }
+
+  /** Nothing is wrong with a field any more. */
+  private clear(called: string): void {
+    this.faults.delete(called);
+    this.offered.delete(called);
+  }
+
+  /** Read a spec as it is printed. */
   private readPrinted(
     called: string,
     text: string,
     room: string,
     take: (read: Schemas["PrintedOut"]) => void,
   ): void {
-    this.faults.delete(called);
-    const stands = this.asking(called);
-    const read = async (): Promise<void> => {
-      if (text.trim())
-        try {
-          const body = { text, room, unit: this.file?.unit ?? "mm" };
-          const understood = await answer(api.POST("/api/engines/spec", { body }));
-          if (stands()) take(understood);
-        } catch (error) {
-          if (stands()) this.faults.set(called, (error as Refusal).sentence);
-        }
-      this.redraw();
-    };
-    this.pending = Promise.all([this.pending, read()]);
+    const body = { text, room, unit: this.file?.unit ?? "mm" };
+    const ask = () => answer(api.POST("/api/engines/spec", { body }));
+    this.reading(called, text.trim() ? ask : null, take);
   }
 
   /** Enter a spec as it is printed. */
   printed(called: string, spec: SpecDocument, text: string, room: string): void {
     Object.assign(spec, NO_SPEC);
-    this.readPrinted(called, text, room, ({ parts }) => Object.assign(spec, parts));
+    if (!text.trim()) this.oneFigure.delete(called);
+    this.readPrinted(called, text, room, ({ parts }) => {
+      Object.assign(spec, parts);
+      if (spec.room === undefined) this.oneFigure.delete(called);
+      else this.oneFigure.add(called);
+    });
   }
 
   /** Enter the range to set to, as it is printed. */
@@ -252,6 +283,18 @@ export class EngineState extends Attempt {
     this.readPrinted(called, text, "", ({ low, high }) => {
       [spec.set_min, spec.set_max] = [low, high];
     });
+  }
+
+  /** Enter how often the clearances are checked, as the manual prints it. */
+  interval(text: string): void {
+    const engine = this.file?.engine;
+    if (!engine) return;
+    engine.interval = null;
+    this.reading(
+      "Interval",
+      () => answer(api.POST("/api/engines/interval", { body: { text } })),
+      ({ count }) => (engine.interval = count),
+    );
   }
 
   /** Give a valve its own spec, starting from its side's, or take it back. */

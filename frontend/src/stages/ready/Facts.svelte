@@ -2,7 +2,6 @@
   /** Why, at what run, by whom, with what, and what kind of job: put right where that was wrong. */
   import kinds from "../../api/kinds.json";
   import { Button, Field, Form, Select } from "../../kit";
-  import { whole } from "../../kit/numbers";
   import type { CardState } from "../../card/card.svelte";
   import KindFields from "../../card/KindFields.svelte";
   import RunFields from "../../card/RunFields.svelte";
@@ -33,9 +32,6 @@
     typed = { ...draft.value };
   }
   const kindIs = $derived(kinds.jobs.find((one) => one.value === card?.kind)?.label ?? "");
-  const wrong = $derived(
-    Number.isNaN(whole(typed.distance)) ? "Write the distance as a whole number." : null,
-  );
   const run = $derived(
     [
       card?.distance == null ? "" : `${card.distance} ${card.measure === "mi" ? "miles" : "km"}`,
@@ -46,11 +42,11 @@
   );
 
   async function correct(): Promise<void> {
-    if (!card || wrong) return;
+    if (!card) return;
     const facts = job.acts.facts({
       reason: typed.reason,
       opened_by: typed.who,
-      distance: whole(typed.distance),
+      distance: typed.distance.trim() || null,
       measure: typed.measure,
       hours: typed.hours.trim() || null,
     });
@@ -82,7 +78,7 @@
   {#if open && !job.signed}
     <Form
       class="border-line mb-3 grid grid-cols-2 gap-3 border p-3"
-      refusal={wrong ?? job.refusal}
+      refusal={job.refusal}
       onsend={correct}
     >
       <KindFields

@@ -5,7 +5,6 @@
   import { people } from "../../state/people.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
-  import { whole } from "../../kit/numbers";
   import StageNote from "../../card/StageNote.svelte";
   import Bill from "./Bill.svelte";
   import Sheet from "./Sheet.svelte";
@@ -41,17 +40,14 @@
     field.value = "";
   }
   const left = $derived(card.card?.not_in_spec ?? []);
-  const run = $derived(whole(next.value));
-  const nextWrong = $derived(Number.isNaN(run));
 
   async function sign(): Promise<void> {
-    if (nextWrong) return;
     if (!people.here) preferences.setName(name.trim());
     await card.act(
       card.acts.sign({
         signed_by: people.name(name),
         remarks: remarks.value,
-        next_distance: run,
+        next_distance: next.value.trim() || null,
         next_hours: nextHours.value.trim() || null,
         next_on: nextOn.value || null,
       }),
@@ -165,13 +161,11 @@
               label="Next check at, {card.card.measure === 'mi' ? 'miles' : 'km'}"
               kind="whole"
               bind:value={next.value}
-              invalid={nextWrong}
               at="distance"
             />
             <Field label="or at, hours" kind="decimal" bind:value={nextHours.value} at="hours" />
             <Field label="or by the day" type="date" bind:value={nextOn.value} at="next_on" />
           </div>
-          {#if nextWrong}<p class="text-tight">Write the next check as a whole number.</p>{/if}
           {#snippet foot()}
             <p class="text-soft text-note leading-5">
               Before the engine is started: cover torqued to the maker’s figure, tensioner released,

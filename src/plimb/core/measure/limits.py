@@ -1,6 +1,5 @@
 """A closed range of allowed gaps, and what a gap means against it."""
 
-import re
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
@@ -107,41 +106,6 @@ def parse_limits(text: str, unit: Unit, *, field: str = "spec") -> Limits:
     return Limits(
         low_nm=parse_length(low, unit, field=field), high_nm=parse_length(high, unit, field=field)
     )
-
-
-_TOLERANCE = re.compile(r"(?:±|\+\s*/?\s*-)")
-_TYPED_UNIT = re.compile(r"\s*(?:(?P<mm>mm)|(?P<inches>in\.?|inch(?:es)?|″|\"))\s*$", re.IGNORECASE)
-
-
-def parse_spec(text: str, unit: Unit, room: str = "") -> Spec:
-    """Return a spec as printed: `0.14-0.18`, `0.13 ± 0.03`, or one figure with a shop's room.
-
-    A unit that is typed behind it, `.006 ± .001 in`, counts before the one that is set.
-
-    Raises:
-        BadValue: It cannot be read, lies out of bounds, or one figure stands without a room.
-    """
-    text = text.strip().replace("−", "-").replace("–", "-").replace(" to ", "-")
-    typed = _TYPED_UNIT.search(text)
-    if typed:
-        text, unit = text[: typed.start()], Unit.MM if typed["mm"] else Unit.INCH
-    one, tolerance, off = _split(text)
-    if tolerance or "-" not in text:
-        nominal_nm = parse_length(one, unit, field="spec")
-        if not tolerance and not room.strip():
-            raise BadValue(
-                f"spec “{text}” is one figure; say how far off is still right, like 0.03.",
-                field="room",
-            )
-        plus_minus_nm = parse_length(off if tolerance else room, unit, field="room")
-        check = Limits(low_nm=nominal_nm - plus_minus_nm, high_nm=nominal_nm + plus_minus_nm)
-        return Spec(check=check, plus_minus_nm=plus_minus_nm, own_room=not tolerance)
-    return Spec(check=parse_limits(text, unit))
-
-
-def _split(text: str) -> tuple[str, str, str]:
-    found = _TOLERANCE.search(text)
-    return (text[: found.start()], found[0], text[found.end() :]) if found else (text, "", "")
 
 
 def judge(gap: Gap, limits: Limits) -> Verdict:
