@@ -4033,7 +4033,7 @@ export interface components {
             /** Sentence */
             sentence: string;
             slip: components["schemas"]["Slip"];
-            suggested: components["schemas"]["LengthOut"] | null;
+            suggested: components["schemas"]["GapOut"] | null;
             /** Suggestion */
             suggestion: string | null;
         };

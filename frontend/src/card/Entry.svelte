@@ -89,13 +89,9 @@
       event.preventDefault();
       setOffBurst();
       void job.entry.write();
-    } else if (
-      event.key === "y" &&
-      !job.entry.draft &&
-      job.questions.some((one) => one.suggestion)
-    ) {
+    } else if (event.key === "y" && !job.entry.draft && job.entry.likely) {
       event.preventDefault();
-      void job.entry.accept();
+      void job.entry.accept(job.entry.likely);
     } else if (event.key === "Backspace" && !job.entry.draft && job.entry.correct()) {
       event.preventDefault();
       // at once: a key that is typed next must find it selected

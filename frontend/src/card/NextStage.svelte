@@ -14,7 +14,7 @@
     card.valves.filter((valve) => valve.verdict && valve.verdict !== "in").length,
   );
   const says = $derived.by(() => {
-    if (!kindOf(stage).questions)
+    if (!kindOf(stage).judgesFound)
       return progress(card, stage).asked ? "All done here." : "Nothing waits here.";
     if (!takesApart(card) && out)
       return `${out} of ${card.valves.length} ${out === 1 ? "is" : "are"} out. This card only checks: make another kind of job of it at Ready to set them.`;

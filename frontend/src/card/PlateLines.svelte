@@ -171,7 +171,7 @@
         >
       </span>
     {/each}
-    {#if kind.questions && wide && room > lines.length && valve.verdict === "in" && (valve.near_edge || valve.opens)}
+    {#if kind.judgesFound && wide && room > lines.length && valve.verdict === "in" && (valve.near_edge || valve.opens)}
       <span class="text-name leading-[17px] {valve.need === 'open' ? 'font-[680]' : 'text-soft'}">
         {valve.opens ? "to set: " : ""}{valve.near_edge ? "near the edge" : "its cam is out"}
       </span>

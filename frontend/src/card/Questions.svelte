@@ -1,28 +1,57 @@
 <script lang="ts">
-  /** What is asked about the reading in hand: the reason, and one key for either answer. */
+  /** What is asked about readings: the reason, and one key for either answer; until answered. */
   import { Button } from "../kit";
   import { preferences } from "../state/preferences.svelte";
   import type { CardState } from "./card.svelte";
+  import { kindOf } from "./registry";
 
   let { job }: { job: CardState } = $props();
 
-  const suggested = $derived(job.questions.find((question) => question.suggested)?.suggested);
+  const SHOWN = 2;
+  let all = $state(false);
+  /** What is asked of the card as a whole is said once, at the first valve it is about. */
+  const rows = $derived.by(() => {
+    const said: string[] = [];
+    return job.asked.flatMap((valve) => {
+      const asked = job.slipsOf(valve).filter((one) => !said.includes(one.sentence));
+      said.push(...asked.map((one) => one.sentence));
+      return asked.length ? [{ valve, asked }] : [];
+    });
+  });
+  const shown = $derived(all ? rows : rows.slice(0, SHOWN));
 </script>
 
-{#if job.questions.length}
+{#if rows.length}
   <div class="border-now bg-wash flex flex-col gap-2 border-l-4 py-2 pr-2 pl-3" role="alert">
-    {#each job.questions as question (question.sentence)}
-      <p class="leading-5 font-[560]">{question.sentence}</p>
-    {/each}
-    <div class="flex flex-wrap gap-2">
-      {#if suggested}
-        <Button kind="now" onclick={() => void job.entry.accept()}>
-          It is {preferences.read(suggested)} <kbd class="font-sans text-sm opacity-80">y</kbd>
+    {#each shown as { valve, asked } (valve.valve)}
+      {@const suggested = asked.find((one) => one.suggested)?.suggested}
+      {@const here = valve.valve === job.inHand}
+      {#each asked as question (question.sentence)}
+        <p class="leading-5 font-[560]"><b>{valve.valve}:</b> {question.sentence}</p>
+      {/each}
+      <div class="flex flex-wrap gap-2">
+        {#if suggested}
+          <Button kind="now" onclick={() => void job.entry.accept(valve)}>
+            It is {preferences.read(suggested)}
+            {#if valve === job.entry.likely}<kbd class="font-sans text-sm opacity-80">y</kbd>{/if}
+          </Button>
+        {/if}
+        <Button onclick={() => void job.entry.keep(valve.valve)}>
+          Keep {kindOf(job.stage).written?.(valve)}
+          {#if here}<kbd class="font-sans text-soft text-sm">Enter</kbd>{/if}
         </Button>
-      {/if}
-      <Button onclick={() => void job.entry.keep()}>
-        Keep {job.entry.written} <kbd class="font-sans text-soft text-sm">Enter</kbd>
-      </Button>
-    </div>
+        {#if !here}<Button kind="bare" onclick={() => job.pick(valve.valve)}
+            >Measure it again</Button
+          >{/if}
+      </div>
+    {/each}
+    {#if rows.length > SHOWN}
+      <button
+        type="button"
+        class="min-h-11 self-start underline underline-offset-4"
+        onclick={() => (all = !all)}
+        >{all ? "Show fewer" : `Show all ${rows.length} questions`}</button
+      >
+    {/if}
   </div>
 {/if}

@@ -60,12 +60,22 @@ export class CardState {
     return this.queue.refusal;
   }
 
-  /** What is asked about the reading in hand, while nothing new is being typed. */
-  get questions(): Valve["questions"] {
-    const kind = kindOf(this.stage);
-    if (!kind.purpose || this.entry.draft || this.signed) return [];
-    const asked = kind.purpose === "proof" ? this.valve?.proof_questions : this.valve?.questions;
-    return asked ?? [];
+  /**
+   * The valves that something is asked about in this stage: the one in hand, the one written
+   * last, then the others in measuring order.
+   */
+  get asked(): readonly Valve[] {
+    const { asks } = kindOf(this.stage);
+    if (!asks || this.signed) return [];
+    const found = (this.card?.valves ?? []).filter(asks);
+    const rank = (one: Valve): number =>
+      one.valve === this.inHand ? 0 : one.valve === this.entry.wroteLast ? 1 : 2;
+    return found.sort((one, other) => rank(one) - rank(other));
+  }
+
+  /** What is asked about a valve's reading in this stage. */
+  slipsOf(valve: Valve | null): Valve["questions"] {
+    return (valve && !this.signed && kindOf(this.stage).slips?.(valve)) || [];
   }
 
   // made anew with each card and never changed in between
@@ -162,8 +172,8 @@ export class CardState {
     if (next) this.pick(next);
   }
 
-  /** Take the next waiting valve after this one in hand, round the order; else stay. */
-  goOn(from: string): void {
+  /** Take the next waiting valve after this one in hand, round the order; whether there is one. */
+  goOn(from: string): boolean {
     const waiting = this.waitingHere();
     const order = this.todo?.asks ?? [];
     const at = order.indexOf(from);
@@ -171,6 +181,7 @@ export class CardState {
       waiting.includes(valve),
     );
     if (next) this.pick(next);
+    return next !== undefined;
   }
 
   private takingBack = false;
@@ -201,6 +212,7 @@ export class CardState {
   async actAndGoOn(valve: string, send: Send): Promise<void> {
     const [stage, picks] = [this.stage, this.picks];
     const done = await this.act(send, valve);
-    if (done && this.stage === stage && this.picks === picks) this.goOn(valve);
+    const stays = this.stage === stage && this.picks === picks;
+    if (done && stays && this.inHand === valve) this.goOn(valve);
   }
 }

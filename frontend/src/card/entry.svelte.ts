@@ -3,6 +3,7 @@ import {
   type Condition,
   type Stage,
   type Unit,
+  type Valve,
   type Words,
   answer,
   api,
@@ -26,6 +27,8 @@ export class Entry {
   reason = $state("");
   /** Whether what is typed is one more reading of the same gap. */
   repeating = $state(false);
+  /** The valve that was written last. */
+  wroteLast = $state("");
   /** A reading is on its way; what is typed meanwhile is meant for the next valve. */
   sending = $state(false);
   private held: string[] = [];
@@ -73,14 +76,14 @@ export class Entry {
     this.repeating = false;
   }
 
-  /** Write down what is typed for the valve in hand; then the next, unless something is asked. */
+  /** Write down what is typed for the valve in hand; then the next. */
   async write(): Promise<boolean> {
     const { job } = this;
     const valve = job.inHand;
     if (!valve || job.signed) return false;
     const text = this.draft.trim();
     if (!text && !this.striking) {
-      if (job.questions.length) await this.keep();
+      if (job.slipsOf(job.valve).length) await this.keep();
       return false;
     }
     const [stage, picks] = [job.stage, job.picks];
@@ -97,8 +100,7 @@ export class Entry {
     };
     this.hush();
     this.sending = true;
-    void job.outbox.add(entry); // kept and sent at the same time: whichever comes first
-    const outcome = await this.post(entry);
+    const outcome = await this.send(entry);
     this.sending = false;
     const moved = job.picks !== picks || job.stage !== stage;
     // what was typed after another valve was picked is meant for that one
@@ -112,13 +114,20 @@ export class Entry {
     this.repeating = false;
     this.condition = "sound";
     this.reason = "";
+    // whoever has picked a valve meanwhile, this one or another, stays where they are; a question
+    // waits in its list, and what is typed next is the next valve's
+    const stays = !moved && !job.goOn(valve);
     const now = job.valves.get(valve);
-    const asks = outcome === "saved" && now !== undefined && kindOf(stage).asks?.(now);
-    // whoever has picked a valve meanwhile, this one or another, stays where they are
-    if (!moved && asks) this.held = [];
-    else if (!moved) job.goOn(valve);
-    void this.release();
+    // with nowhere to go on to, what is typed ahead is not written over what is asked about
+    void this.release(!(stays && now && kindOf(stage).asks?.(now)));
     return true;
+  }
+
+  /** Keep an entry and send it at the same time: whichever comes first. */
+  private send(entry: Waiting): ReturnType<Entry["post"]> {
+    this.wroteLast = entry.valve;
+    void this.job.outbox.add(entry);
+    return this.post(entry);
   }
 
   /** Hold what is typed while a reading is on its way; whether it is held. */
@@ -132,12 +141,15 @@ export class Entry {
     if (!this.hold("Enter")) void this.write();
   }
 
-  /** Type what was held into the valve now in hand, until a reading is on its way again. */
-  private async release(): Promise<void> {
+  /**
+   * Type what was held into the valve now in hand, until a reading is on its way again; where it
+   * is not to be written, it stays in the field.
+   */
+  private async release(writes = true): Promise<void> {
     for (let key = this.held.shift(); key !== undefined; key = this.held.shift()) {
       if (key === "Backspace") this.draft = this.draft.slice(0, -1);
       else if (key !== "Enter") this.draft += key;
-      else {
+      else if (writes) {
         // what is left is held on: writing this one releases it
         await this.write();
         return;
@@ -250,23 +262,46 @@ export class Entry {
     return true;
   }
 
-  /** Answer what is asked: it is so. */
-  async keep(): Promise<void> {
-    const valve = this.job.inHand;
-    if (!valve) return;
-    const slips = this.job.questions.map((question) => question.slip);
-    await this.job.actAndGoOn(
-      valve,
-      this.job.acts.keep({ valve, purpose: kindOf(this.job.stage).purpose ?? "found", slips }),
-    );
+  /** Answer what is asked about a valve: it is so. */
+  async keep(valve: string | null = this.job.inHand): Promise<void> {
+    const { job } = this;
+    const asked = valve ? (job.valves.get(valve) ?? null) : null;
+    if (!asked) return;
+    const { purpose = "found" } = kindOf(job.stage);
+    const slips = job.slipsOf(asked).map((question) => question.slip);
+    await job.actAndGoOn(asked.valve, job.acts.keep({ valve: asked.valve, purpose, slips }));
   }
 
-  /** Take the likely right value in place of what was typed. */
-  async accept(): Promise<void> {
-    const suggestion = this.job.questions.find((one) => one.suggestion)?.suggestion;
-    if (!suggestion) return;
-    this.draft = suggestion;
-    await this.write();
+  /** What `y` takes: the likely right value of the first valve that is asked about. */
+  get likely(): Valve | null {
+    return this.job.asked.find((one) => this.suggestion(one)) ?? null;
+  }
+
+  private suggestion(valve: Valve): string {
+    return this.job.slipsOf(valve).find((one) => one.suggestion)?.suggestion ?? "";
+  }
+
+  /** Take the likely right value of a valve in place of what was typed for it. */
+  async accept(valve: Valve | null): Promise<void> {
+    const { job } = this;
+    const text = valve ? this.suggestion(valve) : "";
+    if (!valve || !text) return;
+    const { stage } = job;
+    const kind = kindOf(stage);
+    // it is offered in the unit that the reading was written in
+    const unit = kind.unit?.(valve) ?? preferences.unit;
+    const seen = kind.written?.(valve) ?? "";
+    const entry: Waiting = {
+      key: newKey(),
+      stage,
+      valve: valve.valve,
+      text,
+      unit,
+      repeats: false,
+      seen,
+    };
+    await this.send(entry);
+    if (job.stage === stage && job.inHand === valve.valve && !this.draft) job.goOn(valve.valve);
   }
 
   private asking: AbortController | null = null;

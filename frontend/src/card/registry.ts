@@ -20,10 +20,12 @@ export interface StageKind {
   /** What is typed is a shim; else a gap for this purpose. */
   shims?: boolean;
   purpose?: "found" | "proof";
-  /** Whether something is asked about what was just written. */
+  /** Whether something is asked about what is written there. */
   asks?: (valve: Valve) => boolean;
-  /** Slips of readings are asked about here. */
-  questions?: boolean;
+  /** Slips of readings, as they are asked about here. */
+  slips?: (valve: Valve) => Valve["questions"];
+  /** The gaps as found are judged here. */
+  judgesFound?: boolean;
   /** Which of the waiting valves comes first, where one is better than another. */
   first?: (valve: Valve | undefined) => boolean;
   /** What waits, in an order of the stage's own. */
@@ -57,7 +59,8 @@ export const STAGES: readonly StageKind[] = [
     unit: (valve) => valve.found?.unit,
     purpose: "found",
     asks: (valve) => valve.questions.length > 0,
-    questions: true,
+    slips: (valve) => valve.questions,
+    judgesFound: true,
   },
   {
     stage: "read",
@@ -92,6 +95,8 @@ export const STAGES: readonly StageKind[] = [
     written: (valve) => valve.proof?.typed ?? "",
     unit: (valve) => valve.proof?.unit,
     purpose: "proof",
+    asks: (valve) => valve.proof_questions.length > 0,
+    slips: (valve) => valve.proof_questions,
     hides: true,
     judgesProof: true,
     showsOff: true,

@@ -68,7 +68,7 @@ def test_the_slip_is_caught_with_its_reason(valve, typed, more, slip, suggestion
         assert found[slip].suggestion == suggestion
         unit = more.get("unit", Unit.MM)
         assert read(suggestion, unit).gap.best_nm == pytest.approx(
-            found[slip].suggested_nm, abs=2_000
+            found[slip].suggested.best_nm, abs=2_000
         )
 
 

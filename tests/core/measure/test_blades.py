@@ -21,8 +21,9 @@ from plimb.core.measure.blades import (
     next_finer,
 )
 from plimb.core.measure.gap import between, none_below, point
-from plimb.core.measure.limits import Limits, Verdict, judge, parse_limits, parse_spec
+from plimb.core.measure.limits import Limits, Verdict, judge, parse_limits
 from plimb.core.measure.patterns import PATTERNS
+from plimb.core.measure.printed import parse_spec
 from plimb.core.measure.shorthand import parse_reading
 
 

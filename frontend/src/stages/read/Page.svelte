@@ -16,7 +16,6 @@
   let { job }: { job: CardState } = $props();
 
   const piece = $derived(job.valve?.piece ?? null);
-  const asks = $derived(piece !== null && piece.disagrees && !piece.answered && !job.entry.draft);
   const reach = $derived(job.card?.reach ?? []);
   /** Until the first shim is read, or all is opened, the way to them comes first. */
   const begun = $derived(
@@ -28,9 +27,8 @@
     if (await job.act(job.acts.zero({ instrument_id, zero: zero.value }))) zero.saved();
   }
   /** Answer which thickness counts where marking and micrometer disagree; then the next valve. */
-  function trust(counts: "measured" | "marked"): void {
-    const valve = job.inHand;
-    if (valve) void job.actAndGoOn(valve, job.acts.trust({ valve, trust: counts }));
+  function trust(valve: string, counts: "measured" | "marked"): void {
+    void job.actAndGoOn(valve, job.acts.trust({ valve, trust: counts }));
   }
 
   const stream = new Instrument((reading) => {
@@ -75,22 +73,25 @@
         }`
       : job.valve.reason}
   />
-  {#if asks && piece?.measured && piece.marked_as}
-    <div class="border-now bg-wash border-l-4 py-2 pr-2 pl-3">
-      <p class="pb-1.5 leading-5">
-        Marking and micrometer are far apart. Which one counts? Zero it and measure again if in
-        doubt.
-      </p>
-      <div class="grid grid-cols-2 gap-2">
-        <Button kind="now" id="trust-measured" onclick={() => trust("measured")}
-          >Micrometer {preferences.shim(piece.measured)}</Button
-        >
-        <Button id="trust-marked" onclick={() => trust("marked")}
-          >Marking {preferences.shim(piece.marked_as)}</Button
-        >
+  {#each job.asked as asked (asked.valve)}
+    {#if asked.piece?.measured && asked.piece.marked_as}
+      <div class="border-now bg-wash border-l-4 py-2 pr-2 pl-3" role="alert">
+        <p class="pb-1.5 leading-5">
+          <b>{asked.valve}:</b> marking and micrometer are far apart. Which one counts? In doubt, check
+          the zero and measure again.
+        </p>
+        <div class="grid grid-cols-2 gap-2">
+          <Button kind="now" onclick={() => trust(asked.valve, "measured")}
+            >Micrometer {preferences.shim(asked.piece.measured)}</Button
+          >
+          <Button onclick={() => trust(asked.valve, "marked")}
+            >Marking {preferences.shim(asked.piece.marked_as)}</Button
+          >
+        </div>
       </div>
-    </div>
-  {:else if piece?.disagrees}
+    {/if}
+  {/each}
+  {#if piece?.disagrees && piece.answered}
     <p class="text-soft text-note">
       {piece.trust === "marked" ? "The marking" : "The micrometer"} counts, as you said.
     </p>

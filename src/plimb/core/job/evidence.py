@@ -14,8 +14,9 @@ from itertools import combinations
 from math import exp, hypot, log, pi, sqrt
 
 from plimb.core.engine.engine import Clearance, Engine, Side
-from plimb.core.job.slips import Before, Question, Slip
+from plimb.core.job.slips import Before, Question, Slip, typed_gap
 from plimb.core.lengths import NM_PER_THOU, Unit, mm, show
+from plimb.core.measure.gap import point
 from plimb.core.measure.limits import Limits
 from plimb.core.measure.shorthand import Reading
 
@@ -310,8 +311,8 @@ def _stuck(valves: list[_Valve], thin_blades_nm: Sequence[int], unit: Unit) -> S
                     slip=Slip.STUCK,
                     sentence=f"Low by just the {_show(best, unit)} blade, while its like have not "
                     "moved: were two blades stuck together?",
-                    suggestion=_typed(meant_nm, unit),
-                    suggested_nm=meant_nm,
+                    suggestion=typed_gap(meant_nm, unit),
+                    suggested=point(meant_nm),
                 ),
             )
 
@@ -334,10 +335,6 @@ def _from(one: float, other: float) -> float:
 def _width(one: _Valve) -> float:
     gap = one.reading.gap
     return (gap.high_nm - (gap.low_nm or 0)) / mm("1")
-
-
-def _typed(nm: int, unit: Unit) -> str:
-    return show(nm, unit).split()[0]
 
 
 def _show(length_mm: float, unit: Unit) -> str:

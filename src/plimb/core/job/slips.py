@@ -12,7 +12,7 @@ from fractions import Fraction
 
 from plimb.core.engine.engine import Clearance, Engine, Side
 from plimb.core.lengths import NM_PER_THOU, Unit, mm, show, show_mm, show_thou
-from plimb.core.measure.gap import Gap
+from plimb.core.measure.gap import Gap, between, point
 from plimb.core.measure.limits import Limits, Verdict, judge
 from plimb.core.measure.shorthand import Reading
 
@@ -42,13 +42,13 @@ class Slip(StrEnum):
 class Question:
     """A reading that is asked about: why, and what was likely meant.
 
-    `suggestion` is what to type instead, `suggested_nm` the gap it stands for.
+    `suggestion` is what to type instead, `suggested` the gap it stands for.
     """
 
     slip: Slip
     sentence: str
     suggestion: str | None = None
-    suggested_nm: int | None = None
+    suggested: Gap | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -96,9 +96,20 @@ def questions(
     return tuple(asked)
 
 
-def _typed(nm: int, unit: Unit) -> str:
+def typed_gap(nm: int, unit: Unit) -> str:
     """Return how a gap is typed: a literal in millimetres, thou in inch mode."""
     return show_mm(nm) if unit is Unit.MM else show_thou(nm)
+
+
+def _meant_instead(reading: Reading, factor: Fraction, unit: Unit) -> tuple[str, Gap]:
+    """Return what is typed for a reading so many times as large, and its gap; a bracket stays."""
+    gap = reading.gap
+    if reading.refuses and gap.low_nm is not None and not gap.called_nm:
+        low_nm, high_nm = round(gap.low_nm * factor), round(gap.high_nm * factor)
+        typed = f"{typed_gap(low_nm, unit)}-{typed_gap(high_nm, unit)}"
+        return typed, between(low_nm, high_nm)
+    nm = round(gap.best_nm * factor)
+    return typed_gap(nm, unit), point(nm)
 
 
 def _plausible(nm: Fraction, limits: Limits) -> bool:
@@ -144,12 +155,8 @@ def _scale(reading: Reading, limits: Limits, unit: Unit) -> Question | None:
             )
         else:
             sentence = f"{size} is {words} what this valve might have: {show(meant_nm, unit)}?"
-        return Question(
-            slip=slip,
-            sentence=sentence,
-            suggestion=_typed(meant_nm, unit),
-            suggested_nm=meant_nm,
-        )
+        typed, meant_gap = _meant_instead(reading, factor, unit)
+        return Question(slip=slip, sentence=sentence, suggestion=typed, suggested=meant_gap)
     return _far(gap.best_nm, limits, unit)
 
 
