@@ -1,11 +1,14 @@
 <script lang="ts">
   /** Steps to see to, in their order, each with its caution and a box to tick. */
+  import { untrack } from "svelte";
+  import type { Send } from "../api/acts";
   import type { Card } from "../api/client";
   import type { CardState } from "./card.svelte";
+  import { Edits } from "./edits.svelte";
 
   let {
     job,
-    items,
+    items: list,
     title = "",
     open = true,
     brief = false,
@@ -20,12 +23,24 @@
 
   let all = $state(false);
   const NEXT = 2;
+  /** Ticked and not through yet it shows at once, or it would be tapped again. */
+  const ticks = new Edits<Readonly<Record<string, boolean>>>(
+    untrack(() => job),
+    () => Object.fromEntries(list.map((item) => [item.id, item.done])),
+  );
+  const items = $derived(
+    list.map((item) => ({ ...item, done: ticks.value[item.id] ?? item.done })),
+  );
   const shown = $derived(brief && !all ? items.filter((item) => !item.done).slice(0, NEXT) : items);
+  function tick(item: string, done: boolean): void {
+    const send = (): Send => job.acts.seeTo({ item, done });
+    void ticks.edit((all) => ({ ...all, [item]: done }), send);
+  }
 
   const left = $derived(items.filter((item) => !item.done).length);
 </script>
 
-{#snippet list()}
+{#snippet lines()}
   <ul>
     {#each shown as item (item.id)}
       <li class="border-line border-b">
@@ -35,8 +50,7 @@
             class="peer sr-only"
             checked={item.done}
             disabled={job.signed}
-            onchange={(event) =>
-              void job.act(job.acts.seeTo({ item: item.id, done: event.currentTarget.checked }))}
+            onchange={(event) => tick(item.id, event.currentTarget.checked)}
           />
           <svg
             viewBox="0 0 28 28"
@@ -69,8 +83,8 @@
       {title}
       <span class="text-soft figures text-note">{left ? `${left} to do` : "all done"}</span>
     </summary>
-    {@render list()}
+    {@render lines()}
   </details>
 {:else}
-  {@render list()}
+  {@render lines()}
 {/if}

@@ -14,10 +14,11 @@
 
   async function save(): Promise<void> {
     const text = note.value;
-    if (await job.act(job.acts.note({ stage, text }))) job.outbox.forget(stage, "note");
+    const done = await job.act(job.acts.note({ stage, text }));
+    if (done && note.value === text) job.outbox.forget(stage, "note");
   }
   async function keep(): Promise<void> {
-    if (await job.act(job.acts.engineNote({ stage, text: next.value }))) next.saved();
+    await next.save((text) => job.act(job.acts.engineNote({ stage, text })));
   }
 </script>
 

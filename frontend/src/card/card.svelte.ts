@@ -116,7 +116,11 @@ export class CardState {
     }
   }
 
+  /** Whether the card is not on the screen any more. */
+  stopped = false;
+
   stop(): void {
+    this.stopped = true;
     removeEventListener(HERE, this.again);
     this.outbox.stop();
     this.entry.stop();

@@ -23,6 +23,10 @@ export interface About {
   valve?: string;
   text?: string;
   again: () => Promise<boolean>;
+  /** Called as the card becomes new. */
+  through?: () => void;
+  /** It is made anew of the newer card and sent again: nobody is asked about a clash. */
+  merges?: boolean;
 }
 
 export class Queue {
@@ -54,6 +58,16 @@ export class Queue {
     return (await this.send(send, newKey(), { valve, again })) === null;
   }
 
+  /**
+   * Send an act that is made of the card as it stands when those before it are through; null, or
+   * the code it was refused with. Where the card had moved on it may just be sent again.
+   */
+  merge(make: () => Send, through?: () => void): Promise<string | null> {
+    const send: Send = (version, key) => make()(version, key);
+    const again = async (): Promise<boolean> => (await this.merge(make, through)) === null;
+    return this.send(send, newKey(), { again, merges: true, ...(through ? { through } : {}) });
+  }
+
   /** Send one act when those before it are through; null, or the code it was refused with. */
   send(send: Send, key: string, about: About): Promise<string | null> {
     const result = this.last.then(() => this.run(send, key, about));
@@ -65,6 +79,7 @@ export class Queue {
     if (!this.card) return "away";
     try {
       this.card = await answer(send(this.card.version, key));
+      about.through?.();
       keepCard(this.card);
       this.refusal = null;
       this.clash = null;
@@ -76,6 +91,7 @@ export class Queue {
       if (!(error instanceof Refusal)) throw error;
       if (error.code === "conflict") {
         await this.reload();
+        if (about.merges) return error.code;
         const { valve = "", text = "", again } = about;
         this.clash = { valve, text, sentence: error.sentence, again };
       } else {

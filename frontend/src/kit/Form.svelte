@@ -9,12 +9,15 @@
     onsend,
     refusal = null,
     class: more = "flex flex-col gap-3",
+    several = false,
     children,
     foot,
   }: {
     onsend: () => unknown;
     refusal?: Refusal | string | null;
     class?: string;
+    /** Sent again while the first is on its way, it is another one, and not a second press. */
+    several?: boolean;
     children: Snippet;
     /** What stands below what was refused: the button that sends it. */
     foot?: Snippet;
@@ -26,7 +29,7 @@
   /** Pressed twice it is sent once: not again before the first time is through. */
   let sending = false;
   async function send(): Promise<void> {
-    if (sending) return;
+    if (sending && !several) return;
     sending = true;
     try {
       await onsend();

@@ -20,8 +20,11 @@ export class Draft<Value = string> {
     return this.typed !== null;
   }
 
-  /** What was typed is saved: what is kept shows again. */
-  saved(): void {
-    this.typed = null;
+  /** Save what is typed, and show what is kept again, unless more was typed meanwhile. */
+  async save(send: (value: Value) => Promise<boolean>): Promise<boolean> {
+    const sent = this.typed;
+    const done = await send(this.value);
+    if (done && this.typed === sent) this.typed = null;
+    return done;
   }
 }

@@ -3,12 +3,19 @@
   import type { Schemas } from "../../api/client";
   import { answer, api, Refusal } from "../../api/client";
   import { Button, Dialog, Field, Form, Notice, Select } from "../../kit";
+  import { untrack } from "svelte";
   import type { CardState } from "../../card/card.svelte";
+  import { Edits } from "../../card/edits.svelte";
 
   let { job }: { job: CardState } = $props();
 
   type Unit = Schemas["TorqueUnit"];
-  const laid = $derived(job.card?.bolts ?? []);
+  type Bolts = Schemas["BoltsOut"];
+  const groups = new Edits<readonly Bolts[]>(
+    untrack(() => job),
+    () => job.card?.bolts ?? [],
+  );
+  const laid = $derived(groups.value);
   let chosen = $state<string | null>(null);
   const bolts = $derived(laid.find((one) => one.name === chosen) ?? laid[0] ?? null);
   const many = $derived(bolts?.places.length ?? 0);
@@ -18,8 +25,16 @@
   const now = $derived(bolts && !done ? bolts.order[at] : null);
   const turnOf = $derived(new Map((bolts?.order ?? []).map((bolt, n) => [bolt, n])));
 
-  function turn(group: Schemas["BoltsOut"], by: number): void {
-    void job.act(job.acts.turned({ name: group.name, turned: group.turned + by }));
+  /** One more bolt is turned, or one fewer; every tap counts, however fast they come. */
+  function turn({ name }: Bolts, by: 1 | -1): void {
+    const turnedBy = (one: Bolts): Bolts => ({
+      ...one,
+      turned: Math.max(0, Math.min(one.turns, one.turned + by)),
+    });
+    void groups.edit(
+      (all) => all.map((one) => (one.name === name ? turnedBy(one) : one)),
+      (all) => job.acts.turned({ name, turned: all.find((one) => one.name === name)?.turned ?? 0 }),
+    );
   }
 
   /** A dot for each bolt, drawn in a picture of so many units. */

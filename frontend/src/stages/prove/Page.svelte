@@ -3,7 +3,9 @@
   import { Button, Field } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import { route } from "../../state/route.svelte";
+  import { untrack } from "svelte";
   import type { CardState } from "../../card/card.svelte";
+  import { Edits } from "../../card/edits.svelte";
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
   import Questions from "../../card/Questions.svelte";
@@ -12,7 +14,18 @@
   let { job }: { job: CardState } = $props();
 
   const card = $derived(job.card);
-  const turns = $derived(card?.hand_turns ?? 0);
+  const turned = new Edits(
+    untrack(() => job),
+    () => job.card?.hand_turns ?? 0,
+  );
+  const turns = $derived(turned.value);
+  /** One more full turn; every tap counts, however fast they come. */
+  function turn(): void {
+    void turned.edit(
+      (turns) => turns + 1,
+      (turns) => job.acts.turns({ turns }),
+    );
+  }
   const wanted = $derived(card?.hand_turns_wanted ?? 2);
   const note = $derived.by(() => {
     const valve = job.valve;
@@ -110,12 +123,7 @@
         <b>Turn the crank by hand first:</b>
         {turns} of {wanted} full turns, in its own direction. It must go round without a stop.
       </p>
-      <Button
-        kind="now"
-        id="one-turn"
-        class="min-h-12"
-        onclick={() => void job.act(job.acts.turns({ turns: turns + 1 }))}>One turn</Button
-      >
+      <Button kind="now" id="one-turn" class="min-h-12" onclick={turn}>One turn</Button>
     </div>
   {/if}
   <InHand
@@ -139,9 +147,7 @@
     {#if turns >= wanted && !job.signed}
       <p class="text-soft flex items-center justify-between text-fine">
         Turned by hand {turns} times.
-        <Button kind="bare" onclick={() => void job.act(job.acts.turns({ turns: turns + 1 }))}
-          >One more</Button
-        >
+        <Button kind="bare" onclick={turn}>One more</Button>
       </p>
     {/if}
   </Entry>

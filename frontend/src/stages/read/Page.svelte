@@ -24,7 +24,7 @@
   const instruments = $derived(shopState.shop?.instruments ?? []);
   const zero = new Draft(() => job.card?.zero?.mm ?? "");
   async function checkZero(instrument_id: number | null): Promise<void> {
-    if (await job.act(job.acts.zero({ instrument_id, zero: zero.value }))) zero.saved();
+    await zero.save((shows) => job.act(job.acts.zero({ instrument_id, zero: shows })));
   }
   /** Answer which thickness counts where marking and micrometer disagree; then the next valve. */
   function trust(valve: string, counts: "measured" | "marked"): void {

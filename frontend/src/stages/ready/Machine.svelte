@@ -26,9 +26,9 @@
   );
 
   async function save(): Promise<void> {
-    const { interval, ...rest } = draft.value;
-    if (await job.act(job.acts.machine({ ...rest, interval: interval.trim() || null })))
-      draft.saved();
+    await draft.save(({ interval, ...rest }) =>
+      job.act(job.acts.machine({ ...rest, interval: interval.trim() || null })),
+    );
   }
 </script>
 

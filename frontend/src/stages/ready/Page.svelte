@@ -33,7 +33,8 @@
       temperature_c: temperature.value.trim() || null,
       reason: reason.value,
     });
-    if (await job.act(cold)) for (const one of [rested, temperature, reason]) one.saved();
+    const sent = job.act(cold);
+    await Promise.all([rested, temperature, reason].map((one) => one.save(() => sent)));
   }
 </script>
 

@@ -1,13 +1,28 @@
 <script lang="ts">
   /** What the hands need: tools for this engine, job and way of turning; parts it wants renewed. */
   import { Button, Cross, Field, Form } from "../../kit";
+  import { untrack } from "svelte";
+  import type { Send } from "../../api/acts";
+  import type { Schemas } from "../../api/client";
   import type { CardState } from "../../card/card.svelte";
+  import { Edits } from "../../card/edits.svelte";
 
   let { job }: { job: CardState } = $props();
 
   const card = $derived(job.card);
-  const own = $derived(card?.machine.tools ?? []);
-  const parts = $derived(card?.machine.parts ?? []);
+  const tools = new Edits<readonly string[]>(
+    untrack(() => job),
+    () => job.card?.machine.tools ?? [],
+  );
+  type Part = Schemas["RenewedPartOut"];
+  const renewed = new Edits<readonly Part[]>(
+    untrack(() => job),
+    () => job.card?.machine.parts ?? [],
+  );
+  const sendTools = (tools: readonly string[]): Send => job.acts.tools({ tools: [...tools] });
+  const sendParts = (parts: readonly Part[]): Send => job.acts.parts({ parts: [...parts] });
+  const own = $derived(tools.value);
+  const parts = $derived(renewed.value);
   let tool = $state("");
   let what = $state("");
   let number = $state("");
@@ -17,13 +32,20 @@
   const offered = $derived(USUAL.filter((one) => !parts.some((part) => part.what === one)));
 
   async function addTool(): Promise<void> {
-    if (!tool.trim()) return;
-    if (await job.act(job.acts.tools({ tools: [...own, tool] }))) tool = "";
+    const added = tool.trim();
+    if (!added) return;
+    tool = "";
+    const done = await tools.edit(
+      (all) => (all.includes(added) ? all : [...all, added]),
+      sendTools,
+    );
+    if (!done && !tool) tool = added;
   }
-  function dropTool(nth: number): void {
-    void job.act(job.acts.tools({ tools: own.filter((_, at) => at !== nth) }));
+  function dropTool(dropped: string): void {
+    void tools.edit((all) => all.filter((one) => one !== dropped), sendTools);
   }
   async function addPart(): Promise<void> {
+    const typed = [what, number, count, price] as const;
     if (!what.trim()) return;
     const part = {
       what: what.trim(),
@@ -31,11 +53,16 @@
       count: Number(count) || 0,
       price: price.trim() ? price.trim().replace(",", ".") : null,
     };
-    if (await job.act(job.acts.parts({ parts: [...parts, part] })))
-      [what, number, count, price] = ["", "", "1", ""];
+    [what, number, count, price] = ["", "", "1", ""];
+    const done = await renewed.edit((all) => [...all, part], sendParts);
+    if (!done && !what) [what, number, count, price] = typed;
   }
-  function dropPart(nth: number): void {
-    void job.act(job.acts.parts({ parts: parts.filter((_, at) => at !== nth) }));
+  function dropPart(dropped: (typeof parts)[number]): void {
+    const same = JSON.stringify(dropped);
+    void renewed.edit((all) => {
+      const at = all.findIndex((one) => JSON.stringify(one) === same);
+      return all.filter((_, nth) => nth !== at);
+    }, sendParts);
   }
 </script>
 
@@ -43,11 +70,11 @@
   <h2 class="border-ink border-b-2 pb-1 text-xl">Tools for this job</h2>
   <ul class="columns-2 gap-8 py-2 leading-6 max-sm:columns-1">
     {#each card.tools as one (one)}<li class="break-inside-avoid">{one}</li>{/each}
-    {#each own as one, n (one)}
+    {#each own as one (one)}
       <li class="flex break-inside-avoid items-center justify-between gap-2 font-[560]">
         {one}
         {#if !job.signed}
-          <Button kind="bare" class="px-0" aria-label="Take {one} off" onclick={() => dropTool(n)}
+          <Button kind="bare" class="px-0" aria-label="Take {one} off" onclick={() => dropTool(one)}
             ><Cross /></Button
           >
         {/if}
@@ -55,7 +82,7 @@
     {/each}
   </ul>
   {#if !job.signed}
-    <Form class="flex items-end gap-2" onsend={addTool}>
+    <Form class="flex items-end gap-2" onsend={addTool} several>
       <Field label="One of its own, kept with the engine" class="flex-1" bind:value={tool} />
       <Button type="submit" disabled={!tool.trim()}>Add</Button>
     </Form>
@@ -68,7 +95,7 @@
     </p>
   {/if}
   <ul>
-    {#each parts as part, n (part.what)}
+    {#each parts as part, n (n)}
       <li class="border-line flex min-h-11 items-center gap-3 border-b leading-5">
         <span class="figures w-8">{part.count} ×</span>
         <span class="min-w-0 flex-1">
@@ -80,7 +107,7 @@
             kind="bare"
             class="px-0"
             aria-label="Take {part.what} off"
-            onclick={() => dropPart(n)}><Cross /></Button
+            onclick={() => dropPart(part)}><Cross /></Button
           >
         {/if}
       </li>
@@ -91,6 +118,7 @@
       class="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)_4rem_5rem_auto] items-end gap-2 py-2 max-sm:grid-cols-2"
       refusal={["what", "count"].includes(job.refusal?.field ?? "") ? job.refusal : null}
       onsend={addPart}
+      several
     >
       <Field label="Part" bind:value={what} at="what" />
       <Field label="The shop’s number" bind:value={number} />

@@ -59,11 +59,10 @@
     draft.value = { ...draft.value, cylinders };
   }
   async function save(): Promise<void> {
-    if (!(await job.act(job.acts.checks({ checks: draft.value })))) return;
-    draft.saved();
+    await draft.save((checks) => job.act(job.acts.checks({ checks })));
   }
   async function saveSymptoms(): Promise<void> {
-    if (await job.act(job.acts.symptoms({ text: symptoms.value }))) symptoms.saved();
+    await symptoms.save((text) => job.act(job.acts.symptoms({ text })));
   }
   const WORDS = [
     { key: "plugs", says: "Plugs" },
@@ -78,7 +77,7 @@
     <summary class="border-ink flex min-h-11 items-end border-b-2 pb-1 text-xl">
       Symptoms and side checks
     </summary>
-    <Form class="flex items-end gap-2 py-2" onsend={saveSymptoms}>
+    <Form class="flex items-end gap-2 py-2" onsend={saveSymptoms} several>
       <Field
         label="What it did: hard cold start, noise, lost power"
         class="flex-1"
@@ -91,6 +90,7 @@
       class="flex flex-col gap-2"
       refusal={/^(dry|wet|leak)-/.test(job.refusal?.field ?? "") ? job.refusal : null}
       onsend={save}
+      several
     >
       <div class="flex items-center gap-3">
         <span class="text-soft">Compression in</span>

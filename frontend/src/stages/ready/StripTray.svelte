@@ -6,7 +6,10 @@
   import type { Part } from "../../api/client";
   import { Button, Field, Form, Pair } from "../../kit";
   import { whole } from "../../kit/numbers";
+  import { untrack } from "svelte";
+  import type { Send } from "../../api/acts";
   import type { CardState } from "../../card/card.svelte";
+  import { Edits } from "../../card/edits.svelte";
 
   let { job }: { job: CardState } = $props();
 
@@ -17,7 +20,12 @@
   let length = $state("");
   let count = $state("1");
   let note = $state("");
-  const parts = $derived<Part[]>(structuredClone(job.card?.tray ?? []) as Part[]);
+  const tray = new Edits<readonly Part[]>(
+    untrack(() => job),
+    () => (job.card?.tray ?? []) as Part[],
+  );
+  const send = (parts: readonly Part[]): Send => job.acts.tray({ parts: [...parts] });
+  const parts = $derived(tray.value);
   const shown = $derived(
     parts
       .map((part, index) => ({ part, index }))
@@ -28,16 +36,21 @@
   const part = $derived(parts[open]);
   const usual = ["Tank", "Air box", "Coils", "Spark plugs", "Cover"];
 
-  function change(next: Part[]): void {
-    void job.act(job.acts.tray({ parts: next }));
+  /** Change one part, wherever it stands by then. */
+  function change(part: Part, make: (part: Part) => Part): Promise<boolean> {
+    const at = parts.filter((one) => one.name === part.name).indexOf(part);
+    return tray.edit((all) => {
+      const changed = all.filter((one) => one.name === part.name)[at];
+      return all.map((one) => (one === changed ? make(one) : one));
+    }, send);
   }
   async function add(what: string): Promise<void> {
-    if (!what.trim()) return;
-    const next = [...parts, { name: what, note: "", pockets: [] }];
-    if (await job.act(job.acts.tray({ parts: next }))) {
-      opened = null;
-      name = "";
-    }
+    const called = what.trim();
+    if (!called) return;
+    opened = null;
+    if (name.trim() === called) name = "";
+    const added = { name: called, note: "", pockets: [] };
+    if (!(await tray.edit((all) => [...all, added], send)) && !name) name = called;
   }
   const many = $derived(whole(count) ?? NaN);
   function pocket(event: MouseEvent): void {
@@ -51,35 +64,39 @@
     const y = byKey ? 0.12 : (event.clientY - box.top) / box.height;
     // a count that cannot be read is asked again; nothing is put in its place
     if (!(many >= 1 && many <= 99)) return;
-    const pockets = [
-      ...part.pockets,
-      {
-        x: Math.min(1, Math.max(0, x)),
-        y: Math.min(1, Math.max(0, y)),
-        length,
-        note,
-        count: many,
-      },
-    ];
+    const put = {
+      x: Math.min(1, Math.max(0, x)),
+      y: Math.min(1, Math.max(0, y)),
+      length,
+      note,
+      count: many,
+    };
     [note, count] = ["", "1"];
-    change(parts.map((one, index) => (index === open ? { ...one, pockets } : one)));
+    void change(part, (one) => ({ ...one, pockets: [...one.pockets, put] }));
   }
-  function take(nth: number): void {
+  function take(pocket: Part["pockets"][number]): void {
     if (!part || job.signed) return;
-    const pockets = part.pockets.filter((_, index) => index !== nth);
-    change(parts.map((one, index) => (index === open ? { ...one, pockets } : one)));
+    const same = JSON.stringify(pocket);
+    void change(part, (one) => {
+      const at = one.pockets.findIndex((other) => JSON.stringify(other) === same);
+      return { ...one, pockets: one.pockets.filter((_, nth) => nth !== at) };
+    });
   }
   /** Call the part otherwise; an empty name leaves it as it was called. */
   function rename(to: string): void {
     if (!part || !to.trim() || to.trim() === part.name) return;
-    change(parts.map((one, index) => (index === open ? { ...one, name: to.trim() } : one)));
+    void change(part, (one) => ({ ...one, name: to.trim() }));
   }
   /** Move the part to where it came off: earlier or later than the one beside it. */
   function move(by: -1 | 1): void {
-    const [here, there] = [parts[open], parts[open + by]];
-    if (!here || !there) return;
-    change(parts.map((one, at) => (at === open ? there : at === open + by ? here : one)));
-    opened = open + by;
+    const from = open;
+    if (!parts[from] || !parts[from + by]) return;
+    opened = from + by;
+    void tray.edit((all) => {
+      const [here, there] = [all[from], all[from + by]];
+      if (!here || !there) return all;
+      return all.map((one, at) => (at === from ? there : at === from + by ? here : one));
+    }, send);
   }
   /** Taking a part out of the list is asked once; its pockets go with it. */
   let removing = $state<number | null>(null);
@@ -88,8 +105,9 @@
       removing = open;
       return;
     }
-    change(parts.filter((_, index) => index !== open));
+    const out = open;
     [removing, opened] = [null, null];
+    void tray.edit((all) => all.filter((_, index) => index !== out), send);
   }
   /** What stands on a pocket: how many, how long, and a star where there is a note. */
   const face = (one: Part["pockets"][number], nth: number): string =>
@@ -164,7 +182,7 @@
               style:left="{one.x * 100}%"
               style:top="{one.y * 100}%"
               aria-label="Pocket {nth + 1}, {face(one, nth)}: take it away"
-              onclick={() => take(nth)}
+              onclick={() => take(one)}
               disabled={job.signed}>{face(one, nth)}</button
             >
           {/each}
@@ -223,7 +241,7 @@
   </div>
 {/if}
 {#if !job.signed}
-  <Form class="flex gap-2" onsend={() => add(name)}>
+  <Form class="flex gap-2" onsend={() => add(name)} several>
     <label class="min-w-0 flex-1">
       <span class="sr-only">Part that came off</span>
       <input class="field" bind:value={name} placeholder="Part that came off" />

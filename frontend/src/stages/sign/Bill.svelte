@@ -1,31 +1,46 @@
 <script lang="ts">
   /** What was used besides the pieces, for the bill; parts the engine wants renewed are offered. */
   import { Button, Cross, Field, Form } from "../../kit";
+  import { untrack } from "svelte";
+  import type { Send } from "../../api/acts";
+  import type { Schemas } from "../../api/client";
   import type { CardState } from "../../card/card.svelte";
+  import { Edits } from "../../card/edits.svelte";
 
   let { job }: { job: CardState } = $props();
+  type Line = Schemas["BillLineOut"];
 
-  const lines = $derived(job.card?.bill ?? []);
+  const bill = new Edits<readonly Line[]>(
+    untrack(() => job),
+    () => job.card?.bill ?? [],
+  );
+  const send = (lines: readonly Line[]): Send => job.acts.bill({ lines: [...lines] });
+  const lines = $derived(bill.value);
   const offered = $derived(
     (job.card?.machine.parts ?? []).filter((part) => !lines.some((one) => one.what === part.what)),
   );
   let what = $state("");
   let count = $state("1");
   let price = $state("");
-  type Line = (typeof lines)[number];
 
-  function write(next: readonly Line[]): Promise<boolean> {
-    return job.act(job.acts.bill({ lines: [...next] }));
+  function drop(dropped: Line): void {
+    const same = JSON.stringify(dropped);
+    void bill.edit((all) => {
+      const at = all.findIndex((one) => JSON.stringify(one) === same);
+      return all.filter((_, nth) => nth !== at);
+    }, send);
   }
   async function add(): Promise<void> {
     if (!what.trim()) return;
+    const typed = [what, count, price] as const;
     const line = {
       what: what.trim(),
       number: "",
       count: Number(count) || 0,
       price: price.trim().replace(",", ".") || null,
     };
-    if (await write([...lines, line])) [what, count, price] = ["", "1", ""];
+    [what, count, price] = ["", "1", ""];
+    if (!(await bill.edit((all) => [...all, line], send)) && !what) [what, count, price] = typed;
   }
 </script>
 
@@ -46,7 +61,7 @@
           kind="bare"
           class="px-0"
           aria-label="Take {line.what} off the bill"
-          onclick={() => void write(lines.filter((_, at) => at !== n))}><Cross /></Button
+          onclick={() => drop(line)}><Cross /></Button
         >
       </li>
     {/each}
@@ -54,8 +69,10 @@
   {#if offered.length}
     <div class="flex flex-wrap gap-2 py-1">
       {#each offered as part (part.what)}
-        <Button kind="bare" class="border-line" onclick={() => void write([...lines, part])}
-          >{part.what}</Button
+        <Button
+          kind="bare"
+          class="border-line"
+          onclick={() => void bill.edit((all) => [...all, part], send)}>{part.what}</Button
         >
       {/each}
     </div>
@@ -64,6 +81,7 @@
     class="grid grid-cols-[minmax(0,1fr)_3.5rem_5rem_auto] items-end gap-2 pt-1"
     refusal={["what", "count", "price"].includes(job.refusal?.field ?? "") ? job.refusal : null}
     onsend={add}
+    several
   >
     <Field label="Used" bind:value={what} at="what" />
     <Field

@@ -1,0 +1,49 @@
+/**
+ * Changes to one list or table of the card, shown at once and sent one after the other. Each is
+ * made of what stands when those before it are through, so none writes over another, however
+ * slow the server is; one that was not taken yet is kept and sent again.
+ */
+import type { Send } from "../api/acts";
+import { HERE } from "../state/people.svelte";
+import type { CardState } from "./card.svelte";
+
+const RETRY_MS = 2000;
+
+type Change<Value> = (value: Value) => Value;
+
+export class Edits<Value> {
+  private pending = $state.raw<readonly Change<Value>[]>([]);
+
+  constructor(
+    private readonly job: CardState,
+    /** What the server has. */
+    private readonly kept: () => Value,
+  ) {}
+
+  /** What the server has, with all that is on its way to it. */
+  get value(): Value {
+    return this.pending.reduce((value, change) => change(value), this.kept());
+  }
+
+  /**
+   * Change it, by the act that makes it what it is then; whether the server took it. What it
+   * refuses for good is left out again.
+   */
+  async edit(change: Change<Value>, send: (value: Value) => Send): Promise<boolean> {
+    this.pending = [...this.pending, change];
+    const through = (): void => {
+      this.pending = this.pending.filter((one) => one !== change);
+    };
+    for (;;) {
+      const code = await this.job.queue.merge(() => send(change(this.kept())), through);
+      if (code === "away") await new Promise((resume) => setTimeout(resume, RETRY_MS));
+      else if (code === "who")
+        await new Promise((resume) => addEventListener(HERE, resume, { once: true }));
+      else if (code !== "conflict") {
+        through();
+        return code === null;
+      }
+      if (this.job.stopped) return false;
+    }
+  }
+}
