@@ -1,7 +1,7 @@
 <script lang="ts">
   /** The valve in hand and the one field for what the blade or the micrometer says. */
   import { type Snippet, flushSync, untrack } from "svelte";
-  import { GapMark } from "../kit";
+  import { GapMark, Offers } from "../kit";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
   import { preferences } from "../state/preferences.svelte";
   import type { CardState } from "./card.svelte";
@@ -182,6 +182,16 @@
       <span class="text-soft">{hint}</span>
     {/if}
   </div>
+  {#if refusal?.offers.length}
+    <Offers
+      offers={refusal.offers}
+      face={(offer) => (reading ? offer : offer.replace(/^.*=/, ""))}
+      onpick={(offer) => {
+        job.entry.draft = offer;
+        void job.entry.write();
+      }}
+    />
+  {/if}
   {#if !job.signed && children}{@render children()}{/if}
   {#if !job.signed && keypad}
     <Keypad

@@ -5,12 +5,19 @@
   let {
     offers,
     onpick,
+    face = (offer) => offer,
     class: more = "",
-  }: { offers: readonly string[]; onpick: (offer: string) => void; class?: string } = $props();
+  }: {
+    offers: readonly string[];
+    onpick: (offer: string) => void;
+    /** How one is shown, where that is not how it is typed. */
+    face?: (offer: string) => string;
+    class?: string;
+  } = $props();
 </script>
 
-<div class="flex flex-wrap gap-2 {more}">
+<div class="flex flex-wrap gap-2 {more}" role="group" aria-label="Which one is it">
   {#each offers as offer (offer)}
-    <Button kind="now" onclick={() => onpick(offer)}>{offer}</Button>
+    <Button kind="now" onclick={() => onpick(offer)}>{face(offer)}</Button>
   {/each}
 </div>

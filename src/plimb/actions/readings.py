@@ -68,7 +68,8 @@ def _read(card: CardRow, text: str, unit: Unit) -> Reading:
     # without a set nobody knows which blade was the thinnest
     thinnest_nm = blades.usable[0].thickness_nm if blades else None
     thick = blades.thickness if blades else sum
-    return parse_reading(text, unit, thinnest_nm=thinnest_nm, thick=thick)
+    names = blades.typed_in(unit) if blades else ()
+    return parse_reading(text, unit, thinnest_nm=thinnest_nm, thick=thick, blades=names)
 
 
 @act("{purpose} {valve} {text}")
@@ -98,7 +99,7 @@ def write_down_gap(
         key=key,
         purpose=purpose,
         typed=reading.typed if reading else "",
-        unit=unit,
+        unit=reading.unit if reading else unit,
         reading=reading,
         repeats=repeats,
         warm=conditions_of(on.card).warm,

@@ -27,6 +27,7 @@ COMMANDS = {
     "service": "service",
     "people": "people",
     "simulate": "simulate",
+    "read": "read",
 }
 """In which module each command lives; it is loaded when the command is asked for."""
 

@@ -105,18 +105,6 @@
       : "Shim that is in"}
     hint="290 is the marking. 2.897 is measured. ?? where the marking is worn off."
   >
-    {#if job.refusal?.offers.length}
-      <div class="flex flex-wrap gap-2" role="group" aria-label="Which size is it">
-        {#each job.refusal.offers as offer (offer)}
-          <Button
-            onclick={() => {
-              job.entry.draft = offer;
-              void job.entry.write();
-            }}>{offer.split("=")[1]}</Button
-          >
-        {/each}
-      </div>
-    {/if}
     <div class="flex flex-wrap items-center gap-2">
       <Pair
         label="The piece is"

@@ -134,6 +134,11 @@ class BladeSet:
     blades: tuple[Blade, ...]
     stacks: tuple[Stack, ...] = ()
 
+    def typed_in(self, unit: Unit) -> frozenset[str]:
+        """Return how each sound blade is typed in a reading in the unit."""
+        typed = (one.typed if unit is Unit.MM else one.typed_thou for one in self.usable)
+        return frozenset(one for one in typed if one)
+
     def __post_init__(self) -> None:
         if not self.blades:
             raise BadValue("A set needs at least one blade.", field="blades")

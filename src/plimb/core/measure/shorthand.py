@@ -14,14 +14,14 @@ thou (`6` is 0.006 in). Forms:
 """
 
 import re
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
 from plimb.core.errors import BadValue
 from plimb.core.lengths import NM_PER_THOU, Unit, mm, parse_number, show_mm, show_thou
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
-from plimb.core.measure.spoken import as_typed
+from plimb.core.measure.spoken import as_typed, sounds_spoken
 
 Thick = Callable[[tuple[int, ...]], int]
 """What blades that are laid together make, in nanometres, by their markings."""
@@ -97,8 +97,10 @@ def parse_reading(
     thinnest_nm: int | None = None,
     zero_is_number: bool = False,
     thick: Thick = sum,
+    spoken: bool = False,
+    blades: Collection[str] = (),
 ) -> Reading:
-    """Return the reading in the text.
+    """Return the reading in the text, in the unit that was said with it or else in `unit`.
 
     Args:
         text: What was typed, in the shorthand above.
@@ -108,12 +110,18 @@ def parse_reading(
             with blades there is no such reading.
         thick: What blades make, where a set knows it better than their markings; the gap is
             made from it, the words from the marking.
+        spoken: It was said aloud, also where it is figures alone.
+        blades: The blades at hand as they are typed in the unit, which tell what was said.
 
     Raises:
+        TwoMeanings: What was said can be heard in more than one way.
         BadValue: It cannot be read, a blade is not plausible, or the blade that
             refuses is not the thicker one.
     """
-    typed = as_typed(text.strip())
+    typed = text.strip()
+    if spoken or sounds_spoken(typed):
+        said = as_typed(typed, unit, blades)
+        typed, unit = said.typed, said.unit
     sure = typed.removesuffix("?")
     reading = _understood(sure, unit, thinnest_nm, zero_is_number, thick)
     joints = joints_of(reading.goes, reading.refuses)
