@@ -101,6 +101,12 @@ def take_plan(on: OnCard) -> None:
 
 def take_moves(on: OnCard, plan: Plan, *, by_hand: bool = False) -> None:
     """Decide on each piece of a plan, around what was decided by hand; see `take_plan`."""
+    if plan.empty:
+        raise NotReady(
+            f"Choose a shim for {', '.join(plan.empty)} first: what was in goes elsewhere, and "
+            "nothing else fits.",
+            field="valve",
+        )
     records = on.records
     stale = {valve for valve, one in status_of(on.card).valves.items() if one.overtaken}
     moves = [move for move in plan.moves if move.thickness_nm is not None and not move.pinned]

@@ -23,6 +23,8 @@ from plimb.store.shims import (
     shim_at,
     shims_at,
     sound_in_drawer,
+    sound_ones,
+    valves_of,
 )
 from plimb.store.tables.card import CardRow, RoundRow
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
@@ -111,6 +113,29 @@ def not_found_after_all(
             move_shim(session, row, here, why, now)
 
 
+def lying_for(session: Session, card: CardRow, clearance: Clearance) -> list[ShimRow]:
+    """Return the sound pieces at hand that fit a valve, of those that are alike at least one.
+
+    Those of its family. Where nobody has said which shims fit, neither the diameter nor the
+    sizes: those that have been in this engine in such a valve, and those that were put into the
+    drawer by hand and have been in no engine.
+    """
+    row = find_family(session, clearance.family)
+    if row is None:
+        return []
+    tray = [one for one in left_over(session, card) if one.family_id == row.id]
+    tray = [one for one in tray if one.condition == Condition.SOUND]
+    if clearance.family.known:
+        return [*(one for one, _many in sound_in_drawer(session, [row.id])), *tray]
+    pieces = [*sound_ones(session, row.id), *tray]
+    engine, engine_id = engine_of(card), card.revision.engine_id
+    alike = [one for one in engine.clearances if one.family.kind == clearance.family.kind]
+    fits = {(engine_id, one.key) for one in alike}
+    only_kind = all(one.family.known or one in alike for one in engine.clearances)
+    been = valves_of(session, pieces)
+    return [one for one in pieces if been[one.id] <= fits and (been[one.id] or only_kind)]
+
+
 def keep_back(
     session: Session, card: CardRow, valve: str, choice: Choice | None, now: datetime
 ) -> int | None:
@@ -135,13 +160,8 @@ def keep_back(
             move_shim(session, row, DRAWER, f"not taken for {valve} of card {card.id}", now)
     if choice is None or choice.source is not Source.DRAWER:
         return None
-    clearance = engine_of(card).clearance(valve)
-    family = family_row(session, clearance)
-    trust = card.trust
-    shelf = [row for row, _many in sound_in_drawer(session, [family.id])]
-    for row in (*shelf, *left_over(session, card)):
-        fits = row.family_id == family.id and row.condition == Condition.SOUND
-        if fits and worth(row, trust) == choice.thickness_nm:
+    for row in lying_for(session, card, engine_of(card).clearance(valve)):
+        if worth(row, card.trust) == choice.thickness_nm:
             if row.place != Where.CARD:
                 move_shim(session, row, tray_of(card), f"for {valve}", now)
             return row.id

@@ -51,8 +51,8 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str, anyway: bo
         choice = replace(
             choice, measured_nm=measured_nm, doubt_nm=instrument.doubt_nm if instrument else None
         )
-        if not anyway:
-            _refuse_wrong(clearance, record, choice, units_of(on.card))
+    if fitted and not anyway:
+        _refuse_wrong(clearance, record, choice, units_of(on.card))
     shim_id = standing(on.round.choices, on.engine)[valve].shim_id
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now
@@ -64,13 +64,16 @@ def _refuse_wrong(clearance: Clearance, record: ValveRecord, choice: Choice, uni
     in_hand_nm, wanted_nm = choice.goes_in_nm, choice.thickness_nm
     gap = record.found.gap if record.found else None
     piece, spec = record.piece, clearance.spec
-    said = f"{units.shim_figure(in_hand_nm)} instead of {units.shim_figure(wanted_nm)}"
-    if gap is not None and gap.both_ends and piece is not None and spec is not None:
+    said = units.shim_figure(in_hand_nm)
+    if in_hand_nm != wanted_nm:
+        said = f"{said} instead of {units.shim_figure(wanted_nm)}"
+    if gap is not None and piece is not None and spec is not None:
         after_nm = gap.best_nm + piece.thickness_nm - in_hand_nm
-        if not spec.check.holds(after_nm):
+        opens = after_nm <= 0 < spec.check.low_nm
+        if opens or (gap.both_ends and not spec.check.holds(after_nm)):
+            how = "it would hold the valve open" if opens else "out of range"
             raise NotReady(
-                f"{said} gives {units.in_sum(after_nm)}, out of spec: not this one?",
-                field="measured",
+                f"{said} gives {units.in_sum(after_nm)}, {how}: not this one?", field="measured"
             )
     if abs(in_hand_nm - wanted_nm) > FAR_OFF_NM:
         raise NotReady(f"{said}: is it the right piece?", field="measured")

@@ -7,7 +7,7 @@ from decimal import Decimal
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.custody import left_over, tray_of, worth
+from plimb.actions.custody import left_over, lying_for, tray_of, worth
 from plimb.actions.shims import clearance_family
 from plimb.actions.views import engine_of, school_of, status_of
 from plimb.core.job.status import JobStatus, by_amount, pieces_out
@@ -27,7 +27,7 @@ from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
 from plimb.core.shim.sum import School, Window
 from plimb.core.words import sure
 from plimb.store.cards import get_card
-from plimb.store.families import core_family, families, family_among
+from plimb.store.families import core_family, families, family_among, find_family
 from plimb.store.orders import Order, list_orders, on_order_for
 from plimb.store.readings import standing
 from plimb.store.shims import shims_at, shims_in, sound_in_drawer
@@ -106,10 +106,14 @@ class PlanView:
     def sure(self) -> str:
         """How sure the proof is to pass, or why nothing can be said of that."""
         plan = self.plan
+        if plan.empty:
+            return f"leaves {', '.join(plan.empty)} without a shim"
         if plan.out_of_spec:
             return f"leaves {len(plan.out_of_spec)} out of spec"
         if plan.provisional:
             return "after the pieces for now"
+        if plan.unknown:
+            return f"not known: measure {', '.join(plan.unknown)}"
         return sure(plan.chance) if plan.changed else "nothing changes"
 
 
@@ -148,7 +152,7 @@ def request_of(
         # one of a size that is no longer made is decided anew as well
         if by_hand and choice is not None and choice.source is Source.COUNTER:
             by_hand = choice.thickness_nm in clearance.family.sizes()
-        if by_hand and choice is not None and piece and found and found.gap.both_ends:
+        if by_hand and choice is not None and piece:
             pins[valve] = Pin(
                 source=choice.source,
                 thickness_nm=choice.thickness_nm,
@@ -163,7 +167,7 @@ def request_of(
     at_hand = [*shelf, *((row, 1) for row in (*own, *left_over(session, card)))]
     return PlanRequest(
         rows=tuple(rows),
-        drawer=tuple(_stocks(at_hand, kinds, trust)),
+        drawer=tuple((*_stocks(at_hand, kinds, trust), *_unknown(session, card, rows, own))),
         policy=_policy(card, status, school, shop.round_cost),
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
@@ -220,13 +224,11 @@ def kinds_of(known: Sequence[ShimFamilyRow], plan_rows: Sequence[PlanRow]) -> di
     return kinds
 
 
-def stock_of(row: ShimRow, kinds: Mapping[int, Kind], trust: Trust) -> Stock:
+def stock_of(row: ShimRow, kind: Kind, trust: Trust) -> Stock:
     """Return what one piece counts as in a plan."""
     marked = row.measured_nm is None or trust is Trust.MARKED
     return Stock(
-        thickness_nm=worth(row, trust),
-        kind=kinds[row.family_id],
-        doubt_nm=thickness_doubt(by_marking=marked),
+        thickness_nm=worth(row, trust), kind=kind, doubt_nm=thickness_doubt(by_marking=marked)
     )
 
 
@@ -237,9 +239,28 @@ def _stocks(
     counts: Counter[tuple[int, Stock]] = Counter()
     for row, many in pieces:
         if row.family_id in kinds and row.condition == Condition.SOUND:
-            counts[row.family_id, stock_of(row, kinds, trust)] += many
+            counts[row.family_id, stock_of(row, kinds[row.family_id], trust)] += many
     lines = sorted(counts, key=lambda line: (line[0], line[1].thickness_nm, line[1].doubt_nm))
     return [replace(line[1], count=counts[line]) for line in lines]
+
+
+def _unknown(
+    session: Session, card: CardRow, rows: Sequence[PlanRow], own: Sequence[ShimRow]
+) -> list[Stock]:
+    """Return what lies for valves of which nobody has said which shims fit: see `lying_for`.
+
+    `own` are the pieces that are kept back for this card already.
+    """
+    found: dict[Kind, Counter[Stock]] = {}
+    for row in rows:
+        family = row.clearance.family
+        if family.known or family.kind in found:
+            continue
+        shop = find_family(session, family)
+        mine = [one for one in own if shop is not None and one.family_id == shop.id]
+        pieces = [*lying_for(session, card, row.clearance), *mine]
+        found[family.kind] = Counter(stock_of(one, family.kind, card.trust) for one in pieces)
+    return [replace(one, count=n) for lying in found.values() for one, n in lying.items()]
 
 
 def plan_of(session: Session, card: CardRow, variant: str | None = None) -> PlanView:

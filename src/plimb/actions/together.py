@@ -89,7 +89,7 @@ def _planned(session: Session) -> list[tuple[CardRow, Planned]]:
     engines = []
     for card, request, fits in zip(waiting, own, kinds, strict=True):
         lines = [
-            (place, replace(stock_of(row, fits, card.trust), count=many))
+            (place, replace(stock_of(row, fits[row.family_id], card.trust), count=many))
             for place, (row, many) in enumerate(shelf)
             if row.family_id in fits
         ]

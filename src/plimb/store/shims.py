@@ -193,6 +193,28 @@ def sound_in_drawer(session: Session, families: Iterable[int]) -> list[tuple[Shi
     return [(row, many) for row, many in rows]
 
 
+def sound_ones(session: Session, family: int) -> Sequence[ShimRow]:
+    """Return the sound pieces of one family in the drawer, each of them, thinnest first."""
+    wanted = (
+        ShimRow.place == Where.DRAWER,
+        ShimRow.condition == Condition.SOUND,
+        ShimRow.family_id == family,
+    )
+    query = select(ShimRow).where(*wanted).order_by(ShimRow.thickness_nm, ShimRow.id)
+    return session.scalars(query).all()
+
+
+def valves_of(session: Session, pieces: Iterable[ShimRow]) -> dict[int, set[tuple[int, str]]]:
+    """Return for each piece the engines' valves that it has been in, by engine and key."""
+    been: dict[int, set[tuple[int, str]]] = {one.id: set() for one in pieces}
+    query = select(ShimMoveRow).where(ShimMoveRow.shim_id.in_(been))
+    for move in session.scalars(query):
+        for at in (move.left, move.reached):
+            if at is not None and at.engine_id is not None and at.valve is not None:
+                been[move.shim_id].add((at.engine_id, at.valve))
+    return been
+
+
 def moves_of(session: Session, shim_id: int) -> Sequence[ShimMoveRow]:
     """Return every move of a piece, the first one first."""
     query = select(ShimMoveRow).where(ShimMoveRow.shim_id == shim_id).order_by(ShimMoveRow.id)

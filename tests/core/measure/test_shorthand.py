@@ -103,7 +103,8 @@ def test_a_blank_inside_a_figure_is_refused_and_not_swallowed(text):
     [
         ("Fifteen.", "15"), ("twenty-five tight", "25t"), ("thirteen to fifteen", "13-15"),
         ("13 to 15", "13-15"), ("between thirteen and fifteen", "13-15"),
-        ("thirteen goes, fifteen refuses", "13-15"), ("thirteen loose, then fifteen", "13l-15"),
+        ("thirteen goes, fifteen refuses", "13-15"),
+        ("thirteen loose, then fifteen refuses", "13l-15"),
         ("thirteen to fifteen, call it fourteen", "13-15=14"), ("fifteen plus two", "15+2"),
         ("zero point one five", "0.15"), ("fifteen with light drag", "15"),
         ("nothing goes", "x"), ("nothing goes, three refuses", "-3"), ("three doesn’t go", "-3"),

@@ -160,8 +160,10 @@ def test_pins_hold_and_the_rest_goes_round_them():
     assert plan.move("B").source is Source.DRAWER
     assert plan.move("A").source is Source.COUNTER
     assert reasons(request, plan)["B"].words.startswith("Decided by hand.")
-    with pytest.raises(BadValue, match="two valves want one piece"):
-        planned(*rows, drawer=(stock("2.70"),), pins={"A": pin, "B": pin})
+    request, plan = planned(*rows, drawer=(stock("2.70"),), pins={"A": pin, "B": pin})
+    (left,) = plan.empty  # one piece cannot be in two valves
+    assert plan.move({"A": "B", "B": "A"}[left]).thickness_nm == pin.thickness_nm
+    assert "cannot be had" in reasons(request, plan)[left].words
 
 
 def test_a_forbidden_thickness_is_not_given_again():

@@ -35,15 +35,22 @@ class Candidates:
     """Everything that does not depend on which camshafts come out, worked out once.
 
     `among` is how many valves choose from the drawer: those of other engines, too, where several
-    share it.
+    share it. With `empties` a valve may be left without a shim: where what was decided by hand
+    leaves nothing for it.
     """
 
-    def __init__(self, request: PlanRequest, among: int = 0) -> None:
+    def __init__(self, request: PlanRequest, among: int = 0, *, empties: bool = False) -> None:
         self.request, self.rows = request, request.rows
         self._among = max(among, len(request.rows))
         self.policy = request.policy
         self.pins = dict(request.pins or {})
-        self.known = [at for at, row in enumerate(self.rows) if row.known]
+        self.empties = empties
+        by_hand = {*self.pins, *(pin.from_valve for pin in self.pins.values())}
+        self.known = [
+            at
+            for at, row in enumerate(self.rows)
+            if row.known or (row.piece_nm is not None and row.valve in by_hand)
+        ]
         self.levels = Levels(self.rows, self.policy)
         self._kept = self.levels.kept(request.forbidden)
         self._stock()
@@ -52,10 +59,12 @@ class Candidates:
         doubt = np.array(
             [row.doubt_nm for row in self.rows] + [one.doubt_nm for one in self.columns], np.int64
         )
-        row, column = np.nonzero(self._may_take(thick))
+        row, column = np.nonzero(self._may_take(thick) | self._decided())
         at_hand = self.levels.of(row, thick[column], doubt[column])
         self._lay_out(row, column, at_hand, *self._counter())
+        self._blank()
         self._pin()
+        self._leave_empty()
         self.packs = pack([self._sum[name] for name in LEVELS], self.allowed)
 
     def _lay_out(
@@ -72,7 +81,7 @@ class Candidates:
         """
         n = len(self.rows)
         picked = np.array(self._prune(row, column, at_hand), dtype=np.int64)
-        width = len(picked) + n
+        width = len(picked) + n * (1 + self.empties)
         self.allowed: Mask = np.zeros((n, width), dtype=bool)
         own = np.arange(n)
         places = np.full(n + len(self.columns), -1, dtype=np.int64)
@@ -82,6 +91,7 @@ class Candidates:
         self.allowed[at, place] = True
         self.allowed[own, own] = True
         self.allowed[own, len(picked) + own] = from_counter
+        self.counter_at = len(picked)
         copies = places[picked]
         several = len(set(picked.tolist())) < len(picked)
         nothing = np.zeros((n, width), dtype=np.int64)
@@ -99,6 +109,41 @@ class Candidates:
             level[own, len(picked) + own] = counter[name]
         if several:
             self.allowed[:, : len(picked)] = self.allowed[:, copies]
+
+    def _decided(self) -> Mask:
+        """Return the pairs at hand that somebody decided on: they are weighed like any other."""
+        n, kinds = len(self.rows), [row.clearance.family.kind for row in self.rows]
+        decided: Mask = np.zeros((n, n + len(self.columns)), dtype=bool)
+        among = {row.valve: at for at, row in enumerate(self.rows)}
+        for valve, pin in self.pins.items():
+            at = among.get(valve)
+            giver = among.get(pin.from_valve or "")
+            if at is not None and giver is not None and pin.source is Source.ENGINE:
+                decided[at, giver] = True
+            elif at is not None and pin.source is Source.DRAWER:
+                for place, stock in enumerate(self.columns):
+                    same = (stock.thickness_nm, stock.kind) == (pin.thickness_nm, kinds[at])
+                    decided[at, n + place] = same
+        return decided
+
+    def _blank(self) -> None:
+        """Nothing is known of what a piece gives where there is no full reading."""
+        for at in self.known:
+            if not self.rows[at].known:
+                for name in LEVELS:
+                    self._sum[name][at] = self._kept[name][at] = 0
+
+    def _leave_empty(self) -> None:
+        """Allow a valve to be left without a shim: worse than any shim, and last of all for one
+        that a shim was decided on for.
+        """
+        self.empty_at = self.allowed.shape[1]
+        if self.empties:
+            self.empty_at -= len(self.rows)
+            for at in self.known:
+                column = self.empty_at + at
+                self.allowed[at, column] = True
+                self._sum["bad"][at, column] = 10 if self.rows[at].valve in self.pins else 2
 
     def _stock(self) -> None:
         """Lay out the drawer, pieces of one thickness and family as one column for now."""
@@ -268,12 +313,10 @@ class Candidates:
 
     def _pin(self) -> None:
         """Leave each pinned valve just the piece that was decided on."""
-        n = len(self.rows)
-        self.counter_at = self.allowed.shape[1] - n
         among = {row.clearance.id: at for at, row in enumerate(self.rows)}
         for valve, pin in self.pins.items():
             at = among.get(valve)
-            if at is None or not self.rows[at].known:
+            if at is None or at not in self.known:
                 raise BadValue(f"valve “{valve}” has no reading to plan with.", field="pins")
             row = self.rows[at]
             kind = row.clearance.family.kind
@@ -283,7 +326,7 @@ class Candidates:
             elif pin.source is Source.ENGINE:
                 giver = among.get(pin.from_valve or "")
                 if giver is not None and self.rows[giver].clearance.family.kind == kind:
-                    may[giver] = self.rows[giver].known
+                    may[giver] = self.rows[giver].piece_nm is not None
             elif pin.source is Source.COUNTER:
                 may[self.counter_at + at] = True
             else:
@@ -331,6 +374,7 @@ class Candidates:
             *among,
             *range(len(self.rows), self.counter_at),
             *(self.counter_at + at for at in among),
+            *(self.empty_at + at for at in among if self.empties),
         ]
 
     def at_level(self, name: str) -> Whole:

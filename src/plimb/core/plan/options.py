@@ -45,6 +45,8 @@ class Option:
         """In a word or two, what the valve would be with this piece in."""
         if self.forbidden:
             return "not this one"
+        if self.gap_nm <= 0 and not (self.in_spec or (self.chance or 0) > NO_CHANCE):
+            return "holds open"
         if self.chance is None:
             return "at most"
         if self.in_spec:

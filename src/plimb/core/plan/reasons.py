@@ -38,6 +38,12 @@ class Because(StrEnum):
     NOTHING_AT_HAND = "nothing-at-hand"
     FOR_NOW = "for-now"
     CLOSER = "closer"
+    OUT = "out"
+    HOLDS_OPEN = "holds-open"
+    NOT_THINNER = "not-thinner"
+    NOT_KNOWN = "not-known"
+    EMPTY = "empty"
+    GONE = "gone"
     AT_HAND = "at-hand"
     BOUGHT = "bought"
 
@@ -211,6 +217,29 @@ _SAY = {
     Because.CLOSER: lambda why: (
         f"{why.thick(why.move.thickness_nm)}: {why.sum}: closer, but not in spec. {why.needs}"
     ),
+    Because.OUT: lambda why: (
+        f"{why.thick(why.move.thickness_nm)}: {why.sum}: out of range. {why.needs}"
+    ),
+    Because.HOLDS_OPEN: lambda why: (
+        f"{why.thick(why.move.thickness_nm)}: {why.sum}: out of range, it would hold the valve "
+        f"open. {why.needs}"
+    ),
+    Because.NOT_THINNER: lambda why: (
+        f"No gap was felt, and {why.thick(why.move.thickness_nm)} is not thinner than what is in: "
+        f"again there would be no gap. {why.needs}"
+    ),
+    Because.NOT_KNOWN: lambda why: (
+        f"Without a full reading of its gap Plimb cannot say what "
+        f"{why.thick(why.move.thickness_nm)} gives. Measure it."
+    ),
+    Because.EMPTY: lambda why: (
+        "Its shim goes to another valve, and the plan has no other for it. "
+        f"Choose one for it. {why.needs}"
+    ),
+    Because.GONE: lambda why: (
+        "The shim that was decided on cannot be had: another valve has it, or it left the "
+        f"drawer. Choose another one. {why.needs}"
+    ),
     Because.AT_HAND: _taken,
     Because.BOUGHT: _bought,
 }  # fmt: skip
@@ -247,14 +276,12 @@ class _Look:
         )
 
     def _because(self, row: PlanRow, move: Move, cannot: Cannot | None) -> Because:
+        if move.empty:
+            return Because.GONE if move.pinned else Because.EMPTY
+        if move.changes:
+            return _why_changed(row, move, cannot)
         if row.gap is None:
             return Because.NOT_MEASURED
-        if move.changes:
-            if move.provisional:
-                return Because.FOR_NOW
-            if cannot is not None:
-                return Because.CLOSER
-            return Because.BOUGHT if move.source is Source.COUNTER else Because.AT_HAND
         if row.gap.open_ended and (cannot is not None or row.verdict is not Verdict.IN):
             return Because.OPEN_ENDED
         if row.piece_nm is None and row.needs_setting(self.request.policy.act):
@@ -356,6 +383,30 @@ class _Look:
         if abs(taken_nm - ideal_nm) - away < WORTH_SAYING_NM:
             return None
         return Nearer(thickness_nm=size, gap_nm=gap.best_nm + piece_nm - size, chance=chance)
+
+
+def _why_changed(row: PlanRow, move: Move, cannot: Cannot | None) -> Because:
+    """Return why another piece goes in, or how it leaves the valve out."""
+    if not row.known:
+        return Because.NOT_KNOWN
+    if move.provisional:
+        return Because.FOR_NOW if cannot is None else Because.NOT_THINNER
+    if cannot is not None:
+        return _how_out(row, move)
+    return Because.BOUGHT if move.source is Source.COUNTER else Because.AT_HAND
+
+
+def _how_out(row: PlanRow, move: Move) -> Because:
+    """Return how a piece leaves a valve out: held open, out, or out and closer than it was."""
+    assert row.gap is not None
+    assert move.gap is not None
+    if move.gap.best_nm <= 0 < row.spec.check.low_nm:
+        return Because.HOLDS_OPEN
+    before, after = (
+        max(row.spec.check.low_nm - gap.best_nm, gap.best_nm - row.spec.check.high_nm)
+        for gap in (row.gap, move.gap)
+    )
+    return Because.CLOSER if after < before and not move.pinned else Because.OUT
 
 
 def _place(move: Move) -> str:

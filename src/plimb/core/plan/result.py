@@ -19,7 +19,8 @@ class Move:
     """What one valve gets. `gap` is what follows; for a provisional piece, the most it can be.
 
     `in_spec` says that every gap the reading allows is in the check range; `chance` is the chance
-    to pass the proof; `doubt_nm` how far the piece may be off.
+    to pass the proof; `doubt_nm` how far the piece may be off. An `empty` valve has given its
+    shim away and gets none.
     """
 
     valve: str
@@ -32,6 +33,7 @@ class Move:
     provisional: bool
     pinned: bool
     doubt_nm: int = 0
+    empty: bool = False
 
     @property
     def changes(self) -> bool:
@@ -115,6 +117,20 @@ class Plan:
         return tuple(move.valve for move in self.moves if move.provisional)
 
     @property
+    def unknown(self) -> tuple[str, ...]:
+        """The valves whose new piece gives nobody knows what: there is no full reading."""
+        return tuple(
+            move.valve
+            for move in self.moves
+            if move.changes and move.chance is None and not move.provisional
+        )
+
+    @property
+    def empty(self) -> tuple[str, ...]:
+        """The valves that are left without a shim."""
+        return tuple(move.valve for move in self.moves if move.empty)
+
+    @property
     def to_buy(self) -> int:
         """How many pieces are bought."""
         return sum(line.count for line in self.order)
@@ -175,6 +191,11 @@ def _move(of: Candidates, at: int, column: int) -> Move:
     from_valve, doubt_nm = None, of.policy.doubt.bought_nm
     if column == at:
         source, thickness_nm, doubt_nm = Source.SAME, row.piece_nm, row.doubt_nm
+    elif column >= of.empty_at:
+        return Move(
+            valve=row.valve, source=Source.SAME, thickness_nm=None, from_valve=None, gap=None,
+            in_spec=False, chance=None, provisional=False, pinned=row.valve in of.pins, empty=True,
+        )  # fmt: skip
     elif column < n:
         giver = of.rows[column]
         source, thickness_nm = Source.ENGINE, giver.piece_nm

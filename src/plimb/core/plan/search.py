@@ -52,12 +52,15 @@ def decide(request: PlanRequest) -> tuple[Candidates, Solved]:
     shafts = tuple(
         dict.fromkeys(
             row.clearance.camshaft
-            for row in request.rows
-            if row.clearance.camshaft_out and row.known
+            for row in (request.rows[at] for at in sorted(candidates.known))
+            if row.clearance.camshaft_out
         )
     )
-    forced = candidates.forced_out()
     all_out = candidates.solve(frozenset(shafts))
+    if all_out is None:  # what was decided by hand leaves nothing for a valve: it is said
+        candidates = Candidates(request, empties=True)
+        all_out = candidates.solve(frozenset(shafts))
+    forced = candidates.forced_out()
     if all_out is None:
         raise BadValue(
             "The pieces decided on cannot all be had: two valves want one piece, or a piece is "
