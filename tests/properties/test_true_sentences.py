@@ -12,9 +12,10 @@ import pytest
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.options import all_options
-from plimb.core.plan.reasons import Because, Fate, reasons
+from plimb.core.plan.reasons import reasons
 from plimb.core.plan.rows import chance_of
 from plimb.core.plan.search import OTHERS, instead, plan_engine
+from plimb.core.plan.why import Because, Fate
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import School, sought_thickness, work_out
 

@@ -7,27 +7,26 @@ from decimal import Decimal
 
 from sqlalchemy.orm import Session
 
-from plimb.actions.custody import left_over, lying_for, tray_of, worth
+from plimb.actions.custody import left_over, tray_of
 from plimb.actions.shims import clearance_family
+from plimb.actions.stock import kinds_of, stocks, stocks_unknown
 from plimb.actions.views import engine_of, school_of, status_of
 from plimb.core.job.status import JobStatus, by_amount, pieces_out
 from plimb.core.job.valve import Choice, ValveRecord
-from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.plan.advice import Advice, advise
 from plimb.core.plan.buying import Kit, Terms, purchases
 from plimb.core.plan.measures import must_measure
 from plimb.core.plan.options import Option, all_options
 from plimb.core.plan.reasons import given_up, reasons
-from plimb.core.plan.request import Pin, PlanRequest, Policy, Stock
+from plimb.core.plan.request import Pin, PlanRequest, Policy
 from plimb.core.plan.result import Move, OrderLine, Plan
-from plimb.core.plan.rows import PlanRow, plan_row
+from plimb.core.plan.rows import plan_row
 from plimb.core.plan.search import alternatives, instead, plan_engine
-from plimb.core.shim.family import Kind
-from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
+from plimb.core.shim.shim import Condition, ShimReading, Source
 from plimb.core.shim.sum import School, Window
 from plimb.core.words import sure
 from plimb.store.cards import get_card
-from plimb.store.families import core_family, families, family_among, find_family
+from plimb.store.families import core_family, families
 from plimb.store.orders import Order, list_orders, on_order_for
 from plimb.store.readings import standing
 from plimb.store.shims import shims_at, shims_in, sound_in_drawer
@@ -167,7 +166,7 @@ def request_of(
     at_hand = [*shelf, *((row, 1) for row in (*own, *left_over(session, card)))]
     return PlanRequest(
         rows=tuple(rows),
-        drawer=tuple((*_stocks(at_hand, kinds, trust), *_unknown(session, card, rows, own))),
+        drawer=(*stocks(at_hand, kinds, trust), *stocks_unknown(session, card, rows, own)),
         policy=_policy(card, status, school, shop.round_cost),
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
@@ -212,55 +211,6 @@ def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dic
         if row.valve in names and (row.measured_nm or row.marked_nm)
     }
     return {**kept, **recalled}
-
-
-def kinds_of(known: Sequence[ShimFamilyRow], plan_rows: Sequence[PlanRow]) -> dict[int, Kind]:
-    """Return the shop's families whose pieces fit somewhere, with what they are planned as."""
-    kinds = {}
-    for one in plan_rows:
-        family = family_among(known, one.clearance.family)
-        if family is not None and one.clearance.family.known:
-            kinds[family.id] = one.clearance.family.kind
-    return kinds
-
-
-def stock_of(row: ShimRow, kind: Kind, trust: Trust) -> Stock:
-    """Return what one piece counts as in a plan."""
-    marked = row.measured_nm is None or trust is Trust.MARKED
-    return Stock(
-        thickness_nm=worth(row, trust), kind=kind, doubt_nm=thickness_doubt(by_marking=marked)
-    )
-
-
-def _stocks(
-    pieces: Sequence[tuple[ShimRow, int]], kinds: Mapping[int, Kind], trust: Trust
-) -> list[Stock]:
-    """Return the sound pieces at hand, like ones counted together."""
-    counts: Counter[tuple[int, Stock]] = Counter()
-    for row, many in pieces:
-        if row.family_id in kinds and row.condition == Condition.SOUND:
-            counts[row.family_id, stock_of(row, kinds[row.family_id], trust)] += many
-    lines = sorted(counts, key=lambda line: (line[0], line[1].thickness_nm, line[1].doubt_nm))
-    return [replace(line[1], count=counts[line]) for line in lines]
-
-
-def _unknown(
-    session: Session, card: CardRow, rows: Sequence[PlanRow], own: Sequence[ShimRow]
-) -> list[Stock]:
-    """Return what lies for valves of which nobody has said which shims fit: see `lying_for`.
-
-    `own` are the pieces that are kept back for this card already.
-    """
-    found: dict[Kind, Counter[Stock]] = {}
-    for row in rows:
-        family = row.clearance.family
-        if family.known or family.kind in found:
-            continue
-        shop = find_family(session, family)
-        mine = [one for one in own if shop is not None and one.family_id == shop.id]
-        pieces = [*lying_for(session, card, row.clearance), *mine]
-        found[family.kind] = Counter(stock_of(one, family.kind, card.trust) for one in pieces)
-    return [replace(one, count=n) for lying in found.values() for one, n in lying.items()]
 
 
 def plan_of(session: Session, card: CardRow, variant: str | None = None) -> PlanView:

@@ -6,7 +6,8 @@ from sqlalchemy.orm import Session
 
 from plimb.actions.cards import OnCard, act
 from plimb.actions.choosing import take_moves
-from plimb.actions.planning import kinds_of, request_of, stock_of
+from plimb.actions.planning import request_of
+from plimb.actions.stock import kinds_of, stock_of
 from plimb.actions.views import status_of
 from plimb.core.errors import NotReady
 from plimb.core.job.stages import Stage

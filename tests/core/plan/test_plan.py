@@ -7,7 +7,6 @@ import pytest
 
 from plimb.core.engine.engine import Clearance, Side
 from plimb.core.engine.followers import Follower
-from plimb.core.errors import BadValue
 from plimb.core.job.reach import reach_list
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.blades import Blade, BladeSet

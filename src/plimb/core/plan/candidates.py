@@ -11,6 +11,7 @@ import numpy as np
 from plimb.core.errors import BadValue
 from plimb.core.lengths import mm
 from plimb.core.plan.assignment import Mask, Whole, assign, pack
+from plimb.core.plan.by_hand import decided
 from plimb.core.plan.levels import LEVELS, Levels
 from plimb.core.plan.request import Pin, PlanRequest
 from plimb.core.plan.rows import PlanRow
@@ -59,7 +60,9 @@ class Candidates:
         doubt = np.array(
             [row.doubt_nm for row in self.rows] + [one.doubt_nm for one in self.columns], np.int64
         )
-        row, column = np.nonzero(self._may_take(thick) | self._decided())
+        row, column = np.nonzero(
+            self._may_take(thick) | decided(self.rows, self.pins, self.columns)
+        )
         at_hand = self.levels.of(row, thick[column], doubt[column])
         self._lay_out(row, column, at_hand, *self._counter())
         self._blank()
@@ -110,22 +113,6 @@ class Candidates:
         if several:
             self.allowed[:, : len(picked)] = self.allowed[:, copies]
 
-    def _decided(self) -> Mask:
-        """Return the pairs at hand that somebody decided on: they are weighed like any other."""
-        n, kinds = len(self.rows), [row.clearance.family.kind for row in self.rows]
-        decided: Mask = np.zeros((n, n + len(self.columns)), dtype=bool)
-        among = {row.valve: at for at, row in enumerate(self.rows)}
-        for valve, pin in self.pins.items():
-            at = among.get(valve)
-            giver = among.get(pin.from_valve or "")
-            if at is not None and giver is not None and pin.source is Source.ENGINE:
-                decided[at, giver] = True
-            elif at is not None and pin.source is Source.DRAWER:
-                for place, stock in enumerate(self.columns):
-                    same = (stock.thickness_nm, stock.kind) == (pin.thickness_nm, kinds[at])
-                    decided[at, n + place] = same
-        return decided
-
     def _blank(self) -> None:
         """Nothing is known of what a piece gives where there is no full reading."""
         for at in self.known:
@@ -134,9 +121,7 @@ class Candidates:
                     self._sum[name][at] = self._kept[name][at] = 0
 
     def _leave_empty(self) -> None:
-        """Allow a valve to be left without a shim: worse than any shim, and last of all for one
-        that a shim was decided on for.
-        """
+        """Allow a valve to be left without a shim, last of all where one was decided on."""
         self.empty_at = self.allowed.shape[1]
         if self.empties:
             self.empty_at -= len(self.rows)
@@ -313,26 +298,17 @@ class Candidates:
 
     def _pin(self) -> None:
         """Leave each pinned valve just the piece that was decided on."""
-        among = {row.clearance.id: at for at, row in enumerate(self.rows)}
+        wide, among = self.allowed.shape[1], {row.valve: at for at, row in enumerate(self.rows)}
+        picked = [self.columns[place] for place in self.stock_of if place is not None]
+        at_hand = decided(self.rows, self.pins, picked)
         for valve, pin in self.pins.items():
             at = among.get(valve)
             if at is None or at not in self.known:
                 raise BadValue(f"valve “{valve}” has no reading to plan with.", field="pins")
-            row = self.rows[at]
-            kind = row.clearance.family.kind
-            may: Mask = np.zeros(self.allowed.shape[1], dtype=bool)
-            if pin.source is Source.SAME:
-                may[at] = True
-            elif pin.source is Source.ENGINE:
-                giver = among.get(pin.from_valve or "")
-                if giver is not None and self.rows[giver].clearance.family.kind == kind:
-                    may[giver] = self.rows[giver].piece_nm is not None
-            elif pin.source is Source.COUNTER:
-                may[self.counter_at + at] = True
-            else:
-                for place, stock in enumerate(self.stock_of):
-                    if stock is not None and self.thick[place] == pin.thickness_nm:
-                        may[place] = self.columns[stock].kind == kind
+            may: Mask = np.zeros(wide, dtype=bool)
+            may[: self.counter_at] = at_hand[at]
+            may[at] = pin.source is Source.SAME
+            may[self.counter_at + at] = pin.source is Source.COUNTER
             self.allowed[at] = may
 
     def _changeable(self, out: frozenset[str]) -> list[int]:
