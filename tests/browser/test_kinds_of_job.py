@@ -214,7 +214,7 @@ def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
         hand.button("Write")
         expect(page.locator("#entry")).to_have_value("")
     assert {one["verdict"] for one in hand.card["valves"]} == {"in"}
-    expect(page.get_by_text("Every valve is in spec: nothing to open.")).to_be_visible()
+    expect(page.get_by_text("Every valve is in range. Nothing to open.")).to_be_visible()
     hand.go("Fit")
     for box in page.get_by_role("checkbox").all():
         box.check(force=True)
@@ -267,5 +267,5 @@ def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open
     hand.enter("EX L", "11")
     said = hand.sheet()
     assert "EX L found 8, corrected to 9: Read the wrong scale" in said
-    expect(page.get_by_text("Every valve is in spec as left.")).to_be_visible()
+    expect(page.get_by_text("Every valve is in range.")).to_be_visible()
     hand.sign()

@@ -131,7 +131,7 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
     no_barriers(page, "prove")
 
     keyboard.press("PageDown")
-    expect(page.get_by_text("Every valve is in spec as left.")).to_be_visible()
+    expect(page.get_by_text("Every valve is in range.")).to_be_visible()
     no_barriers(page, "sign")
     page.get_by_label("Name").focus()
     expect(page.get_by_label("Name")).to_have_value("Edda Brannoch")
@@ -225,7 +225,7 @@ def test_everything_in_spec_goes_from_feel_straight_to_sign(open_page):
         page.keyboard.press("Enter")
         expect(plate(page, valve)).to_contain_text("in spec")
     expect(page.locator("#next-stage")).to_contain_text("Sign")
-    expect(page.get_by_text("Every valve is in spec: nothing to open.")).to_be_visible()
+    expect(page.get_by_text("Every valve is in range. Nothing to open.")).to_be_visible()
 
 
 def test_two_windows_on_one_card_conflict_clearly_and_lose_nothing_typed(open_page, no_barriers):

@@ -118,7 +118,7 @@ def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_pat
     expect(page.get_by_text("As predicted, within doubt")).to_be_visible()
     page.locator("#next-stage").click()
 
-    expect(page.get_by_text("Every valve is in spec as left.")).to_be_visible()
+    expect(page.get_by_text("Every valve is in range.")).to_be_visible()
     sheet = page.get_by_role("article")
     expect(sheet).to_contain_text("Round 2: Two pieces changed places")
     row = page.get_by_role("row", name="1 IN L")
@@ -206,7 +206,7 @@ def test_keys_and_taps_of_a_whole_job_of_sixteen_valves_are_few(open_page, schoo
     entry(page).focus()
     write_all(page, lambda valve: expected[valve]["mm"].split(" ")[0][2:4], len(expected))
     page.locator("#next-stage").click()
-    expect(page.get_by_text("Every valve is in spec as left.")).to_be_visible()
+    expect(page.get_by_text("Every valve is in range.")).to_be_visible()
     page.get_by_role("button", name="Sign", exact=True).click()
     expect(page.get_by_role("heading", name="Signed")).to_be_visible()
     counted = page.evaluate("counted")

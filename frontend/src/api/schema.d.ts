@@ -3099,6 +3099,8 @@ export interface components {
          * @description What one valve gets.
          */
         GetsOut: {
+            /** Empty */
+            empty: boolean;
             /** From Valve */
             from_valve: string | null;
             gap: components["schemas"]["GapOut"] | null;
@@ -4398,27 +4400,36 @@ export interface components {
         };
         /**
          * ShopClosingIn
-         * @description Set what this shop does and reckons with: turns by hand, wrench, another round, sure enough.
+         * @description Set what the shop is called, what it does and what it reckons with; what is None stays.
          */
         ShopClosingIn: {
             /**
              * Hand
-             * @default
+             * @default null
              */
-            hand: string;
-            /** Hand Turns */
-            hand_turns: number;
+            hand: string | null;
+            /**
+             * Hand Turns
+             * @default null
+             */
+            hand_turns: number | null;
+            /**
+             * Name
+             * @default null
+             */
+            name: string | null;
             /**
              * Round Cost
-             * @default
+             * @default null
              */
-            round_cost: string;
+            round_cost: string | null;
             /**
              * Sure
-             * @default 90
+             * @default null
              */
-            sure: number;
-            wrench: components["schemas"]["TorqueUnit"];
+            sure: number | null;
+            /** @default null */
+            wrench: components["schemas"]["TorqueUnit"] | null;
         };
         /**
          * ShopOut

@@ -3,6 +3,7 @@
   import type { Card, Stage } from "../api/client";
   import type { Snippet } from "svelte";
   import { Arrow, Button } from "../kit";
+  import { inRange } from "./in-range";
   import { STAGES, kindOf, progress, takesApart } from "./registry";
 
   let { card, stage, children }: { card: Card; stage: Stage; children?: Snippet } = $props();
@@ -18,7 +19,7 @@
       return progress(card, stage).asked ? "All done here." : "Nothing waits here.";
     if (!takesApart(card) && out)
       return `${out} of ${card.valves.length} ${out === 1 ? "is" : "are"} out. This card only checks: make another kind of job of it at Ready to set them.`;
-    if (opened === 0) return "Every valve is in spec: nothing to open.";
+    if (opened === 0) return `${inRange(card.valves)} Nothing to open.`;
     return `${opened} of ${card.valves.length} ${opened === 1 ? "is" : "are"} to be opened.`;
   });
 </script>

@@ -37,7 +37,9 @@ export class PlanState extends Attempt {
 
   async load(): Promise<void> {
     await this.at(async () => {
-      this.plan = await answer(api.GET("/api/cards/{card_id}/plan", this.params));
+      const found = await answer(api.GET("/api/cards/{card_id}/plan", this.params));
+      // answers may overtake one another
+      if (!this.plan || found.version >= this.plan.version) this.plan = found;
     });
   }
 

@@ -1,6 +1,8 @@
 """What is done to the shop itself: its name, its feeler sets, its instruments, its habits."""
 
+from collections.abc import Callable
 from dataclasses import replace
+from typing import Any
 
 from plimb.actions.backup import Kept
 from plimb.actions.cards import keep_summary, required
@@ -31,14 +33,6 @@ def shop_is_empty(database: Database) -> bool:
     """Return whether the record holds no engine yet."""
     with database.reading() as session:
         return not list_engines(session)
-
-
-def rename_shop(database: Database, name: str) -> None:
-    """Give the shop its name; BadValue where the name is empty."""
-    if not name.strip():
-        raise BadValue("Write the shop's name.", field="name")
-    with database.writing("shop named") as session:
-        get_shop(session).name = name.strip()
 
 
 def save_blade_set(database: Database, *, set_id: int | None, blades: BladeSet) -> int:
@@ -107,42 +101,74 @@ def add_instrument(database: Database, *, name: str, doubt: str) -> int:
 def set_closing(
     database: Database,
     *,
-    hand_turns: int,
-    wrench: TorqueUnit,
-    round_cost: str = "",
-    sure: int = 90,
-    hand: str = "",
+    name: str | None = None,
+    hand_turns: int | None = None,
+    wrench: TorqueUnit | None = None,
+    round_cost: str | None = None,
+    sure: int | None = None,
+    hand: str | None = None,
 ) -> None:
-    """Set what this shop does and reckons with: turns by hand, wrench, another round, sure enough.
+    """Set what the shop is called, what it does and what it reckons with; what is None stays.
 
-    `hand` is how differently its hand feels one gap, in millimetres; the usual one where empty.
+    Turns by hand, the wrench, what another round costs, from which chance on a piece is sure
+    enough. `hand` is how differently its hand feels one gap, in millimetres; the usual one where
+    empty, as is the cost of a round.
 
     Raises:
-        BadValue: Fewer than two turns: the cams then have not gone round once; a cost, a chance
-            or a hand that cannot be.
+        BadValue: An empty name; fewer than two turns: the cams then have not gone round once; a
+            cost, a chance or a hand that cannot be.
     """
-    hand_nm = parse_length(hand, Unit.MM, field="hand") if hand.strip() else None
+    said: tuple[tuple[str, Any, Callable[[Any], object]], ...] = (
+        ("name", name, _name_in),
+        ("hand_turns", hand_turns, _turns_in),
+        ("wrench", wrench, TorqueUnit),
+        ("round_cost", round_cost, _cost_in),
+        ("sure", sure, _sure_in),
+        ("hand_nm", hand, _hand_in),
+    )
+    changed = {setting: read(value) for setting, value, read in said if value is not None}
+    with database.writing("settings changed") as session:
+        shop = get_shop(session)
+        judged_by = (shop.sure, shop.hand_nm)
+        for setting, value in changed.items():
+            setattr(shop, setting, value)
+        session.flush()
+        # what lists show of open cards goes by these
+        for number in open_numbers(session) if judged_by != (shop.sure, shop.hand_nm) else ():
+            keep_summary(get_card(session, number))
+
+
+def _name_in(text: str) -> str:
+    return required(text, "name", "Write the name of the shop.")
+
+
+def _turns_in(turns: int) -> int:
+    if not 2 <= turns <= MOST_TURNS:
+        raise BadValue("At least two full turns: one of the cams.", field="hand_turns")
+    return turns
+
+
+def _sure_in(sure: int) -> int:
+    if not 50 <= sure <= 99:
+        raise BadValue("Sure enough lies between 50 and 99 per cent.", field="sure")
+    return sure
+
+
+def _cost_in(text: str) -> str | None:
+    cost = money_in(text, "round_cost")
+    return None if cost is None else f"{cost:f}"
+
+
+def _hand_in(text: str) -> int | None:
+    """Return how differently a hand feels one gap, None for the usual one; BadValue if it can't."""
+    hand_nm = parse_length(text, Unit.MM, field="hand") if text.strip() else None
     if hand_nm is not None and not FINEST_NM <= hand_nm <= COARSEST_NM:
         raise BadValue(
             f"A hand that is worth measuring with feels one gap alike within "
             f"{show_mm(FINEST_NM)} to {show_mm(COARSEST_NM)} mm.",
             field="hand",
         )
-    if not 50 <= sure <= 99:
-        raise BadValue("Sure enough lies between 50 and 99 per cent.", field="sure")
-    cost = money_in(round_cost, "round_cost")
-    if not 2 <= hand_turns <= MOST_TURNS:
-        raise BadValue("At least two full turns: one of the cams.", field="hand_turns")
-    with database.writing("settings changed") as session:
-        shop = get_shop(session)
-        shop.hand_turns, shop.wrench = hand_turns, wrench
-        shop.round_cost = None if cost is None else f"{cost:f}"
-        judged_by = (shop.sure, shop.hand_nm)
-        shop.sure, shop.hand_nm = sure, hand_nm
-        session.flush()
-        # what lists show of open cards goes by these
-        for number in open_numbers(session) if judged_by != (sure, hand_nm) else ():
-            keep_summary(get_card(session, number))
+    return hand_nm
 
 
 MOST_KEPT = 400

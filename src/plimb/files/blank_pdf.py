@@ -11,7 +11,7 @@ from reportlab.platypus import Flowable, KeepTogether, SimpleDocTemplate, Spacer
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.job.sheet import CAUTION, SheetSpec
 from plimb.core.lengths import Unit
-from plimb.files.sheet_pdf import INK, LINE, PADDING, SOFT, HeadFlowable, named, para
+from plimb.files.sheet_pdf import INK, LINE, PADDING, SOFT, HeadFlowable, below, named, para
 from plimb.files.writing import BOLD, PLAIN, fonts
 
 COLUMNS = (
@@ -67,7 +67,7 @@ def blank_pdf(
     width = document.width - 2 * PADDING
     story: list[Flowable] = [
         para(label, 19, font=BOLD),
-        para(f"{engine} · {shop} · {job} · empty data sheet", 9.5, colour=SOFT),
+        para(below(engine, shop, job, "empty data sheet"), 9.5, colour=SOFT),
         Spacer(0, 2 * MM),
         _lines(FACTS, width),
         Spacer(0, 2 * MM),

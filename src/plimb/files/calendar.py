@@ -31,7 +31,7 @@ def calendar_of(shop: str, entries: Iterable[Entry], now: datetime) -> bytes:
     made.add("prodid", "-//Plimb//what is due//EN")
     made.add("version", "2.0")
     made.add("method", "PUBLISH")
-    made.add("x-wr-calname", f"{shop}: valve clearances")
+    made.add("x-wr-calname", f"{shop}: valve clearances" if shop else "Valve clearances")
     for one in entries:
         event = Event()
         event.add("uid", one.uid)

@@ -56,7 +56,7 @@ def sheet_pdf(sheet: Sheet) -> bytes:
     units = Units(gap=sheet.unit, shim=sheet.shim_unit)
     story: list[Flowable] = [
         para(sheet.label, 19, font=BOLD),
-        para(f"{sheet.engine} · {sheet.shop} · card {sheet.card}", 9.5, colour=SOFT),
+        para(below(sheet.engine, sheet.shop, f"card {sheet.card}"), 9.5, colour=SOFT),
         Spacer(0, 2 * MM),
         _facts(sheet, width),
         Spacer(0, 2 * MM),
@@ -82,6 +82,11 @@ def sheet_pdf(sheet: Sheet) -> bytes:
     story += _closing(sheet)
     document.build(story, onFirstPage=_foot(sheet), onLaterPages=_foot(sheet))
     return out.getvalue()
+
+
+def below(*parts: str) -> str:
+    """Return what stands below a title: what is known of it, one after the other."""
+    return " · ".join(part for part in parts if part)
 
 
 def para(text: str, size: float, *, font: str = PLAIN, **more: Any) -> Paragraph:

@@ -19,7 +19,7 @@ def get_shop(session: Session) -> ShopRow:
     shop = session.scalar(select(ShopRow))
     if shop is None:
         shop = ShopRow(
-            name="My shop",
+            name="",  # nobody has said yet
             thinnest_blade_nm=mm("0.03"),
             aim=Aim.LOOSE,
             rounding=Rounding.NEAREST,

@@ -84,7 +84,7 @@
     ? "Plimb"
     : shopState.refusal
       ? "The bench cannot be shown"
-      : (shop?.name ?? "")}
+      : shop?.name || (shop ? "Bench" : "")}
   wide="max-w-[1400px]"
   refusal={shopState.refusal}
   onretry={() => shopState.load()}

@@ -107,6 +107,20 @@
     <Button onclick={() => void planned.load()}>Try again</Button>
   {:else if !planned.plan}
     <p class="text-soft">Working out the whole engine…</p>
+  {/if}
+  {#if planned.plan && !planned.fresh}
+    <div class="border-now bg-wash border-l-4 py-1 pr-2 pl-3 leading-5" role="status">
+      <b>The plan below is of before.</b>
+      {#if planned.refusal}
+        {planned.refusal.sentence}
+        <Button onclick={() => void planned.load()}>Try again</Button>
+      {:else}
+        It is worked out anew.
+      {/if}
+    </div>
+  {/if}
+  {#if !planned.plan}
+    <!-- said above -->
   {:else if move?.options.length}
     <Ladder {valve} {move} looked={option} onlook={look} fixed={card.signed} />
     {#if card.refusal}<Notice>{card.refusal.sentence}</Notice>{/if}

@@ -58,14 +58,18 @@
     </RadioGroup>
     <div class="flex shrink-0 items-center gap-3 px-3 py-2 max-xl:justify-between">
       <p class="text-fine leading-[18px]">
+        {#if !state.fresh}
+          <b class="text-now block" role="status">Plan of before: it is worked out anew</b>
+        {/if}
         <span class="block"
           >{plan.camshafts_out.length
             ? `Out: ${plan.camshafts_out.join(", ")}`
             : "No camshaft comes out"}</span
         >
         {#if plan.provisional.length}
-          <span class="block">{plan.provisional.join(", ")}: for now, then again</span>
-        {:else if plan.out_of_spec.length}
+          <span class="block">{plan.provisional.join(", ")}: temporary shim, re-measure</span>
+        {/if}
+        {#if plan.out_of_spec.length}
           <span class="text-tight block">Not in spec: {plan.out_of_spec.join(", ")}</span>
         {/if}
         <span class="block">Proof: {plan.sure}</span>

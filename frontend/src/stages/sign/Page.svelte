@@ -8,6 +8,7 @@
   import StageNote from "../../card/StageNote.svelte";
   import Bill from "./Bill.svelte";
   import Sheet from "./Sheet.svelte";
+  import { inRange } from "../../card/in-range";
   import { SheetState } from "./state.svelte";
 
   let { job: card }: { job: CardState } = $props();
@@ -133,7 +134,7 @@
             {left.join(", ")}. Measure again, or write below why you sign all the same.
           </p>
         {:else}
-          <p>Every valve is in spec as left.</p>
+          <p>{inRange([...card.valves.values()])}</p>
         {/if}
         {#if card.card.not_done.length}
           <div class="border-now border-l-4 pl-3">

@@ -28,7 +28,7 @@
 <article class="sheet bg-sheet text-ink mx-auto w-full max-w-[820px] px-8 py-6 max-sm:px-3">
   <header class="border-ink flex items-end justify-between gap-4 border-b-2 pb-2">
     <div>
-      <p class="text-soft">{sheet.shop}</p>
+      {#if sheet.shop}<p class="text-soft">{sheet.shop}</p>{/if}
       <h2 class="text-3xl leading-8 font-[640]">{sheet.label}</h2>
       <p>{sheet.engine}</p>
     </div>
