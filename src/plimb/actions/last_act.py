@@ -1,5 +1,6 @@
 """The last act on a card that can be taken back, in words."""
 
+import re
 from collections.abc import Iterable
 
 from sqlalchemy.orm import Session
@@ -9,6 +10,8 @@ from plimb.store.acts import last_acts, written_with
 from plimb.store.tables.card import CardRow
 
 TOOK_BACK = "took back act "
+_TAKEN_BACK = re.compile(rf"{TOOK_BACK}(?P<version>[1-9]\d{{0,8}})", re.ASCII)
+"""An act that came in a file may say whatever it likes: only this is one that took another back."""
 ENDS = ("round ", "sign")
 """What cannot be taken back, nor what came before it: a round that was begun is gone through."""
 
@@ -65,8 +68,8 @@ def last_act(session: Session, card: CardRow, names: Iterable[str], upto: int) -
         return None
     gone: set[int] = set()
     for version, action in last_acts(session, card, upto):
-        if action.startswith(TOOK_BACK):
-            gone.add(int(action.removeprefix(TOOK_BACK)))
+        if took_back := _TAKEN_BACK.fullmatch(action):
+            gone.add(int(took_back["version"]))
         elif action.startswith(ENDS):
             return None
         elif version not in gone:

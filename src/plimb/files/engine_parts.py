@@ -5,10 +5,11 @@ Lengths are decimal numbers in the file's unit and are read exactly.
 
 from __future__ import annotations
 
+from dataclasses import fields
 from decimal import Decimal
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import AfterValidator, BaseModel, ConfigDict, Field
+from pydantic import AfterValidator, BaseModel, BeforeValidator, ConfigDict, Field
 
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Follower, Role
@@ -228,7 +229,24 @@ class EventsPart(FilePart):
         )
 
 
+def exactly(of: type) -> BeforeValidator:
+    """Return a check that a part of a file has no field besides those of a value.
+
+    A value cannot hold what it does not know, as a part can.
+    """
+    known = {one.name for one in fields(of)}
+
+    def check(sent: Any) -> Any:
+        if isinstance(sent, dict) and (others := sorted(map(str, {*sent} - known))):
+            raise BadValue(f"the format knows no field “{others[0][:40]}”.", field=others[0][:40])
+        return sent
+
+    return BeforeValidator(check)
+
+
 Remark = Annotated[str, Field(max_length=400)]
+Renewed = Annotated[RenewedPart, exactly(RenewedPart)]
+Bolts = Annotated[BoltGroup, exactly(BoltGroup)]
 
 
 def readable_bolts(groups: tuple[BoltGroup, ...]) -> tuple[BoltGroup, ...]:
@@ -262,11 +280,9 @@ class EnginePart(FilePart):
     tensioner: Remark = ""
     blades: Annotated[str, Field(max_length=80)] = ""
     tools: Annotated[tuple[Annotated[str, Field(max_length=120)], ...], Field(max_length=40)] = ()
-    parts: Annotated[tuple[RenewedPart, ...], Field(max_length=40)] = ()
+    parts: Annotated[tuple[Renewed, ...], Field(max_length=40)] = ()
     notes: dict[Stage, Annotated[str, Field(max_length=2000)]] = {}
-    bolts: Annotated[
-        tuple[BoltGroup, ...], Field(max_length=40), AfterValidator(readable_bolts)
-    ] = ()
+    bolts: Annotated[tuple[Bolts, ...], Field(max_length=40), AfterValidator(readable_bolts)] = ()
 
 
 def length_nm(value: Decimal, unit: Unit) -> int:

@@ -150,6 +150,8 @@ def _named(thing: Thing) -> Thing:
     return thing
 
 
+Thickness = Annotated[int, Field(gt=0, le=50_000_000)]
+"""A shim's, in nanometres."""
 Figure = Annotated[str, Field(max_length=12), AfterValidator(_figure)]
 
 
@@ -172,7 +174,7 @@ class JobPart(_Exact):
     method: Method = Method.MARKS
     seen_to: Annotated[tuple[Annotated[str, Field(max_length=60)], ...], Field(max_length=400)] = ()
     variant: Annotated[str, AfterValidator(known_variant)] = "best"
-    forbidden: Annotated[tuple[tuple[Name, Nm], ...], Field(max_length=400)] = ()
+    forbidden: Annotated[tuple[tuple[Name, Thickness], ...], Field(max_length=400)] = ()
     zero_nm: Nm | None = None
     tightening: Annotated[
         tuple[BoltGroup, ...], Field(max_length=40), AfterValidator(readable_bolts)
@@ -197,6 +199,19 @@ class JobPart(_Exact):
     trays: Annotated[tuple[TrayPart, ...], Field(max_length=1000)] = ()
     amendments: Annotated[tuple[AmendmentPart, ...], Field(max_length=1000)] = ()
     events: Annotated[tuple[EventPart, ...], Field(max_length=20_000)] = ()
+
+    @model_validator(mode="after")
+    def _acts_are_told_apart(self) -> JobPart:
+        for what, names in (
+            ("events: two acts have one number", [one.version for one in self.events]),
+            ("events: two acts have one key", [one.key for one in self.events]),
+            ("amendments: two lines have one key", [one.key for one in self.amendments]),
+        ):
+            if len(set(names)) < len(names):
+                raise BadValue(f"{what}.", field=what.partition(":")[0])
+        if any(one.version > self.version for one in self.events):
+            raise BadValue("events: an act is later than the card’s version.", field="events")
+        return self
 
     @field_serializer("blade_set")
     def _as_before(self, kept: BladeSet | None) -> dict[str, Any] | None:

@@ -105,9 +105,10 @@ class AmendmentRow(Base):
     """A dated line written on a card after it was signed; nothing on the card changes."""
 
     __tablename__ = "amendment"
+    __table_args__ = (UniqueConstraint("card_id", "key"),)
 
     card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
-    key: Mapped[str] = mapped_column(unique=True)
+    key: Mapped[str]
     written_by: Mapped[str]
     text: Mapped[str]
     written_at: Mapped[datetime]
