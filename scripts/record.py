@@ -26,7 +26,7 @@ def main(target: Path) -> None:
         with closing(sqlite3.connect(path)) as record:
             made = record.execute("SELECT sql FROM sqlite_schema WHERE name = 'finding'").fetchone()
             columns = ", ".join(("rowid", *SEARCHED))
-            found = record.execute(f"SELECT {columns} FROM finding").fetchall()  # noqa: S608
+            found = record.execute(f"SELECT {columns} FROM finding").fetchall()
             kept = [line for line in record.iterdump() if "finding" not in line[:99]]
     words = [f"{made[0]};"]
     for row in found:
