@@ -33,8 +33,7 @@ def elsewhere(tmp_path):
 
 
 def checked(database, pdf, card=1):
-    with database.reading() as session:
-        return check_sheet(session, card, pdf)[1]
+    return check_sheet(database, card, pdf)[1]
 
 
 def rewritten(pdf, change):

@@ -34,7 +34,7 @@ def test_a_piece_is_fitted_measured_and_taken_out_again(card):
     assert card.valve("1 IN R")["predicted"]["mm"] == "0.155"
     wrong = {"valve": "1 IN R", "fitted": True, "measured": "2.44"}
     refused = card.send("put", "fitted", status=409, **wrong)
-    assert refused["sentence"] == "2.44 instead of 2.52 gives 0.232, out of spec: not this one?"
+    assert refused["sentence"] == "2.44 instead of 2.52 gives 0.232, out of range: not this one?"
     assert card.valve("1 IN R")["predicted"]["mm"] == "0.155"  # nothing was written
     card.send("put", "fitted", **wrong, anyway=True)
     assert card.valve("1 IN R")["predicted"]["mm"] == "0.232"

@@ -177,9 +177,9 @@ export class Entry {
         return this.write();
       },
     });
-    if (code === "away") this.retry();
+    if (code === "away" || code === "record_gone") this.retry();
     // what nobody has put a name to waits until somebody does
-    if (code === "away" || code === "who") return "waits";
+    if (code === "away" || code === "who" || code === "record_gone") return "waits";
     // it may have been written by another while this one was on its way
     const stands = late && code === "conflict" ? this.meanwhile(entry) : "";
     if (stands) {

@@ -8,7 +8,8 @@ from sqlalchemy.orm import Session
 from plimb.actions.signing import read_sheet
 from plimb.actions.transfer import card_document, check_fingerprint
 from plimb.core.errors import BadValue, NotFound
-from plimb.files.sealed_pdf import card_in, with_card
+from plimb.files.apart import card_apart
+from plimb.files.sealed_pdf import SealedCard, with_card
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.store.cards import get_card
 from plimb.store.database import Database
@@ -31,15 +32,21 @@ def printed_sheet(session: Session, card_id: int) -> bytes:
     return with_card(pdf, card_document(session, card), key.public, key.sign)
 
 
-def check_sheet(session: Session, card_id: int, pdf: bytes) -> tuple[str, str]:
+def check_sheet(database: Database, card_id: int, pdf: bytes) -> tuple[str, str]:
     """Return the fingerprint of the card that a PDF carries, and what it is worth in words.
 
     Raises:
-        BadValue: It carries no card that can be read.
+        BadValue: It carries no card that can be read, or takes too long to be read.
         NotFound: There is no such card here.
-        NotReady: The card here is not signed.
+        NotReady: The card here is not signed, or others are checked just now.
     """
-    found = card_in(pdf)
+    found = card_apart(pdf)
+    with database.reading() as session:
+        return _worth(session, card_id, found)
+
+
+def _worth(session: Session, card_id: int, found: SealedCard | None) -> tuple[str, str]:
+    """Return the fingerprint of the card that was found in a PDF, and what it is worth here."""
     if found is None:
         raise BadValue(
             "This PDF carries no card: it is no signed sheet of Plimb's, or was printed anew. "

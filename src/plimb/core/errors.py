@@ -136,6 +136,19 @@ class WrongCode(PlimbError):
         super().__init__(sentence, field="code")
 
 
+class RecordGone(PlimbError):
+    """The file of the record was removed or replaced while it was served."""
+
+    code = "record_gone"
+
+    def __init__(self, name: str) -> None:
+        super().__init__(
+            f"The record {name} was removed or replaced while Plimb had it open. Nothing is saved "
+            "any more. Stop Plimb, put the record or a copy of it back, and start it again.",
+            field="database",
+        )
+
+
 class CounterAway(PlimbError):
     """The parts counter does not answer, or no counter is connected."""
 

@@ -16,11 +16,14 @@ from pypdf.errors import PyPdfError
 from pypdf.generic import ArrayObject, DictionaryObject, IndirectObject, StreamObject
 
 from plimb.files.open_json import fingerprint, write_json
+from plimb.files.plain_pdf import is_plain
 
 ATTACHED = "plimb-card.json"
 FORMAT = "plimb-sealed-card"
 _MOST_ATTACHED = 8_000_000
 _DEEPEST = 60
+_ROOT = frozenset({"/PageMode", "/Pages", "/Type", "/Names", "/Outlines"})
+"""What stands at the root of a sheet."""
 _NOT_DRAWN = frozenset({"/Parent", "/Length", "/Filter", "/DecodeParms"})
 """What points back to all pages, and how a stream happens to be packed."""
 
@@ -74,11 +77,13 @@ def card_in(pdf: bytes) -> SealedCard | None:
         said = json.loads(found[0])
         if said["format"] != FORMAT or said["version"] != 1 or not isinstance(said["card"], dict):
             return None
+        # what could be seen otherwise by another reader is under no signature
+        plain = is_plain(pdf) and not {*reader.root_object} - _ROOT
         return SealedCard(
             document=said["card"],
             public=str(said["public"]),
             signature=str(said["signature"]),
-            signed=_signed_text(said["card"], reader),
+            signed=_signed_text(said["card"], reader) if plain else "",
         )
     except (PyPdfError, ValueError, KeyError, TypeError, AttributeError, RecursionError, OSError):
         return None

@@ -18,7 +18,7 @@ from sqlalchemy.exc import DBAPIError
 from sqlalchemy.orm import Session, sessionmaker
 from sqlalchemy.pool import QueuePool
 
-from plimb.core.errors import BadValue
+from plimb.core.errors import BadValue, RecordGone
 from plimb.store.asked import refuse_twice
 from plimb.store.copying import (
     MIGRATIONS,
@@ -27,6 +27,7 @@ from plimb.store.copying import (
     newest_revision,
     refuse_later,
 )
+from plimb.store.held import hold_anew, named
 from plimb.store.journal import close_entry, lay_triggers, lift_triggers, own_up, take_up
 from plimb.store.troubles import plain_words
 from plimb.store.turns import Turns
@@ -57,12 +58,15 @@ class Database:
         self._door, self._inside, self._shut = Condition(), 0, False
         self._mine, self._in_turn = local(), Turns()
         self._before_alone: list[Callable[[], None]] = []
+        self._file = named(path)
+        hold_anew(path)
         self.made_up = False
 
     @contextmanager
     def reading(self) -> Iterator[Session]:
         """Give a session that sees one moment of the record."""
         with self.entered(), self._readers() as session:
+            self._still_there()
             yield session
 
     @contextmanager
@@ -74,11 +78,20 @@ class Database:
             at: When, as naive UTC; now where nothing is said.
         """
         with self.entered(), self._in_turn, self._writers.begin() as session:
+            self._still_there()
             own_up(session.connection())
             refuse_twice(session)
             yield session
             session.flush()
             close_entry(session.connection(), what, at=at)
+            self._still_there()
+
+    def _still_there(self) -> None:
+        """Refuse to go on where the file that is open is not the record any more: RecordGone."""
+        now = named(self.path)
+        self._file = self._file or now
+        if now is None or now != self._file:
+            raise RecordGone(self.path.name)
 
     @contextmanager
     def entered(self) -> Iterator[None]:
@@ -115,6 +128,7 @@ class Database:
             self.let_go()
             yield
             migrate(self.engine)
+            hold_anew(self.path)
         finally:
             with self._door:
                 self._shut = False
@@ -123,6 +137,7 @@ class Database:
     def let_go(self) -> None:
         """Close the file; it is opened again when it is next read, and may be another by then."""
         self.engine.dispose()
+        self._file = None
         self.made_up = False
 
     def close(self) -> None:

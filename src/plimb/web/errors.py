@@ -19,6 +19,7 @@ from plimb.core.errors import (
     OwnersOnly,
     PieceMoved,
     PlimbError,
+    RecordGone,
     StaleVersion,
     TwoMeanings,
     WrongCode,
@@ -40,6 +41,7 @@ STATUS: dict[type[PlimbError], int] = {
     OwnersOnly: 403,
     WrongCode: 403,
     CounterAway: 503,
+    RecordGone: 503,
 }
 """HTTP status of each refusal; a test fails for a class without one."""
 

@@ -15,6 +15,7 @@ from contextlib import contextmanager
 from io import BytesIO
 from multiprocessing import get_all_start_methods, get_context
 from multiprocessing.connection import Connection
+from pathlib import Path
 from queue import SimpleQueue
 from typing import Any
 
@@ -30,6 +31,9 @@ LOG = logging.getLogger("plimb")
 
 MOST = 4
 """So many at most: a shop has no more benches that look at the same moment."""
+
+LOOKED_AFTER_S, PATIENCE_S = 0.5, 30
+"""How often a reader that has not answered is looked at, and when it is given up."""
 
 HERE = ("/api/health", "/api/instrument/")
 """What the server answers itself: it is asked of what is connected to it, not of the record."""
@@ -126,15 +130,28 @@ class _Reader:
             return None
         try:
             self._wire.send(asked)
+            if not self._answers():
+                self._lose()
+                return None
             answer: Answer | None = self._wire.recv()
             return answer
         except (OSError, EOFError):
             self._lose()
             return None
 
+    def _answers(self) -> bool:
+        """Wait for its answer; False where it was stopped, or takes longer than anybody waits."""
+        for _look in range(int(PATIENCE_S / LOOKED_AFTER_S)):
+            if self._wire.poll(LOOKED_AFTER_S):
+                return True
+            if _stands_still(self._process.pid):
+                return False
+        return False
+
     def _lose(self) -> None:
         if not self._lost:
             LOG.warning("a process that answers reads was lost; the server answers itself")
+            self._process.kill()  # one that was stopped would stay
         self._lost = True
 
     def hang_up(self) -> None:
@@ -142,7 +159,18 @@ class _Reader:
         self._wire.close()
 
     def wait(self) -> None:
+        if _stands_still(self._process.pid):
+            self._process.kill()
         self._process.join(timeout=5)
+
+
+def _stands_still(process: int | None) -> bool:
+    """Return whether a process was stopped or has ended, where the system says so."""
+    try:
+        said = Path(f"/proc/{process}/stat").read_text("ascii", "replace")
+    except OSError:
+        return False
+    return said.rpartition(")")[2].split()[:1] in (["T"], ["t"], ["Z"], ["X"])
 
 
 def _answer_reads(wire: Connection, servers: Connection) -> None:

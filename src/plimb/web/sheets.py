@@ -107,8 +107,7 @@ def check_fingerprint(card_id: int, json_data: CheckSheetIn) -> FingerprintOut:
 @blueprint.doc(hide=True)
 def check_pdf(card_id: int) -> dict[str, object]:
     """Say whether a PDF is a sheet of this card as it stands."""
-    with at_hand().reading() as session:
-        found, says = sealing.check_sheet(session, card_id, request.get_data(cache=False))
+    found, says = sealing.check_sheet(at_hand(), card_id, request.get_data(cache=False))
     return FingerprintOut(fingerprint=found, says=says).model_dump()
 
 
