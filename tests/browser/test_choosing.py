@@ -26,7 +26,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     page = open_page("/cards/3/read")
     in_hand(page, "3 IN L")  # marking and micrometer disagree: asked first of all
     no_barriers(page, "read with a question")
-    page.locator("#trust-measured").click()
+    page.get_by_role("button", name="Micrometer", exact=False).click()
     expect(page.get_by_text("All done here.")).to_be_visible()
     plate(page, "3 IN L").click()
     expect(page.get_by_text("The micrometer counts, as you said.")).to_be_visible()
@@ -37,7 +37,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     page.keyboard.type("25?")
     page.keyboard.press("Enter")
     expect(page.locator("#understood")).to_contain_text("more than one way")
-    page.get_by_role("group", name="Which size is it").get_by_role("button", name="2.550").click()
+    page.get_by_role("group", name="Which one is it").get_by_role("button", name="2.550").click()
     expect(plate(page, "3 EX L")).to_contain_text("2.55")
 
     plate(page, "1 IN R").click()

@@ -93,7 +93,7 @@ def test_a_piece_that_would_be_out_is_asked_about_and_goes_in_all_the_same(open_
     page = open_page(f"/cards/{job.card.id}/fit")
     page.get_by_label("Measured, if you do").fill("2.48")
     page.locator("#is-in").click()
-    expect(page.get_by_text("2.48 instead of 2.40 gives 0.10, out of spec")).to_be_visible()
+    expect(page.get_by_text("2.48 instead of 2.40 gives 0.10, out of range")).to_be_visible()
     page.get_by_role("button", name="It goes in all the same").click()
     expect(page.get_by_text("It is in, measured 2.48")).to_be_visible()
     job.card = Written(id=job.card.id, version=job.view.version)

@@ -3,6 +3,7 @@
   import { untrack } from "svelte";
   import type { Send } from "../api/acts";
   import type { Card } from "../api/client";
+  import { Details } from "../kit";
   import type { CardState } from "./card.svelte";
   import { Edits } from "./edits.svelte";
 
@@ -78,13 +79,13 @@
 {/snippet}
 
 {#if title}
-  <details {open} class="border-line border-t pt-1.5">
+  <Details {open} class="border-line border-t pt-1.5">
     <summary class="flex min-h-9 items-baseline justify-between font-[560]">
       {title}
       <span class="text-soft figures text-note">{left ? `${left} to do` : "all done"}</span>
     </summary>
     {@render lines()}
-  </details>
+  </Details>
 {:else}
   {@render lines()}
 {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Notes at a stage: what is to be known on this card, and what the engine keeps for the next. */
-  import { Button } from "../kit";
+  import { Button, Details } from "../kit";
   import { Draft } from "../state/draft.svelte";
   import type { CardState } from "./card.svelte";
 
@@ -22,7 +22,7 @@
   }
 </script>
 
-<details class="no-print border-line border-t pt-1.5" open={always !== "" || here !== ""}>
+<Details class="no-print border-line border-t pt-1.5" open={always !== "" || here !== ""}>
   <summary class="flex min-h-9 items-baseline justify-between font-[560]">
     Notes here <span class="text-soft text-note">{here || always ? "written" : "none"}</span>
   </summary>
@@ -47,4 +47,4 @@
     </label>
     <Button class="mt-1" disabled={!next.changed} onclick={keep}>Keep with the engine</Button>
   {/if}
-</details>
+</Details>

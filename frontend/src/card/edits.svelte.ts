@@ -36,7 +36,8 @@ export class Edits<Value> {
     };
     for (;;) {
       const code = await this.job.queue.merge(() => send(change(this.kept())), through);
-      if (code === "away" || code === "record_gone") await new Promise((resume) => setTimeout(resume, RETRY_MS));
+      if (code === "away" || code === "record_gone")
+        await new Promise((resume) => setTimeout(resume, RETRY_MS));
       else if (code === "who")
         await new Promise((resume) => addEventListener(HERE, resume, { once: true }));
       else if (code !== "conflict") {

@@ -1,5 +1,10 @@
 <script lang="ts">
-  /** One field with its label; what is wrong with it shows on its edge. */
+  /**
+   * One field with its label; what is wrong with it shows on its edge. It is either bound, or what
+   * is typed is told by `oninput` or `onchange` and the owner makes of it what it will: then what
+   * was typed stands until the owner has something else to show.
+   */
+  import { untrack } from "svelte";
   import type { HTMLInputAttributes } from "svelte/elements";
   import Help from "./Help.svelte";
   import Offers from "./Offers.svelte";
@@ -15,6 +20,8 @@
     at = "",
     help = "",
     invalid = false,
+    oninput,
+    onchange,
     ...rest
   }: {
     label: string;
@@ -41,6 +48,19 @@
   const id = $props.id();
   let box = $state<HTMLInputElement>();
 
+  const told = $derived(oninput !== undefined || onchange !== undefined);
+  /** What was typed, and what the owner showed right after. */
+  let typed = $state.raw<{ text: string; seen: typeof value } | null>(null);
+  const shown = $derived(typed && typed.seen === value ? typed.text : (value ?? ""));
+  $effect(() => {
+    if (untrack(() => typed) && typed?.seen !== value) typed = null;
+  });
+  const hear: typeof oninput = (event) => {
+    const text = event.currentTarget.value;
+    oninput?.(event);
+    typed = { text, seen: value };
+  };
+
   /** Type what was offered, as fingers would: whoever listens to the field hears of it. */
   function type(offer: string): void {
     if (!box) return;
@@ -57,15 +77,29 @@
 </script>
 
 {#snippet field()}
-  <input
-    {id}
-    class="field {kind === 'text' ? '' : 'figures'} {input}"
-    inputmode={modes[kind]}
-    bind:value
-    bind:this={box}
-    aria-invalid={invalid || refused}
-    {...rest}
-  />
+  {#if told}
+    <input
+      {id}
+      class="field {kind === 'text' ? '' : 'figures'} {input}"
+      inputmode={modes[kind]}
+      value={shown}
+      oninput={hear}
+      {onchange}
+      bind:this={box}
+      aria-invalid={invalid || refused}
+      {...rest}
+    />
+  {:else}
+    <input
+      {id}
+      class="field {kind === 'text' ? '' : 'figures'} {input}"
+      inputmode={modes[kind]}
+      bind:value
+      bind:this={box}
+      aria-invalid={invalid || refused}
+      {...rest}
+    />
+  {/if}
 {/snippet}
 
 {#if help}
@@ -81,6 +115,6 @@
     {@render field()}
   </label>
 {/if}
-{#if offers.length && !offers.includes(`${value}`)}
+{#if offers.length && !offers.includes(`${told ? shown : value}`)}
   <Offers {offers} onpick={type} class="col-span-full" />
 {/if}

@@ -3,6 +3,7 @@ export { default as Arrow } from "./Arrow.svelte";
 export { default as Button } from "./Button.svelte";
 export { default as Check } from "./Check.svelte";
 export { default as Cross } from "./Cross.svelte";
+export { default as Details } from "./Details.svelte";
 export { default as Dialog } from "./Dialog.svelte";
 export { default as Field } from "./Field.svelte";
 export { default as Form } from "./Form.svelte";

@@ -43,8 +43,11 @@
           />
           <Field
             label="Engine"
-            bind:value={file.engine.name}
-            oninput={() => engine.redraw()}
+            value={file.engine.name}
+            oninput={(event) => {
+              file.engine.name = event.currentTarget.value;
+              engine.redraw();
+            }}
             help="What it is, as its data page or its plate says it: maker, model, size."
           />
           <Field

@@ -31,8 +31,11 @@
         label="Mark"
         help="As it is stamped on the rotor or flywheel, such as T, R, or a cylinder’s number."
         look="text-soft text-note"
-        bind:value={mark.name}
-        oninput={() => engine.redraw()}
+        value={mark.name}
+        oninput={(event) => {
+          mark.name = event.currentTarget.value;
+          engine.redraw();
+        }}
       />
       <Field
         label="at °, if known"

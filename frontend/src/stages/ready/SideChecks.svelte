@@ -1,6 +1,6 @@
 <script lang="ts">
   /** What is looked at besides the gaps: symptoms, compression and leak-down, plugs, chain, seals. */
-  import { Button, Field, Form, Pair } from "../../kit";
+  import { Button, Details, Field, Form, Pair } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
   import { Draft } from "../../state/draft.svelte";
 
@@ -73,7 +73,7 @@
 </script>
 
 {#if card}
-  <details class="mt-6" open={card.symptoms !== "" || card.checks.cylinders.length > 0}>
+  <Details class="mt-6" open={card.symptoms !== "" || card.checks.cylinders.length > 0}>
     <summary class="border-ink flex min-h-11 items-end border-b-2 pb-1 text-xl">
       Symptoms and side checks
     </summary>
@@ -169,5 +169,5 @@
         <Button type="submit" disabled={job.signed || !draft.changed}>Write them down</Button>
       {/snippet}
     </Form>
-  </details>
+  </Details>
 {/if}

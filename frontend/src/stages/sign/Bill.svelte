@@ -1,6 +1,6 @@
 <script lang="ts">
   /** What was used besides the pieces, for the bill; parts the engine wants renewed are offered. */
-  import { Button, Cross, Field, Form } from "../../kit";
+  import { Button, Cross, Details, Field, Form } from "../../kit";
   import { untrack } from "svelte";
   import type { Send } from "../../api/acts";
   import type { Schemas } from "../../api/client";
@@ -44,7 +44,7 @@
   }
 </script>
 
-<details class="border-line border-t pt-1.5" open={lines.length > 0}>
+<Details class="border-line border-t pt-1.5" open={lines.length > 0}>
   <summary class="flex min-h-9 items-baseline justify-between font-[560]">
     Used, for the bill <span class="text-soft text-note">{lines.length || "pieces alone"}</span>
   </summary>
@@ -94,4 +94,4 @@
     <Field label="Price" kind="decimal" bind:value={price} at="price" />
     <Button type="submit" disabled={!what.trim()}>Add</Button>
   </Form>
-</details>
+</Details>
