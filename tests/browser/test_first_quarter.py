@@ -179,8 +179,13 @@ def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(ope
     page = about_to_open_a_card(open_page)
     page.get_by_role("button", name="Open the card").click()
 
-    def tray() -> list[str]:
-        return [part["name"] for part in page.request.get("/api/cards/1").json()["tray"]]
+    def tray_is(*names: str) -> None:
+        """Wait until the server has it so: the screen shows it before."""
+        page.wait_for_function(
+            "async (wanted) => (await (await fetch('/api/cards/1')).json()).tray"
+            ".map((part) => part.name).join() === wanted",
+            arg=",".join(names),
+        )
 
     names = page.get_by_role("region", name="Strip tray").get_by_role("listitem")
     for part in ("Tank", "Coils", "Cover"):
@@ -192,9 +197,9 @@ def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(ope
     expect(names.last).to_contain_text("Head cover")
     page.get_by_role("button", name="Earlier").click()
     expect(names.last).to_contain_text("Coils")
-    assert tray() == ["Tank", "Head cover", "Coils"]
+    tray_is("Tank", "Head cover", "Coils")
     page.get_by_role("button", name="Take out", exact=True).click()
-    assert tray() == ["Tank", "Head cover", "Coils"]
+    tray_is("Tank", "Head cover", "Coils")
     page.get_by_role("button", name="Really take Head cover out").click()
     expect(names).to_have_count(2)
-    assert tray() == ["Tank", "Coils"]
+    tray_is("Tank", "Coils")

@@ -97,7 +97,7 @@ def test_a_correct_odd_reading_is_kept_with_one_more_key(open_page, client):
     page.keyboard.press("Enter")  # of the next valve nothing is typed: nothing is answered
     expect(page.get_by_role("alert")).to_be_visible()
     plate(page, valve).click()
-    in_hand(page, valve)
+    expect(plate(page, valve)).to_have_attribute("aria-pressed", "true")
     page.keyboard.press("Enter")
     expect(page.get_by_role("alert")).to_be_hidden()
     assert in_hand(page) != valve
