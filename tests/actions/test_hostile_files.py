@@ -104,3 +104,88 @@ def test_a_card_that_comes_in_changes_no_engine_here(school):
         after = {one.label: one.revisions[-1].document for one in list_engines(session)}
     assert {name: after[name] for name in before} == before
     assert set(after) - set(before) == {f"{label} (from a file)"}
+
+
+@pytest.mark.parametrize(
+    "action",
+    ["took back act x", "took back act 99999999999999999999", "took back act", "took back act -1",
+     "round x", "sign", "found {valve.__class__}", "\u202e", ""],
+)  # fmt: skip
+def test_a_card_with_strange_words_in_its_history_stays_readable(school, client, action):
+    with school.reading() as session:
+        document = json.loads(card_text(session, 2))
+    document["job"]["events"][-1]["action"] = action
+    number = import_card(school, json.dumps(document), now=NOON)
+    assert client.get(f"/api/cards/{number}").status_code == 200
+    assert client.get(f"/api/history/card/{number}").status_code == 200
+    said = {"version": document["job"]["version"], "key": "after-the-file", "valve": "1 IN L",
+            "purpose": "found", "text": "16", "unit": "mm"}  # fmt: skip
+    written = client.post(f"/api/cards/{number}/gaps", json=said)
+    assert written.json["last_act"]["valve"] == "1 IN L"
+
+
+def twice(lines):
+    lines.append(copy.deepcopy(lines[-1]))
+
+
+BREAKS = {
+    "a field parts do not know": lambda file: file["engine"].update(
+        parts=[{"what": "Gasket", "colour": "red"}]
+    ),
+    "a field bolts do not know": lambda file: file["engine"].update(
+        bolts=[{"name": "Cover", "places": [[0, 0]], "torque": "9", "unit": "N·m", "thread": "M6",
+                "colour": "red"}]
+    ),
+    "a size below nothing": lambda file: file["job"].update(
+        forbidden=[[file["engine"]["valves"][0]["id"], -5]]
+    ),
+    "an act twice": lambda file: twice(file["job"]["events"]),
+    "an act from later": lambda file: file["job"]["events"][-1].update(version=10_000),
+    "an added line twice": lambda file: file["job"].update(amendments=[ADDED, ADDED]),
+}  # fmt: skip
+ADDED = {
+    "key": "a-key-of-its-own", "written_by": "Ida", "text": "Ticks.",
+    "written_at": "2026-11-20T10:00:00Z",
+}  # fmt: skip
+
+
+@pytest.mark.parametrize("breaks", BREAKS.values(), ids=BREAKS)
+def test_what_the_record_could_not_hold_is_refused_with_its_path(school, client, breaks):
+    with school.reading() as session:
+        document = json.loads(card_text(session, 2))
+    breaks(document)
+    before = cards_of(school)
+    refused = client.post("/api/cards/file", json={"text": json.dumps(document)})
+    assert refused.status_code == 422
+    assert refused.json["field"].startswith("$.")
+    assert cards_of(school) == before
+
+
+def test_an_engine_that_brings_a_field_parts_do_not_know_is_refused_in_a_sentence(client):
+    kept = client.get("/api/engines/1").json
+    document = json.loads(kept["document"])
+    document["engine"]["parts"] = [{"what": "Gasket", "colour": "red"}]
+    for send, path, more in (
+        (client.post, "/api/engines/draft", {}),
+        (client.put, "/api/engines/1", {k: kept[k] for k in ("revision", "label", "note")}),
+    ):
+        refused = send(path, json={**more, "document": json.dumps(document)})
+        assert (refused.status_code, refused.json["field"]) == (422, "$.engine.parts[0]")
+        assert "knows no field “colour”" in refused.json["sentence"]
+
+
+def test_a_signed_card_with_an_added_line_is_taken_in_twice_and_one_key_serves_two_cards(
+    school, client
+):
+    said = {"key": "one-key-for-two", "written_by": "Ida", "text": "Ticks."}
+    assert client.post("/api/cards/1/amendments", json=said).status_code == 201
+    with school.reading() as session:
+        text = card_text(session, 1)
+    copies = [import_card(school, text, now=NOON) for _twice in range(2)]
+    for number in copies:
+        again = client.post(f"/api/cards/{number}/amendments", json=said)
+        assert again.status_code == 201  # it came with the file: written once
+        sheet = client.get(f"/api/cards/{number}/sheet").json
+        assert len([one for one in sheet["amendments"] if "Ticks." in str(one)]) == 1
+    other = client.post(f"/api/cards/{copies[0]}/amendments", json={**said, "text": "Else."})
+    assert other.status_code == 409

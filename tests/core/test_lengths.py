@@ -1,11 +1,22 @@
 """Lengths are read exactly and written as people read them."""
 
+from decimal import Decimal
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from plimb.core.errors import BadValue
-from plimb.core.lengths import Unit, mm, parse_length, show, show_inch, show_mm, show_thou
+from plimb.core.errors import BadValue, TwoMeanings
+from plimb.core.lengths import (
+    Unit,
+    meter_in,
+    mm,
+    parse_length,
+    show,
+    show_inch,
+    show_mm,
+    show_thou,
+)
 
 
 @pytest.mark.parametrize(
@@ -56,3 +67,37 @@ def test_a_length_too_small_to_show_has_no_sign():
 def test_writing_and_reading_a_tenth_of_a_micrometre_changes_nothing(tenths):
     nm = tenths * 100
     assert mm(show_mm(nm)) == nm
+
+
+@pytest.mark.parametrize(
+    ("typed", "read"),
+    [
+        ("14 000", "14000"), ("14,000", "14000"), ("14’000", "14000"), ("1.200.000", "1200000"),
+        ("1,234.5", "1234.5"), ("1.234,5", "1234.5"), ("62,5", "62.5"), ("0,125", "0.125"),
+        ("30", "30"), ("", None),
+    ],
+)  # fmt: skip
+def test_what_a_meter_counts_is_read_as_it_is_printed(typed, read):
+    assert meter_in(typed, "interval", decimals=False) == (None if read is None else Decimal(read))
+
+
+@pytest.mark.parametrize(
+    ("typed", "decimals", "offers"),
+    [
+        ("12.000", False, ("12", "12 000")), ("12.000", True, ("12", "12 000")),
+        ("14,000", True, ("14", "14 000")), ("62,500", True, ("62.5", "62 500")),
+    ],
+)  # fmt: skip
+def test_a_thousand_times_as_much_or_not_is_asked(typed, decimals, offers):
+    with pytest.raises(TwoMeanings) as asked:
+        meter_in(typed, "hours", decimals=decimals)
+    assert asked.value.offers == offers
+    assert [meter_in(one, "hours") for one in offers] == [
+        Decimal(one.replace(" ", "")) for one in offers
+    ]
+
+
+@pytest.mark.parametrize("typed", ["6 2", "1 2345", "x", "1e3", "-5,000,"])
+def test_what_no_meter_shows_is_refused(typed):
+    with pytest.raises(BadValue):
+        meter_in(typed, "hours")

@@ -75,3 +75,14 @@ def test_where_they_die_the_server_answers_itself(school, served):
     assert [served.name() for _time in range(3)] == [here] * 3
     assert served.itself == ["/api/shop"] * 3
     put_back(school, copy_now(school.path, NOON).name)
+
+
+def test_one_that_is_stopped_hangs_nobody_and_not_the_end_either(school, served):
+    here = served.name()
+    for one in active_children():
+        os.kill(one.pid, signal.SIGSTOP)
+    with ThreadPoolExecutor(4) as pool:
+        assert set(pool.map(served.name, range(4))) == {here}
+    assert served.itself == ["/api/shop"] * 4
+    put_back(school, copy_now(school.path, NOON).name)
+    assert served.name() == here

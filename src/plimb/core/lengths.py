@@ -67,7 +67,7 @@ def decimal_in(text: str | None, field: str) -> Decimal | None:
 
 
 _BLANKS = r" '’\u00a0\u2009\u202f"
-_BY_BLANKS = re.compile(rf"[1-9]\d{{0,2}}(?:[{_BLANKS}]\d{{3}})+(?=\D?\d*$)", re.ASCII)
+_BY_BLANKS = re.compile(rf"[1-9]\d{{0,2}}(?:[{_BLANKS}]\d{{3}})+(?:[.,]\d+)?", re.ASCII)
 _GROUPED = re.compile(r"(?P<first>[1-9]\d{0,2})(?P<rest>(?:(?P<by>[.,])\d{3})(?:(?P=by)\d{3})*)"
                       r"(?:(?!(?P=by))[.,]\d{1,2})?", re.ASCII)  # fmt: skip
 
@@ -89,10 +89,12 @@ def meter_in(text: str | None, field: str, *, decimals: bool = True) -> Decimal 
         BadValue: It cannot be read.
     """
     bare = (text or "").strip()
-    if _BY_BLANKS.match(bare):
+    if _BY_BLANKS.fullmatch(bare):
         return decimal_in(re.sub(f"[{_BLANKS}]", "", bare), field)
     found = _GROUPED.fullmatch(bare)
     if found is None:
+        if "e" in bare.lower():  # 1e3 is a number, and nothing that anybody types
+            raise BadValue(f"{field} “{bare}” is not a number.", field=field)
         return decimal_in(text, field)
     whole = (found["first"] + found["rest"]).replace(found["by"], "")
     rest = bare[found.end("rest") :].replace(",", ".")

@@ -42,9 +42,7 @@ class Gap:
 
     def __post_init__(self) -> None:
         if self.low_nm is None:
-            if self.high_nm <= 0:
-                raise BadValue("gap: the refused blade must be thicker than nothing.", field="gap")
-            return
+            return  # with another shim it may be less than nothing: the valve is held open
         empty = self.low_nm >= self.high_nm if self.open_above else self.low_nm > self.high_nm
         if empty:
             raise BadValue(
@@ -131,7 +129,13 @@ def between(goes_nm: int, refuses_nm: int) -> Gap:
 
 
 def none_below(refused_nm: int, *, thinnest: bool = True) -> Gap:
-    """Return the gap when a blade is refused and none went; no gap, if it was the thinnest."""
+    """Return the gap when a blade is refused and none went; no gap, if it was the thinnest.
+
+    Raises:
+        BadValue: There is no blade that thin.
+    """
+    if refused_nm <= 0:
+        raise BadValue("gap: the refused blade must be thicker than nothing.", field="gap")
     return Gap(low_nm=None, high_nm=refused_nm, open_above=True, thinnest=thinnest)
 
 

@@ -99,6 +99,8 @@ _FIGURE = re.compile(r"\d*[.,]?\d+", re.ASCII)
 
 MOST_WORDS, MOST_TOGETHER = 24, 6
 """More words, or more figure words in a row, are no reading."""
+MOST_BEHIND = 3
+"""So many digits are said behind a point: a blade has no more."""
 
 
 def words_of(said: str) -> list[Heard | Run] | None:
@@ -217,4 +219,8 @@ def _behind_point(tokens: tuple[str, ...]) -> str | None:
     if not tokens or "point" in tokens:
         return None
     part = _digit_by_digit(tokens) or _number(tokens)
-    return part if part and part.isdigit() else None
+    if part is None or not part.isdigit() or len(part) > MOST_BEHIND:
+        return None
+    # `point oh five six` may be 0.05 and 0.06 as well
+    both = len(part) == MOST_BEHIND and part[0] == "0" and part[1] < part[2] and len(tokens) > 1
+    return None if both else part

@@ -137,6 +137,6 @@ def from_nothing(gap: Gap, limits: Limits | None) -> Gap:
     On a closer whose range begins at 0 a refused blade is no fault and says nothing of being
     held open.
     """
-    if gap.low_nm is not None or limits is None or limits.low_nm > 0:
+    if gap.low_nm is not None or limits is None or limits.low_nm > 0 or gap.high_nm <= 0:
         return gap
     return replace(gap, low_nm=0)

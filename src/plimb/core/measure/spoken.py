@@ -150,13 +150,11 @@ def _readings_of_runs(words: Sequence[Heard | Run]) -> Iterator[Plain]:
 def _stacked(plain: Plain) -> Iterator[Plain]:
     """Yield it with blades that are laid together as one figure; `and` may say that or a pause."""
     for at, item in enumerate(plain):
-        between = 0 < at < len(plain) - 1 and all(
-            isinstance(plain[n], str) for n in (at - 1, at + 1)
-        )
+        beside = [one for one in plain[max(0, at - 1) : at + 2] if isinstance(one, str)]
         if item is Kind.PLUS or (item is Kind.AND and Kind.BETWEEN not in plain):
-            if between:
-                one = f"{plain[at - 1]}+{plain[at + 1]}"
-                yield from _stacked((*plain[: at - 1], one, *plain[at + 2 :]))
+            # what is said with `and` of two different kinds of figures is said of neither
+            if len(beside) == MOST_FIGURES and (item is Kind.PLUS or _alike(*beside)):
+                yield from _stacked((*plain[: at - 1], "+".join(beside), *plain[at + 2 :]))
             if item is Kind.AND:
                 yield from _stacked((*plain[:at], Kind.PAUSE, *plain[at + 1 :]))
             return

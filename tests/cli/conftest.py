@@ -1,0 +1,12 @@
+"""The command line as tests call it."""
+
+import pytest
+from click.testing import CliRunner
+
+from plimb.cli.root import main
+
+
+@pytest.fixture
+def plimb():
+    """Return a function that runs a command with these words."""
+    return lambda *words: CliRunner().invoke(main, words)
