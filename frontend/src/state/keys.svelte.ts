@@ -10,6 +10,9 @@ export interface KeyAct {
   inEntry?: boolean;
 }
 
+/** So soon another letter follows the first of a word, also from a slow hand. */
+const WORD_MS = 500;
+
 class Keys {
   acts = $state.raw<readonly KeyAct[]>([]);
   helpOpen = $state(false);
@@ -45,8 +48,26 @@ class Keys {
     if (inText && !inEntry) return;
     const act = this.acts.find((one) => one.key === event.key && (!inEntry || one.inEntry));
     if (!act) return;
+    if (target instanceof HTMLInputElement && /^[a-z]$/i.test(event.key)) {
+      this.orWord(target, act);
+      return;
+    }
     event.preventDefault();
     act.act();
+  }
+
+  /**
+   * A letter in the reading field: the first of a word, as of “zero”, or a key by itself. It is
+   * typed; where nothing follows it soon, it is taken out again and does what the key does.
+   */
+  private orWord(field: HTMLInputElement, act: KeyAct): void {
+    if (field.value) return;
+    setTimeout(() => {
+      if (field.value !== act.key) return;
+      field.value = "";
+      field.dispatchEvent(new InputEvent("input", { bubbles: true }));
+      act.act();
+    }, WORD_MS);
   }
 }
 

@@ -46,6 +46,30 @@ describe("keys", () => {
     expect(plain).not.toHaveBeenCalled();
     expect(meant).toHaveBeenCalledTimes(1);
   });
+  it("leave a letter to the word that it begins, and do what it does where none follows", () => {
+    vi.useFakeTimers();
+    const act = listens("z", true);
+    const field = put("<form data-entry><input /></form>") as HTMLInputElement;
+    press("z", field);
+    field.value = "z";
+    vi.advanceTimersByTime(300);
+    press("e", field);
+    field.value = "ze";
+    vi.advanceTimersByTime(5000);
+    expect(act).not.toHaveBeenCalled();
+    expect(field.value).toBe("ze");
+    field.value = "13";
+    press("z", field);
+    vi.advanceTimersByTime(5000);
+    expect(act).not.toHaveBeenCalled();
+    field.value = "";
+    press("z", field);
+    field.value = "z";
+    vi.advanceTimersByTime(5000);
+    expect(act).toHaveBeenCalledTimes(1);
+    expect(field.value).toBe("");
+    vi.useRealTimers();
+  });
   it("keep quiet under an open dialog and with a modifier held", () => {
     const act = listens("r");
     press("r", document.body, { ctrlKey: true });

@@ -1,5 +1,6 @@
 """Engines and the shop they belong to."""
 
+import json
 from collections.abc import Iterable, Sequence
 from datetime import datetime
 
@@ -97,7 +98,8 @@ def revise_engine(
         raise StaleVersion(seen=seen, current=newest.number)
     engine = newest.engine
     engine.label, engine.note = label, note
-    if document != newest.document:
+    # laid out otherwise, or 3.0 written as 3, it is the same engine
+    if document != newest.document and json.loads(document) != json.loads(newest.document):
         engine.revisions.append(
             EngineRevisionRow(number=newest.number + 1, document=document, recorded_at=now)
         )

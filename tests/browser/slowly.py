@@ -1,0 +1,47 @@
+"""A server that takes its time over every change, and somebody who types key by key."""
+
+import time
+
+from plimb.web.application import create_app
+
+A_SECOND = 1.0
+KEY_MS = 40
+"""As long as a quick finger takes from key to key."""
+
+
+def slow(database, seconds=A_SECOND):
+    """Return the application as a server that takes so long over whatever is changed."""
+    app = create_app(database)
+    inner = app.wsgi_app
+
+    def late(environ, start_response):
+        if environ["REQUEST_METHOD"] in ("POST", "PUT"):
+            time.sleep(seconds)
+        return inner(environ, start_response)
+
+    app.wsgi_app = late
+    return app
+
+
+def keys(page, text):
+    """Type a text key by key into whatever has the focus; `⏎` is Enter."""
+    for key in text:
+        page.keyboard.press("Enter") if key == "⏎" else page.keyboard.type(key)
+        page.evaluate(f"() => new Promise((resume) => setTimeout(resume, {KEY_MS}))")
+
+
+def typed(page, label, text):
+    """Tap a field and type into it key by key."""
+    field = page.get_by_label(label, exact=True)
+    field.click()
+    keys(page, text)
+    return field
+
+
+def until(page, path, holds, arg=None):
+    """Wait until what the server says at a path holds; the screen may show it before."""
+    page.wait_for_function(
+        f"async ([path, arg]) => {{ const said = await (await fetch(path)).json();"
+        f" return ({holds})(said, arg); }}",
+        arg=[path, arg],
+    )

@@ -1,0 +1,108 @@
+"""Every address, stage, dialog and link opens, of the demo and of an empty record."""
+
+from collections import deque
+
+import pytest
+from playwright.sync_api import expect
+
+from plimb.web.application import create_app
+
+DIALOGS = {
+    "/": ("Open a card", "Engine from a file", "This screen", "Help"),
+    "/engines": ("From a file",),
+    "/engines/1/years": ("Old notebook",),
+    "/drawer": ("New family",),
+    "/shop": ("Set up the first",),
+    "/cards/4/fit": ("Lay out bolts",),
+}
+EMPTY = ("/", "/engines", "/engines/new", "/drawer", "/due", "/together", "/shop", "/handbook",
+         "/history/shop/1")  # fmt: skip
+
+
+def opened(page, path):
+    """Open an address; something is to be read there."""
+    page.goto(path)
+    page.wait_for_load_state("networkidle")
+    expect(page.locator("main").first).to_be_visible()
+    text = page.locator("main").first.inner_text()
+    assert len(text) > 20, f"{path} says only {text!r}"
+    assert "Plimb itself went wrong" not in text, path
+
+
+def links(page):
+    """Return where the links of the page lead, as addresses without what stands behind them."""
+    found = page.evaluate(
+        "[...document.querySelectorAll('a[href^=\"/\"]')].map((one) => one.getAttribute('href'))"
+    )
+    return {one.split("#")[0].split("?")[0] for one in found}
+
+
+def test_whatever_is_linked_from_the_bench_on_opens(open_page):
+    page = open_page("/")
+    seen, waits, files = {"/"}, deque(["/"]), set()
+    while waits:
+        path = waits.popleft()
+        opened(page, path)
+        for link in links(page):
+            if link.startswith(("/api/", "/practice", "/school")):
+                files.add(link)
+            elif link not in seen:
+                seen.add(link)
+                waits.append(link)
+    stages = {one for one in seen if one.startswith("/cards/")}
+    engines = {one for one in seen if one.startswith("/engines/") and one.count("/") == 2}
+    print(f"{len(seen)} places, {len(stages)} of them stages of cards, and {len(files)} files")
+    assert len(stages) >= 25
+    assert len(engines) >= 7
+    for file in files:
+        if file.startswith("/api/"):
+            assert page.request.get(file).status == 200, file
+
+
+@pytest.mark.parametrize("path", DIALOGS)
+def test_every_dialog_opens_and_closes(open_page, path):
+    page = open_page(path)
+    for name in DIALOGS[path]:
+        page.get_by_role("button", name=name).first.click()
+        dialog = page.get_by_role("dialog")
+        expect(dialog).to_be_visible()
+        assert len(dialog.inner_text()) > 20
+        page.keyboard.press("Escape")
+        expect(dialog).to_be_hidden()
+
+
+def test_every_engine_opens_whatever_its_file_leaves_out_and_is_saved_as_it_was(open_page):
+    page = open_page("/")
+    for engine in page.request.get("/api/shop").json()["engines"]:
+        place = f"/api/engines/{engine['id']}"
+        before = page.request.get(place).json()
+        opened(page, f"/engines/{engine['id']}")
+        expect(page.get_by_label("What the shop calls it")).to_have_value(before["label"])
+        expect(page.get_by_label("Intake spec, as printed").first).to_be_visible()
+        page.get_by_role("button", name="Save the engine").click()
+        expect(page.get_by_text("Saved.")).to_be_visible()
+        after = page.request.get(place).json()
+        assert after["revision"] == before["revision"], engine["label"]  # nothing was changed
+        page.get_by_label("Spec from").press_sequentially(" ed. 2", delay=20)
+        page.get_by_role("button", name="Save the engine").click()
+        page.wait_for_function(
+            "async (place) => (await (await fetch(place)).json()).document.includes(' ed. 2')",
+            arg=place,
+        )
+
+
+class TestAnEmptyRecord:
+    @pytest.fixture
+    def application(self, database):
+        return create_app(database)
+
+    def test_every_place_says_something(self, open_page):
+        page = open_page("/")
+        for path in EMPTY:
+            opened(page, path)
+
+    def test_what_is_not_there_is_said_with_a_way_back(self, open_page):
+        page = open_page("/")
+        for path in ("/cards/77", "/cards/77/feel", "/engines/77", "/engines/77/years", "/nowhere"):
+            opened(page, path)
+            assert "/" in links(page), path
