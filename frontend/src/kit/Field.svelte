@@ -48,6 +48,11 @@
   const id = $props.id();
   let box = $state<HTMLInputElement>();
 
+  /** What stood here when it was refused. */
+  let stood = $state("");
+  $effect(() => {
+    if (refused && refusal()) untrack(() => (stood = `${now}`));
+  });
   const told = $derived(oninput !== undefined || onchange !== undefined);
   /** What was typed, and what the owner showed right after. */
   let typed = $state.raw<{ text: string; seen: typeof value } | null>(null);
@@ -55,6 +60,7 @@
   $effect(() => {
     if (untrack(() => typed) && typed?.seen !== value) typed = null;
   });
+  const now = $derived(told ? shown : value);
   const hear: typeof oninput = (event) => {
     const text = event.currentTarget.value;
     oninput?.(event);
@@ -115,6 +121,6 @@
     {@render field()}
   </label>
 {/if}
-{#if offers.length && !offers.includes(`${told ? shown : value}`)}
+{#if offers.length && (`${now}` === stood || !offers.includes(`${now}`))}
   <Offers {offers} onpick={type} class="col-span-full" />
 {/if}

@@ -98,10 +98,12 @@ def meter_in(text: str | None, field: str, *, decimals: bool = True) -> Decimal 
         return decimal_in(text, field)
     whole = (found["first"] + found["rest"]).replace(found["by"], "")
     rest = bare[found.end("rest") :].replace(",", ".")
-    sure = rest or len(found["rest"]) > 4 or (found["by"] == "," and not decimals)
-    if sure:
+    if rest or len(found["rest"]) > 4:
         return Decimal(whole + rest)
     small = f"{Decimal(bare.replace(',', '.')).normalize():f}"
+    # where parts are unusual, 22.145 is no number of them
+    if not decimals and (found["by"] == "," or not small.isdigit()):
+        return Decimal(whole)
     large = f"{int(whole):,}".replace(",", " ")
     raise TwoMeanings(
         f"“{bare}” can be {small} or {large}. Which is it?", field=field, offers=(small, large)
