@@ -1,5 +1,6 @@
 /** An answer is given, and a refusal thrown, as the server words it. */
 import { describe, expect, it } from "vitest";
+import { reach } from "../state/reach.svelte";
 import { Refusal, answer, newKey, placeInWords } from "./client";
 
 const response = new Response();
@@ -21,6 +22,12 @@ describe("answer", () => {
   it("says that the server is away where nothing answers, or no one we know", async () => {
     expect((await thrown(Promise.reject(new TypeError("failed"))))?.code).toBe("away");
     expect((await thrown(Promise.resolve({ error: "<html>", response })))?.code).toBe("away");
+    expect(reach.away).toBe(true);
+  });
+  it("says nothing of the server where it was let go of here", async () => {
+    reach.away = false;
+    await thrown(Promise.reject(new DOMException("let go", "AbortError")));
+    expect(reach.away).toBe(false);
   });
 });
 

@@ -107,8 +107,9 @@ export async function answer<T>(
   let settled;
   try {
     settled = await call;
-  } catch {
-    reach.missed();
+  } catch (error) {
+    // what was let go of here says nothing about the server
+    if (!(error instanceof DOMException && error.name === "AbortError")) reach.missed();
     throw AWAY;
   }
   if (settled.data !== undefined) return settled.data;

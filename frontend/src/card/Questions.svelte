@@ -7,7 +7,7 @@
 
   let { job }: { job: CardState } = $props();
 
-  const SHOWN = 2;
+  const SHOWN = 1;
   let all = $state(false);
   /** What is asked of the card as a whole is said once, at the first valve it is about. */
   const rows = $derived.by(() => {
@@ -27,7 +27,15 @@
       {@const suggested = asked.find((one) => one.suggested)?.suggested}
       {@const here = valve.valve === job.inHand}
       {#each asked as question (question.sentence)}
-        <p class="leading-5 font-[560]"><b>{valve.valve}:</b> {question.sentence}</p>
+        <p class="leading-5 font-[560]">
+          {#if here}<b>{valve.valve}:</b>{:else}<button
+              type="button"
+              class="min-h-6 font-bold underline underline-offset-4"
+              title="Measure {valve.valve} again"
+              onclick={() => job.pick(valve.valve)}>{valve.valve}:</button
+            >{/if}
+          {question.sentence}
+        </p>
       {/each}
       <div class="flex flex-wrap gap-2">
         {#if suggested}
@@ -40,17 +48,18 @@
           Keep {kindOf(job.stage).written?.(valve)}
           {#if here}<kbd class="font-sans text-soft text-sm">Enter</kbd>{/if}
         </Button>
-        {#if !here}<Button kind="bare" onclick={() => job.pick(valve.valve)}
-            >Measure it again</Button
-          >{/if}
       </div>
     {/each}
     {#if rows.length > SHOWN}
       <button
         type="button"
-        class="min-h-11 self-start underline underline-offset-4"
+        class="min-h-9 self-start underline underline-offset-4"
         onclick={() => (all = !all)}
-        >{all ? "Show fewer" : `Show all ${rows.length} questions`}</button
+        >{all
+          ? "Show one question"
+          : rows.length === 2
+            ? "1 more question"
+            : `${rows.length - 1} more questions`}</button
       >
     {/if}
   </div>
