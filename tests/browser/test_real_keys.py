@@ -266,3 +266,21 @@ def test_what_is_said_with_two_meanings_is_asked_at_the_field(open_page, databas
     keys(page, "six thou⏎")
     until(page, "/api/cards/1", "(said) => said.valves[1].found?.goes?.[0]?.nm === 152400"
                                 " || said.valves[1].found?.gap.low.nm === 152400")  # fmt: skip
+
+
+def test_what_was_typed_ahead_of_a_reading_that_is_refused_waits_at_its_own_valve(
+    open_page, database
+):
+    job = job_with(database)
+    page = open_page(f"/cards/{job.card.id}/feel")
+    expect(page.locator("#entry")).to_be_focused()
+    keys(page, "x⏎22⏎")  # nobody has said which set it is: x is refused
+    expect(page.locator("#understood")).to_contain_text("choose the feeler set")
+    second = job.view.valves[1].status.clearance.id
+    expect(page.locator(f"[data-valve='{second}']")).to_contain_text("22")
+    page.locator("#entry").press("Backspace")
+    keys(page, "-3⏎")
+    expect(page.locator("#entry")).to_have_value("22")
+    keys(page, "⏎")
+    until(page, "/api/cards/1", "(said) => said.valves[0].found?.typed === '-3'"
+                                " && said.valves[1].found?.typed === '22'")  # fmt: skip

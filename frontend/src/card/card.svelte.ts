@@ -176,14 +176,19 @@ export class CardState {
     if (next) this.pick(next);
   }
 
-  /** Take the next waiting valve after this one in hand, round the order; whether there is one. */
-  goOn(from: string): boolean {
+  /** The waiting valves after this one, round the order. */
+  following(from: string): string[] {
     const waiting = this.waitingHere();
     const order = this.todo?.asks ?? [];
     const at = order.indexOf(from);
-    const next = [...order.slice(at + 1), ...order.slice(0, Math.max(at, 0))].find((valve) =>
+    return [...order.slice(at + 1), ...order.slice(0, Math.max(at, 0))].filter((valve) =>
       waiting.includes(valve),
     );
+  }
+
+  /** Take the next waiting valve after this one in hand; whether there is one. */
+  goOn(from: string): boolean {
+    const [next] = this.following(from);
     if (next) this.pick(next);
     return next !== undefined;
   }

@@ -105,7 +105,7 @@ export class Entry {
     const moved = job.picks !== picks || job.stage !== stage;
     // what was typed after another valve was picked is meant for that one
     if (outcome === "refused") {
-      if (!moved) this.held = [];
+      if (!moved) this.setAside(valve);
       void this.release();
       return false;
     }
@@ -128,6 +128,21 @@ export class Entry {
     this.wroteLast = entry.valve;
     void this.job.outbox.add(entry);
     return this.post(entry);
+  }
+
+  /**
+   * Keep what was typed ahead of a reading that was refused: it was meant for the valves after
+   * it, and stands there, to be entered when their turn comes.
+   */
+  private setAside(valve: string): void {
+    const { job } = this;
+    const ahead = this.held.join("").replaceAll("Backspace", "\b").split("Enter");
+    this.held = [];
+    for (const [nth, next] of job.following(valve).entries()) {
+      let text = ahead[nth] ?? "";
+      while (text.includes("\b")) text = text.replace(/[^\b]?\b/, "");
+      if (text && !this.draftOf(next)) job.outbox.draft(job.stage, next, text, preferences.unit);
+    }
   }
 
   /** Hold what is typed while a reading is on its way; whether it is held. */
