@@ -114,6 +114,7 @@ def test_a_swap_with_an_empty_drawer_leaves_choose_open_and_is_not_taken_by_half
             from_valve="IN R")  # fmt: skip
     plan = planned(job)
     assert (plan.plan.empty, plan.sure) == (("IN R",), "leaves IN R without a shim")
+    assert not plan.taken
     with pytest.raises(NotReady, match="Choose a shim for IN R first"):
         job.act(take_plan)
     job.act(choose_piece, valve="IN R", thickness_nm=mm("2.80"), source=Source.ENGINE,

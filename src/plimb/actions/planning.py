@@ -264,7 +264,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
             for line in plan.order
         ),
         orders=tuple(list_orders(session, card.id)),
-        taken=_is_taken(plan, {v: s.record for v, s in status.valves.items()}),
+        taken=not plan.empty and _is_taken(plan, {v: s.record for v, s in status.valves.items()}),
         remembered=tuple(
             row.valve
             for row in request.rows

@@ -17,8 +17,9 @@
   const money = (text: string): string => Number(text).toFixed(2);
 
   function brief(one: Variant): string {
+    if (one.out_of_spec.length && !one.to_buy) return `${one.out_of_spec.length} not in spec`;
     if (one.out_of_spec.length)
-      return `${one.out_of_spec.length} not in spec, ${one.to_buy ? (one.priced ? money(one.cost) : "price not known") : "nothing to buy"}`;
+      return `${one.out_of_spec.length} not in spec, ${one.priced ? money(one.cost) : "price not known"}`;
     return one.to_buy
       ? `${one.to_buy} to buy, ${one.priced ? money(one.cost) : "price not known"}`
       : "nothing to buy";
