@@ -16,7 +16,7 @@ from plimb.store.families import families
 from ..conftest import NOON
 from ..guest import Job
 
-NOTHING_SAID = {"runs": []}
+NOTHING_SAID: dict[str, list[object]] = {"runs": []}
 
 
 def job_with(database, family, **more):

@@ -128,6 +128,10 @@ def twice(lines):
     lines.append(copy.deepcopy(lines[-1]))
 
 
+ADDED = {
+    "key": "a-key-of-its-own", "written_by": "Ida", "text": "Ticks.",
+    "written_at": "2026-11-20T10:00:00Z",
+}  # fmt: skip
 BREAKS = {
     "a field parts do not know": lambda file: file["engine"].update(
         parts=[{"what": "Gasket", "colour": "red"}]
@@ -142,10 +146,6 @@ BREAKS = {
     "an act twice": lambda file: twice(file["job"]["events"]),
     "an act from later": lambda file: file["job"]["events"][-1].update(version=10_000),
     "an added line twice": lambda file: file["job"].update(amendments=[ADDED, ADDED]),
-}  # fmt: skip
-ADDED = {
-    "key": "a-key-of-its-own", "written_by": "Ida", "text": "Ticks.",
-    "written_at": "2026-11-20T10:00:00Z",
 }  # fmt: skip
 
 
