@@ -104,7 +104,7 @@ def take_moves(on: OnCard, plan: Plan, *, by_hand: bool = False) -> None:
     if plan.empty:
         raise NotReady(
             f"Choose a shim for {', '.join(plan.empty)} first: what was in goes elsewhere, and "
-            "nothing else fits.",
+            "the plan has no other for it.",
             field="valve",
         )
     records = on.records
