@@ -43,17 +43,36 @@ class Keys {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
     const target = event.target as HTMLElement | null;
     const inEntry = target?.closest("[data-entry]") !== null;
-    const inText = !!target?.closest("input, textarea, select, [contenteditable]");
+    const inText = !!target?.closest(
+      "input:not([type=checkbox], [type=radio]), textarea, [aria-haspopup], [contenteditable]",
+    );
     if (document.querySelector("[role=dialog], [role=listbox]")) return;
     if (inText && !inEntry) return;
     const act = this.acts.find((one) => one.key === event.key && (!inEntry || one.inEntry));
-    if (!act) return;
+    if (!act) {
+      if (!inText) this.toReading(event);
+      return;
+    }
     if (target instanceof HTMLInputElement && /^[a-z]$/i.test(event.key)) {
       this.orWord(target, act);
       return;
     }
     event.preventDefault();
     act.act();
+  }
+
+  /** What is typed after a tap elsewhere is a reading too: it goes where readings are written. */
+  private toReading(event: KeyboardEvent): void {
+    const field = document.querySelector<HTMLInputElement>("[data-entry] input");
+    if (!field || field.disabled || event.key.length !== 1 || event.key === " ") return;
+    field.focus({ preventScroll: true });
+    const typed = new KeyboardEvent("keydown", {
+      key: event.key,
+      bubbles: true,
+      cancelable: true,
+    });
+    // the character itself follows this event into the field that has the focus now
+    if (!field.dispatchEvent(typed)) event.preventDefault();
   }
 
   /**

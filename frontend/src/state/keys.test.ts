@@ -70,6 +70,23 @@ describe("keys", () => {
     expect(field.value).toBe("");
     vi.useRealTimers();
   });
+  it("write what is typed after a tap elsewhere in the reading field, unless it may not be", () => {
+    document.body.innerHTML = "<button>One turn</button><form data-entry><input /></form>";
+    const [button, field] = [document.querySelector("button")!, document.querySelector("input")!];
+    press(" ", button);
+    expect(document.activeElement).not.toBe(field);
+    press("3", button);
+    expect(document.activeElement).toBe(field);
+    field.addEventListener("keydown", (event) => event.preventDefault());
+    const held = new KeyboardEvent("keydown", { key: "8", bubbles: true, cancelable: true });
+    button.dispatchEvent(held);
+    keys.listen(held);
+    expect(held.defaultPrevented).toBe(true);
+    field.disabled = true;
+    button.focus();
+    press("3", button);
+    expect(document.activeElement).toBe(button);
+  });
   it("keep quiet under an open dialog and with a modifier held", () => {
     const act = listens("r");
     press("r", document.body, { ctrlKey: true });
