@@ -90,8 +90,8 @@
   {/each}
   {#each arranged.bores as bore (bore.cylinder)}
     <text
-      x={bore.at.x}
-      y={bore.at.y}
+      x={bore.figure.x}
+      y={bore.figure.y}
       dy="0.35em"
       text-anchor="middle"
       class="figures fill-ink"

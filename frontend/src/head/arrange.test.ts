@@ -6,7 +6,7 @@ import triple from "../api/answers/card-3.json";
 import largest from "../api/answers/largest-engine.json";
 import type { Card, Drawing } from "../api/client";
 import { progress } from "../card/registry";
-import { type Box, TOUCH, type Turn, arrange, bestTurn, neighbour } from "./arrange";
+import { type Box, TOUCH, type Turn, arrange, bestTurn, freest, neighbour } from "./arrange";
 
 const cards = { single, vfour, triple } as unknown as Record<string, Card>;
 const sizes: [string, number, number][] = [
@@ -24,6 +24,15 @@ function overlap(a: Box, b: Box): boolean {
     b.y < a.y + a.height - 0.5
   );
 }
+
+it("a cylinder's figure stands in the middle, or beside two valves that meet there", () => {
+  const bore = { x: 100, y: 100, r: 60 };
+  const four = [-30, 30].flatMap((x) => [-30, 30].map((y) => ({ x: 100 + x, y: 100 + y, r: 28 })));
+  expect(freest(bore, four)).toEqual({ x: 100, y: 100 });
+  const two = [-26, 26].map((y) => ({ x: 100, y: 100 + y, r: 30 }));
+  expect(freest(bore, two)).toEqual({ x: 100 - 60 * 0.68, y: 100 });
+  expect(freest({ ...bore, x: 0 }, [])).toEqual({ x: 0, y: 100 });
+});
 
 describe.each(sizes)("at %s size", (_name, width, height) => {
   const drawings = {

@@ -8,6 +8,10 @@ import type { Drawing } from "../api/client";
 /** Quarter turns clockwise. 0: front up for a crank across the machine, front left along it. */
 export type Turn = 0 | 1 | 2 | 3;
 
+interface Point {
+  x: number;
+  y: number;
+}
 export interface Box {
   x: number;
   y: number;
@@ -19,6 +23,12 @@ export interface Disc {
   y: number;
   r: number;
 }
+export interface Bore {
+  cylinder: number;
+  at: Disc;
+  /** Where the cylinder's figure stands, clear of the valves. */
+  figure: Point;
+}
 export interface Arranged {
   width: number;
   height: number;
@@ -26,7 +36,7 @@ export interface Arranged {
   /** The side of the drawing that the machine's front is on. */
   front: "up" | "right" | "down" | "left";
   scale: number;
-  bores: { cylinder: number; at: Disc }[];
+  bores: Bore[];
   camshafts: { id: string; from: { x: number; y: number }; to: { x: number; y: number } }[];
   valves: { valve: string; at: Disc; plate: Box; leader: { x: number; y: number } }[];
 }
@@ -84,11 +94,6 @@ export function bestTurn(drawing: Drawing, width: number, height: number): Turn 
 function facing(drawing: Drawing, turn: Turn): Arranged["front"] {
   const round: Arranged["front"][] = ["up", "right", "down", "left"];
   return round[(turn + (drawing.crank === "along" ? 3 : 0)) % 4] ?? "up";
-}
-
-interface Point {
-  x: number;
-  y: number;
 }
 
 /** What everything measures in a space of so many pixels, before it is turned. */
@@ -161,19 +166,20 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
       const cylinder = Math.min(Math.floor(u), bank.length - 1) + 0.5;
       return place(from + cylinder * has.pitch + (u - cylinder) * scale, centre + v * scale);
     };
+    const discs = bank.valves.map((spot) => ({ ...at(spot.u, spot.v), r: spot.radius * scale }));
     return {
-      bores: bank.bores.map((bore) => ({
-        cylinder: bore.cylinder,
-        at: { ...at(bore.u), r: drawing.bore_radius * scale },
-      })),
+      bores: bank.bores.map((bore) => {
+        const circle = { ...at(bore.u), r: drawing.bore_radius * scale };
+        return { cylinder: bore.cylinder, at: circle, figure: freest(circle, discs) };
+      }),
       camshafts: bank.camshafts.map((bar) => ({
         id: bar.camshaft,
         from: at(bar.start, bar.v),
         to: at(bar.end, bar.v),
       })),
-      valves: bank.valves.map((spot) => ({
+      valves: bank.valves.map((spot, one) => ({
         valve: spot.valve,
-        at: { ...at(spot.u, spot.v), r: spot.radius * scale },
+        at: discs[one]!,
         ...plateOf(bank, spot, has, (along, across) => place(from + along, centre + across)),
       })),
     };
@@ -187,6 +193,26 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
     camshafts: banks.flatMap((bank) => bank.camshafts),
     valves: banks.flatMap((bank) => bank.valves),
   };
+}
+
+/** Of a bore's middle and the four sides of it, the place farthest from any valve. */
+export function freest(bore: Disc, valves: readonly Disc[]): Point {
+  const side = bore.r * 0.68;
+  const places = [
+    [0, 0],
+    [-side, 0],
+    [side, 0],
+    [0, -side],
+    [0, side],
+  ].map(([dx, dy]) => ({
+    x: bore.x + dx!,
+    y: bore.y + dy!,
+  }));
+  const room = (at: Point) =>
+    Math.min(...valves.map((valve) => Math.hypot(at.x - valve.x, at.y - valve.y) - valve.r));
+  const [middle] = places;
+  if (!valves.length || room(middle!) > bore.r * 0.1) return middle!;
+  return places.reduce((best, at) => (room(at) > room(best) + 0.5 ? at : best));
 }
 
 /** Return a valve's plate, beside its twins' on its side of the bank, and its leader's end. */
