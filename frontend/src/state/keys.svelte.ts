@@ -53,7 +53,7 @@ class Keys {
       if (!inText) this.toReading(event);
       return;
     }
-    if (target instanceof HTMLInputElement && /^[a-z]$/i.test(event.key)) {
+    if (inText && target instanceof HTMLInputElement && /^[a-z]$/i.test(event.key)) {
       this.orWord(target, act);
       return;
     }
