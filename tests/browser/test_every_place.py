@@ -1,5 +1,6 @@
 """Every address, stage, dialog and link opens, of the demo and of an empty record."""
 
+import re
 from collections import deque
 
 import pytest
@@ -65,8 +66,7 @@ def test_every_dialog_opens_and_closes(open_page, path):
     for name in DIALOGS[path]:
         page.get_by_role("button", name=name).first.click()
         dialog = page.get_by_role("dialog")
-        expect(dialog).to_be_visible()
-        assert len(dialog.inner_text()) > 20
+        expect(dialog).to_contain_text(re.compile(r"\S[\s\S]{20,}"))
         page.keyboard.press("Escape")
         expect(dialog).to_be_hidden()
 
