@@ -31,8 +31,8 @@ test: .venv/.dev $(APP) chromium ## Set up what the tests need and run them all
 	@$(BIN)/python -m pytest
 
 .PHONY: test-long
-test-long: .venv/.dev ## The same with every simulation whole: 2,000 engines by brute force, 500 proofs a cause
-	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --ignore tests/browser
+test-long: .venv/.dev $(APP) ## The same with every simulation whole: 2,000 engines by brute force, 500 proofs a cause
+	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --ignore tests/browser --timeout 7200
 
 .PHONY: check
 check: .venv/.dev frontend/node_modules/.done ## Lint, types, layers, generated files
