@@ -166,7 +166,11 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
       const cylinder = Math.min(Math.floor(u), bank.length - 1) + 0.5;
       return place(from + cylinder * has.pitch + (u - cylinder) * scale, centre + v * scale);
     };
-    const discs = bank.valves.map((spot) => ({ ...at(spot.u, spot.v), r: spot.radius * scale }));
+    const discOf = (spot: (typeof bank.valves)[number]): Disc => ({
+      ...at(spot.u, spot.v),
+      r: spot.radius * scale,
+    });
+    const discs = bank.valves.map(discOf);
     return {
       bores: bank.bores.map((bore) => {
         const circle = { ...at(bore.u), r: drawing.bore_radius * scale };
@@ -177,9 +181,9 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
         from: at(bar.start, bar.v),
         to: at(bar.end, bar.v),
       })),
-      valves: bank.valves.map((spot, one) => ({
+      valves: bank.valves.map((spot) => ({
         valve: spot.valve,
-        at: discs[one]!,
+        at: discOf(spot),
         ...plateOf(bank, spot, has, (along, across) => place(from + along, centre + across)),
       })),
     };
@@ -197,22 +201,19 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
 
 /** Of a bore's middle and the four sides of it, the place farthest from any valve. */
 export function freest(bore: Disc, valves: readonly Disc[]): Point {
+  const { x, y } = bore;
   const side = bore.r * 0.68;
-  const places = [
-    [0, 0],
-    [-side, 0],
-    [side, 0],
-    [0, -side],
-    [0, side],
-  ].map(([dx, dy]) => ({
-    x: bore.x + dx!,
-    y: bore.y + dy!,
-  }));
-  const room = (at: Point) =>
+  const room = (at: Point): number =>
     Math.min(...valves.map((valve) => Math.hypot(at.x - valve.x, at.y - valve.y) - valve.r));
-  const [middle] = places;
-  if (!valves.length || room(middle!) > bore.r * 0.1) return middle!;
-  return places.reduce((best, at) => (room(at) > room(best) + 0.5 ? at : best));
+  const middle = { x, y };
+  if (!valves.length || room(middle) > bore.r * 0.1) return middle;
+  const sides = [
+    { x: x - side, y },
+    { x: x + side, y },
+    { x, y: y - side },
+    { x, y: y + side },
+  ];
+  return sides.reduce((best, at) => (room(at) > room(best) + 0.5 ? at : best), middle);
 }
 
 /** Return a valve's plate, beside its twins' on its side of the bank, and its leader's end. */
