@@ -6,6 +6,7 @@
 import type { Send } from "../api/acts";
 import { HERE } from "../state/people.svelte";
 import type { CardState } from "./card.svelte";
+import { waits } from "./queue.svelte";
 
 const RETRY_MS = 2000;
 
@@ -36,8 +37,7 @@ export class Edits<Value> {
     };
     for (;;) {
       const code = await this.job.queue.merge(() => send(change(this.kept())), through);
-      if (code === "away" || code === "record_gone")
-        await new Promise((resume) => setTimeout(resume, RETRY_MS));
+      if (waits(code)) await new Promise((resume) => setTimeout(resume, RETRY_MS));
       else if (code === "who")
         await new Promise((resume) => addEventListener(HERE, resume, { once: true }));
       else if (code !== "conflict") {

@@ -12,6 +12,7 @@ import {
 import { preferences } from "../state/preferences.svelte";
 import type { CardState } from "./card.svelte";
 import type { Waiting } from "./outbox.svelte";
+import { waits } from "./queue.svelte";
 import { kindOf } from "./registry";
 
 const RETRY_MS = 2000;
@@ -192,9 +193,9 @@ export class Entry {
         return this.write();
       },
     });
-    if (code === "away" || code === "record_gone") this.retry();
+    if (waits(code)) this.retry();
     // what nobody has put a name to waits until somebody does
-    if (code === "away" || code === "who" || code === "record_gone") return "waits";
+    if (waits(code) || code === "who") return "waits";
     // it may have been written by another while this one was on its way
     const stands = late && code === "conflict" ? this.meanwhile(entry) : "";
     if (stands) {

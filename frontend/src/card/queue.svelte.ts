@@ -18,6 +18,11 @@ export interface Clash {
   drop?: () => void;
 }
 
+/** Whether what was refused with that code only waits for the server: it is sent again. */
+export function waits(code: string | null): boolean {
+  return code === "away" || code === "record_gone";
+}
+
 /** What an act is about: for whom it is said, and how to try it again after a clash. */
 export interface About {
   valve?: string;

@@ -166,11 +166,11 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
       const cylinder = Math.min(Math.floor(u), bank.length - 1) + 0.5;
       return place(from + cylinder * has.pitch + (u - cylinder) * scale, centre + v * scale);
     };
-    const discOf = (spot: (typeof bank.valves)[number]): Disc => ({
-      ...at(spot.u, spot.v),
-      r: spot.radius * scale,
-    });
-    const discs = bank.valves.map(discOf);
+    const spots = bank.valves.map((spot) => ({
+      spot,
+      disc: { ...at(spot.u, spot.v), r: spot.radius * scale },
+    }));
+    const discs = spots.map((one) => one.disc);
     return {
       bores: bank.bores.map((bore) => {
         const circle = { ...at(bore.u), r: drawing.bore_radius * scale };
@@ -181,9 +181,9 @@ export function arrange(drawing: Drawing, width: number, height: number, turn: T
         from: at(bar.start, bar.v),
         to: at(bar.end, bar.v),
       })),
-      valves: bank.valves.map((spot) => ({
+      valves: spots.map(({ spot, disc }) => ({
         valve: spot.valve,
-        at: discOf(spot),
+        at: disc,
         ...plateOf(bank, spot, has, (along, across) => place(from + along, centre + across)),
       })),
     };

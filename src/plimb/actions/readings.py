@@ -10,7 +10,7 @@ from plimb.core.errors import NotReady
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import Gauge, Tried, known_from, next_blade, next_finer
 from plimb.core.measure.limits import Verdict, judge
-from plimb.core.measure.shorthand import Reading, parse_reading
+from plimb.core.measure.shorthand import Reading, reading_by
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.readings import gaps_of, write_gap
@@ -65,11 +65,7 @@ def understand_gap(
 def _read(card: CardRow, text: str, unit: Unit) -> Reading:
     """Return a typed gap by the card's feeler set."""
     blades = core_set(card.blade_set) if card.blade_set else None
-    # without a set nobody knows which blade was the thinnest
-    thinnest_nm = blades.usable[0].thickness_nm if blades else None
-    thick = blades.thickness if blades else sum
-    names = blades.typed_in(unit) if blades else ()
-    return parse_reading(text, unit, thinnest_nm=thinnest_nm, thick=thick, blades=names)
+    return reading_by(text, unit, blades)
 
 
 @act("{purpose} {valve} {text}")

@@ -10,7 +10,7 @@ from plimb.cli.root import database_option, json_option, main
 from plimb.core.errors import BadValue, TwoMeanings
 from plimb.core.lengths import Unit, to_float
 from plimb.core.measure.blades import BladeSet
-from plimb.core.measure.shorthand import Reading, parse_reading
+from plimb.core.measure.shorthand import Reading, reading_by
 from plimb.store.database import Database, record_path
 from plimb.store.shop import core_set, list_blade_sets
 
@@ -29,14 +29,7 @@ def read(
     in_unit = Unit(unit)
     blades = _set_of(called, database) if called is not None else None
     try:
-        reading = parse_reading(
-            text,
-            in_unit,
-            thinnest_nm=blades.usable[0].thickness_nm if blades else None,
-            thick=blades.thickness if blades else sum,
-            spoken=spoken,
-            blades=blades.typed_in(in_unit) if blades else (),
-        )
+        reading = reading_by(text, in_unit, blades, spoken=spoken)
     except TwoMeanings as asked:
         if as_json:
             click.echo(json.dumps(_as_json(None, in_unit, asked), ensure_ascii=False))

@@ -19,6 +19,7 @@ from dataclasses import dataclass, replace
 
 from plimb.core.errors import BadValue
 from plimb.core.lengths import NM_PER_THOU, Unit, mm, parse_number, show_mm, show_thou
+from plimb.core.measure.blades import BladeSet
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
 from plimb.core.measure.spoken import as_typed, sounds_spoken
@@ -127,6 +128,27 @@ def parse_reading(
     joints = joints_of(reading.goes, reading.refuses)
     gap = replace(reading.gap, joints=joints, guess=sure != typed)
     return replace(reading, typed=typed, gap=gap, guess=sure != typed, unit=unit)
+
+
+def reading_by(text: str, unit: Unit, blades: BladeSet | None, *, spoken: bool = False) -> Reading:
+    """Return the reading in the text as a feeler set gives it; see `parse_reading`.
+
+    Without a set nobody knows which blade was the thinnest, nor what any measures.
+
+    Raises:
+        TwoMeanings: What was said can be heard in more than one way.
+        BadValue: It cannot be read.
+    """
+    if blades is None:
+        return parse_reading(text, unit, spoken=spoken)
+    return parse_reading(
+        text,
+        unit,
+        thinnest_nm=blades.usable[0].thickness_nm,
+        thick=blades.thickness,
+        spoken=spoken,
+        blades=blades.typed_in(unit),
+    )
 
 
 def joints_of(goes: Sequence[object] | None, refuses: Sequence[object] | None) -> int:
