@@ -64,6 +64,10 @@ dist: .venv/.run $(APP) ## Build a wheel with the screens in it, which runs with
 	@$(BIN)/uv build --quiet --wheel --no-build-isolation --python $(BIN)/python --out-dir dist
 	@echo "plimb: built $$(ls dist/*.whl)"
 
+.PHONY: record
+record: .venv/.dev ## Keep the demo's record before a schema changes (NAME=0017-what-came)
+	@$(BIN)/python scripts/record.py $(NAME)
+
 .PHONY: screenshots
 screenshots: .venv/.dev $(APP) chromium ## Take the pictures in docs/screenshots anew
 	@$(BIN)/python scripts/shots.py

@@ -211,7 +211,7 @@ def written(port: int, card: int, valves: list[str], seconds: float) -> int:
             "valve": valves[done % len(valves)], "text": str(14 + done % 5), "unit": "mm",
             "repeats": False, "reason": "",
         }  # fmt: skip
-        wire.request("POST", f"/api/cards/{card}/gaps", json.dumps(body),
+        wire.request("POST", f"/api/cards/{card}/acts/gap", json.dumps(body),
                      {"Content-Type": "application/json"})  # fmt: skip
         answer = wire.getresponse()
         said = json.loads(answer.read())

@@ -2,6 +2,7 @@
 
 import os
 import shutil
+import tarfile
 from datetime import datetime, timedelta
 from pathlib import Path
 
@@ -27,6 +28,15 @@ settings.register_profile(
     suppress_health_check=[HealthCheck.too_slow],
 )  # fmt: skip
 settings.load_profile("plimb")
+
+
+def earlier_records() -> dict[str, str]:
+    """Return the demo's record as each earlier schema had it, as SQL by name."""
+    with tarfile.open(Path(__file__).parent / "records" / "records.tar.xz") as archive:
+        return {
+            one.name.removesuffix(".sql"): archive.extractfile(one).read().decode()
+            for one in archive.getmembers()
+        }
 
 
 @pytest.fixture

@@ -2,6 +2,7 @@
 
 import json
 
+from plimb.actions.card_document import card_document
 from plimb.actions.cards import Change
 from plimb.actions.correcting import enter_spec
 from plimb.actions.engines import register_engine, revise
@@ -9,7 +10,6 @@ from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import write_down_shim
 from plimb.actions.signing import read_sheet
-from plimb.actions.transfer import card_document
 from plimb.actions.views import read_card
 from plimb.core.engine.followers import Role
 from plimb.core.lengths import Unit

@@ -30,7 +30,7 @@ from plimb.core.errors import BadValue, NotFound
 from plimb.store.database import Database, copies_of
 from plimb.store.held import held
 
-from ..conftest import NOON
+from ..conftest import NOON, earlier_records
 
 SCHOOL = "Ostrel Hill Climb School"
 
@@ -171,7 +171,7 @@ def test_the_newest_stays_and_no_more_than_are_kept(days):
 def test_a_copy_is_kept_from_before_an_upgrade(tmp_path):
     path = tmp_path / "old.sqlite3"
     raw = sqlite3.connect(path)
-    raw.executescript((Path(__file__).parents[1] / "records/0009-what-it-costs.sql").read_text())
+    raw.executescript(earlier_records()["0009-what-it-costs"])
     raw.close()
     Database(path).close()
     (copy,) = copies_of(path).glob("before-*-from-0009.sqlite3")

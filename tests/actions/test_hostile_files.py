@@ -12,7 +12,7 @@ from plimb.actions.planning import read_plan
 from plimb.actions.signing import read_sheet
 from plimb.actions.transfer import import_card
 from plimb.actions.views import read_card
-from plimb.core.errors import PlimbError
+from plimb.core.errors import BadValue, PlimbError
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.store.engines import list_engines
 
@@ -111,17 +111,35 @@ def test_a_card_that_comes_in_changes_no_engine_here(school):
     ["took back act x", "took back act 99999999999999999999", "took back act", "took back act -1",
      "round x", "sign", "found {valve.__class__}", "\u202e", ""],
 )  # fmt: skip
-def test_a_card_with_strange_words_in_its_history_stays_readable(school, client, action):
+@pytest.mark.parametrize("payload", [None, {}, {"which": 3, "valve": ["1 IN L"]}])
+def test_a_card_with_strange_words_in_its_history_stays_readable(school, client, action, payload):
+    """What an act of an unknown kind says, and words without what was said, are only shown."""
     with school.reading() as session:
         document = json.loads(card_text(session, 2))
-    document["job"]["events"][-1]["action"] = action
+    if action == "sign" and payload is not None:
+        return
+    document["job"]["events"][-1] |= {"action": action, "payload": payload}
     number = import_card(school, json.dumps(document), now=NOON)
     assert client.get(f"/api/cards/{number}").status_code == 200
     assert client.get(f"/api/history/card/{number}").status_code == 200
     said = {"version": document["job"]["version"], "key": "after-the-file", "valve": "1 IN L",
             "purpose": "found", "text": "16", "unit": "mm"}  # fmt: skip
-    written = client.post(f"/api/cards/{number}/gaps", json=said)
+    written = client.post(f"/api/cards/{number}/acts/gap", json=said)
     assert written.json["last_act"]["valve"] == "1 IN L"
+
+
+@pytest.mark.parametrize(
+    ("kind", "payload"),
+    [("take-back", {"which": "x"}), ("take-back", {}), ("sign", {}), ("gap", {"valve": "1 IN L"}),
+     ("tick", {"item": "x", "done": True, "more": 1})],
+)  # fmt: skip
+def test_an_act_that_says_what_its_kind_does_not_is_refused_with_its_place(school, kind, payload):
+    with school.reading() as session:
+        document = json.loads(card_text(session, 2))
+    document["job"]["events"][0] |= {"action": kind, "payload": payload}
+    with pytest.raises(BadValue) as said:
+        import_card(school, json.dumps(document), now=NOON)
+    assert said.value.field.startswith("$.job.events[0].payload")
 
 
 def twice(lines):

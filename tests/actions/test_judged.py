@@ -5,7 +5,7 @@ import json
 import pytest
 
 from plimb.actions.bench import read_shop
-from plimb.actions.cards import set_school
+from plimb.actions.cards import set_policy
 from plimb.actions.choosing import choose_piece, open_too, take_plan
 from plimb.actions.correcting import change_kind
 from plimb.actions.fitting import fit_piece
@@ -313,7 +313,7 @@ def test_a_hand_of_its_own_counts_in_every_chance_and_on_the_bench(job):
 def test_the_shops_own_figures_reach_the_plan(job):
     set_closing(job.database, hand_turns=2, wrench=TorqueUnit.NM, round_cost="0", sure=60)
     apart(job)
-    job.act(set_school, aim=Aim.LOOSE, rounding=Rounding.NEAREST, act=WhichToSet.OUT,
+    job.act(set_policy, aim=Aim.LOOSE, rounding=Rounding.NEAREST, act=WhichToSet.OUT,
             trust=Trust.MEASURED, reuse=True)  # fmt: skip
     assert plan_of(job).plan.sure_at == 0.6
     for wrong in ({"sure": 20}, {"round_cost": "much"}):

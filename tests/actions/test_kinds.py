@@ -23,7 +23,6 @@ from plimb.actions.transfer import import_card
 from plimb.core.engine.machine import Measure, RenewedPart
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue, NotReady
-from plimb.core.job.bolts import BoltGroup
 from plimb.core.job.checks import BillLine, CylinderCheck, SideChecks
 from plimb.core.job.kinds import JobKind
 from plimb.core.job.stages import Stage
@@ -143,11 +142,11 @@ def test_the_engine_remembers_what_was_entered_where_it_was_met(database):
     seal = RenewedPart(what="Plug-hole seal", number="S-4", count=2, price=Decimal("3.20"))
     job.act(remembering.note_parts, parts=[seal])
     job.act(remembering.note_for_next_time, stage=Stage.FIT, text="Left cap binds")
-    bolts = BoltGroup(
-        name="Cam caps", places=((0.2, 0.2), (0.8, 0.8)), torque="120", unit=TorqueUnit.LBF_IN,
-        thread=Thread.M6,
-    )  # fmt: skip
-    job.act(lay_bolts, bolts=bolts)
+    laid = {
+        "name": "Cam caps", "places": ((0.2, 0.2), (0.8, 0.8)), "torque": "120",
+        "unit": TorqueUnit.LBF_IN, "thread": Thread.M6,
+    }  # fmt: skip
+    job.act(lay_bolts, **laid)
     job.act(turn_bolts, name="Cam caps", turned=2)
     set_id = save_blade_set(
         database, set_id=None, blades=BladeSet(name="B", blades=(Blade(nominal_nm=mm("0.1")),))

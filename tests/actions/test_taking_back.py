@@ -1,16 +1,14 @@
 """The last act taken back: what stood stands again, and what was written stays on record."""
 
 import json
-from collections import defaultdict
-from importlib import import_module
-from pkgutil import iter_modules
+import re
+from inspect import signature
 
 import pytest
 
-import plimb.actions
-from plimb.actions.cards import ACTS
+from plimb.actions.acts import ACTS
+from plimb.actions.doing import DOING
 from plimb.actions.history import read_history
-from plimb.actions.last_act import ENDS, TOOK_BACK, act_words
 from plimb.actions.readings import keep_odd_reading, write_down_gap
 from plimb.actions.remembering import note_tools
 from plimb.actions.rounds import next_round
@@ -26,28 +24,19 @@ from ..conftest import NOON
 from ..guest import Job
 
 
-def test_every_act_has_words_for_taking_it_back_or_ends_there():
-    for module in iter_modules(plimb.actions.__path__):
-        import_module(f"plimb.actions.{module.name}")
-    assert len(ACTS) > 35
-    for called in ACTS.values():
-        words = defaultdict(lambda: "IN L", purpose="found", bolts=Named("Cover"))
-        said = called.format_map(words)
-        what, valve = act_words(said, ["IN L", "L"])
-        assert what != "the last act" or said.startswith((*ENDS, TOOK_BACK)), said
-        assert valve in (None, "IN L"), said
-
-
-class Named:
-    """Something that is called by its name."""
-
-    def __init__(self, name):
-        self.name = name
-
-
-def test_bolts_are_called_by_their_whole_name():
-    assert act_words("bolts Cam caps", [])[0] == "the bolts of Cam caps"
-    assert act_words("turned Cam caps 5", [])[0] == "the turns at Cam caps"
+def test_every_act_is_done_and_has_words():
+    assert set(DOING) == set(ACTS)
+    said = {"valve": "IN L", "purpose": "proof", "name": "Cam caps", "stage": "feel", "item": "x"}
+    for row in ACTS.values():
+        taken = signature(DOING[row.kind].do).parameters
+        filled = {name for one in (*row.touches, row.undone or "")
+                  for name in re.findall(r"{(\w+)}", one)}  # fmt: skip
+        assert filled <= set(taken), row.kind
+        assert row.done
+        assert "…" not in row.to_undo(said)
+    assert ACTS["gap"].to_undo(said) == "the proof of IN L"
+    assert ACTS["tighten"].to_undo(said) == "the turns at Cam caps"
+    assert ACTS["gap"].to_undo({}) == "the … of a valve"
 
 
 def specified(engine):
@@ -81,7 +70,7 @@ def test_readings_go_back_one_by_one_and_stay_on_record(job, database):
     job.gap("IN L", "17")
     assert (found(job), undo(job), found(job)) == ("17", "the gap of IN L", None)
     said = read_history(database, "card", job.card.id, None).happened
-    assert sum(one.what.startswith("took back act") for one in said) == 4
+    assert sum(one.what == "taken back" for one in said) == 4
     with database.engine.connect() as connection:
         assert journal_faults(connection) == []
 

@@ -20,7 +20,7 @@ from hypothesis.stateful import (
 
 from plimb.actions.bench import read_shop
 from plimb.actions.card_view import CardView
-from plimb.actions.cards import Change, see_to, set_school
+from plimb.actions.cards import Change, see_to, set_policy
 from plimb.actions.choosing import choose_piece, open_too, take_plan
 from plimb.actions.fitting import fit_piece, turn_by_hand
 from plimb.actions.opening import open_card
@@ -198,7 +198,7 @@ class Jobs(RuleBasedStateMachine):
     @rule(aim=st.sampled_from(Aim), which=st.sampled_from(WhichToSet), reuse=st.booleans())
     def change_school(self, aim, which, reuse):
         self.act(
-            set_school,
+            set_policy,
             aim=aim,
             rounding=Rounding.NEAREST,
             act=which,

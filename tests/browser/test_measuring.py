@@ -146,7 +146,7 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
 
     expect(entry(page)).to_be_focused()
     held = []
-    page.route("**/gaps", lambda route: held.append(route))
+    page.route("**/gap", lambda route: held.append(route))
     typed = {}
     order = [
         one["valve"] for one in client.get(f"/api/cards/{page.url.split('/')[-2]}").json["valves"]

@@ -82,20 +82,28 @@ def finish(request, place):  # noqa: C901 - one line a stage
             return now
         waits = {one["stage"]: one["waiting"] for one in now["todo"]}
         for valve in waits.get("feel", []):
-            send("post", "gaps", valve=valve, purpose="found", text="16", unit="mm", reason="again")
+            send(
+                "post",
+                "acts/gap",
+                valve=valve,
+                purpose="found",
+                text="16",
+                unit="mm",
+                reason="again",
+            )
         for valve in waits.get("read", []):
-            if send("put", "trust", valve=valve, trust="measured") != 200:
-                send("post", "pieces", valve=valve, text="2.50")
-        send("post", "plan")
+            if send("post", "acts/trust", valve=valve, trust="measured") != 200:
+                send("post", "acts/shim", valve=valve, text="2.50")
+        send("post", "acts/take-plan")
         for valve in next(t["waiting"] for t in card()["todo"] if t["stage"] == "choose"):
             piece = next(one["piece"] for one in card()["valves"] if one["valve"] == valve)
             if piece:
-                send("post", "choices", valve=valve, thickness_nm=piece["thickness"]["nm"])
+                send("post", "acts/choose", valve=valve, thickness_nm=piece["thickness"]["nm"])
         for one in card()["fit"]:
-            send("put", "fitted", valve=one["valve"], fitted=True, measured="", anyway=True)
+            send("post", "acts/fit", valve=one["valve"], fitted=True, measured="", anyway=True)
         for valve in next(t["waiting"] for t in card()["todo"] if t["stage"] == "prove"):
-            send("post", "gaps", valve=valve, purpose="proof", text="16", unit="mm")
-        send("post", "signature", signed_by="Nessa", remarks="left so", next_distance=None)
+            send("post", "acts/gap", valve=valve, purpose="proof", text="16", unit="mm")
+        send("post", "acts/sign", signed_by="Nessa", remarks="left so", next_distance=None)
     return card()
 
 

@@ -52,7 +52,7 @@ def by_keys(page):
 def written(page, text):
     page.locator("#entry").focus()
     page.keyboard.type(text)
-    with page.expect_response(lambda answer: answer.url.endswith("/gaps")) as got:
+    with page.expect_response(lambda answer: answer.url.endswith("/gap")) as got:
         page.keyboard.press("Enter")
     assert got.value.ok
     expect(page.locator("#entry")).to_have_value("")

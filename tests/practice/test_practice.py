@@ -235,7 +235,7 @@ def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(tmp_path, school
     said = {"version": card["version"], "key": "read-the-gap", "purpose": "found", "valve": "IN",
             "text": "thirteen to fifteen, call it fourteen", "unit": "mm", "repeats": False,
             "reason": ""}  # fmt: skip
-    card = client.post(f"/api/cards/{card['id']}/gaps", json=said).json
+    card = client.post(f"/api/cards/{card['id']}/acts/gap", json=said).json
     assert card["valves"][0]["found"]["typed"] == "13-15=14"
     truth = client.post(f"{at}/truth").json
     assert truth == client.get(f"{at}/truth").json

@@ -10,11 +10,11 @@ import pytest
 
 import plimb.store
 from plimb.actions.bench import read_shop
+from plimb.actions.card_document import fingerprint_of
 from plimb.actions.cards import Change
 from plimb.actions.engines import read_engine_view, revise
 from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
-from plimb.actions.transfer import fingerprint_of
 from plimb.actions.views import read_card
 from plimb.core.errors import BadValue
 from plimb.core.job.slips import Slip
@@ -23,10 +23,10 @@ from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.shims import audit
 
-from ..conftest import NOON
+from ..conftest import NOON, earlier_records
 from ..guest import card_text
 
-RECORDS = sorted((Path(__file__).parents[1] / "records").glob("*.sql"))
+RECORDS = earlier_records()
 FOURTH = {1: "71d4ab10e5e1", 2: "5d430f3ce6c4", 3: "16ffe814eb74", 4: "8d5ad3ac8602"}
 """How the card files of the fourth schema's record began to be hashed when they were written."""
 
@@ -36,10 +36,10 @@ def opened(tmp_path):
     """Return a function that opens the record in a file of SQL, brought to the newest schema."""
     databases = []
 
-    def open_it(sql: Path) -> Database:
-        path = tmp_path / f"{sql.stem}.sqlite3"
+    def open_it(stem: str) -> Database:
+        path = tmp_path / f"{stem}.sqlite3"
         raw = sqlite3.connect(path)
-        raw.executescript(sql.read_text("utf-8"))
+        raw.executescript(RECORDS[stem])
         raw.close()
         databases.append(Database(path))
         return databases[-1]
@@ -56,15 +56,15 @@ def cards_of(database):
     return numbers
 
 
-@pytest.mark.parametrize("sql", RECORDS, ids=lambda sql: sql.stem)
-def test_every_earlier_record_opens_whole_and_is_written_on(opened, hand, sql):
+@pytest.mark.parametrize("stem", RECORDS)
+def test_every_earlier_record_opens_whole_and_is_written_on(opened, hand, stem):
     """The gaps, shims and choices that stood are those that stand."""
     before = sqlite3.connect(":memory:")
-    before.executescript(sql.read_text("utf-8"))
+    before.executescript(RECORDS[stem])
     typed = "SELECT typed FROM gap_reading ORDER BY id"
     written = before.execute(typed).fetchall()
     before.close()
-    database = opened(sql)
+    database = opened(stem)
     raw = sqlite3.connect(database.path)
     assert raw.execute(typed).fetchall() == written
     assert raw.execute("PRAGMA foreign_key_check").fetchall() == []
@@ -86,7 +86,7 @@ def test_every_earlier_record_opens_whole_and_is_written_on(opened, hand, sql):
 
 @pytest.mark.parametrize("stem", ["0004-closing", "0004-closing-before-as-signed"])
 def test_card_files_and_so_the_fingerprints_of_signed_cards_stay(opened, stem):
-    database = opened(next(sql for sql in RECORDS if sql.stem == stem))
+    database = opened(stem)
     with database.reading() as session:
         files = {number: card_text(session, number) for number in cards_of(database)}
         signed = fingerprint_of(session, get_card(session, 1))
@@ -98,7 +98,7 @@ def test_card_files_and_so_the_fingerprints_of_signed_cards_stay(opened, stem):
 def test_a_line_that_points_nowhere_is_not_upgraded_but_left_as_it_was(tmp_path):
     path = tmp_path / "torn.sqlite3"
     raw = sqlite3.connect(path)
-    raw.executescript(RECORDS[0].read_text("utf-8"))
+    raw.executescript(next(iter(RECORDS.values())))
     raw.execute("DELETE FROM card WHERE id = 1")
     raw.commit()
     before = list(raw.iterdump())
@@ -142,7 +142,7 @@ def test_a_renamed_valve_is_still_compared_with_what_was_left_in_it(school, seen
 def test_whole_hours_of_before_are_the_same_hours(tmp_path):
     path = tmp_path / "hours.sqlite3"
     raw = sqlite3.connect(path)
-    raw.executescript((RECORDS[-1].parent / "0006-guess.sql").read_text("utf-8"))
+    raw.executescript(RECORDS["0006-guess"])
     raw.execute("UPDATE card SET hours = 62 WHERE id = 2")
     raw.commit()
     raw.close()
@@ -156,10 +156,8 @@ def test_whole_hours_of_before_are_the_same_hours(tmp_path):
 def test_a_migration_that_has_landed_is_never_edited():
     """A new one is added to the list by hand; one that is listed stays as it is."""
     folder = Path(plimb.store.__file__).parent / "migrations" / "versions"
-    listed = dict(
-        reversed(line.split())
-        for line in (RECORDS[0].parent / "migrations.sha256").read_text("utf-8").splitlines()
-    )
+    sums = Path(__file__).parents[1] / "records" / "migrations.sha256"
+    listed = dict(reversed(line.split()) for line in sums.read_text("utf-8").splitlines())
     found = {
         path.name: hashlib.sha256(path.read_bytes()).hexdigest() for path in folder.glob("0*.py")
     }
@@ -176,7 +174,7 @@ def test_a_migration_that_has_landed_is_never_edited():
 def test_what_this_version_cannot_read_is_refused_and_left_alone(tmp_path, change, says):
     path = tmp_path / "other.sqlite3"
     raw = sqlite3.connect(path)
-    raw.executescript(RECORDS[-1].read_text("utf-8"))
+    raw.executescript(next(reversed(RECORDS.values())))
     raw.execute(change)
     raw.commit()
     before = list(raw.iterdump())
@@ -201,26 +199,28 @@ def values_of(raw):
     }
 
 
-RECKONED_ANEW = {"summary", "hours", "next_check_hours"}
-"""What lists show is made anew, and whole hours are written as decimals."""
+RENAMED = {("card_event", "action"): "said"}
+RECKONED_ANEW = {"summary", "hours", "next_check_hours", "digest"}
+"""What lists show is made anew, whole hours are written as decimals; a digest is no more needed."""
 
 
-@pytest.mark.parametrize("sql", RECORDS[5:], ids=lambda sql: sql.stem)
-def test_every_value_that_stood_stands(opened, sql):
-    """From the fifth schema on no column changed its name: each value is where it was.
+@pytest.mark.parametrize("stem", list(RECORDS)[5:])
+def test_every_value_that_stood_stands(opened, stem):
+    """From the fifth schema on each value is where it was, but for what an act was called.
 
     The journal notes that the record was brought to a newer schema, and nothing else is added.
     """
     before = sqlite3.connect(":memory:")
-    before.executescript(sql.read_text("utf-8"))
-    after = sqlite3.connect(opened(sql).path)
+    before.executescript(RECORDS[stem])
+    after = sqlite3.connect(opened(stem).path)
     then, now = values_of(before), values_of(after)
     for table, rows in then.items():
         added = set(now[table]) - set(rows)
         assert set(rows) <= set(now[table])
         assert not added or table in ("entry", "change")
         for line, row in rows.items():
-            kept = {name: now[table][line][name] for name in row if name not in RECKONED_ANEW}
-            assert kept == {name: row[name] for name in kept}
+            was = {RENAMED.get((table, name), name): value for name, value in row.items()}
+            kept = {name: now[table][line][name] for name in was if name not in RECKONED_ANEW}
+            assert kept == {name: was[name] for name in kept}
     before.close()
     after.close()

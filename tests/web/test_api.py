@@ -40,7 +40,7 @@ def test_health(client):
 
 def test_a_reading_comes_back_judged_on_the_card(client):
     seen = version(client)
-    answer = client.post("/api/cards/2/gaps", json=gap(version=seen, text="15-18"))
+    answer = client.post("/api/cards/2/acts/gap", json=gap(version=seen, text="15-18"))
     assert answer.status_code == 200
     assert answer.json["version"] == seen + 1
     valve = next(v for v in answer.json["valves"] if v["valve"] == "3 IN L")
@@ -56,8 +56,32 @@ def test_a_reading_comes_back_judged_on_the_card(client):
 
 def test_the_same_key_is_done_once(client):
     body = gap(version=version(client))
-    first, again = (client.post("/api/cards/2/gaps", json=body) for _ in range(2))
+    first, again = (client.post("/api/cards/2/acts/gap", json=body) for _ in range(2))
     assert first.json == again.json
+
+
+@pytest.mark.parametrize(
+    ("kind", "said", "clashes"),
+    [
+        ("gap", {"valve": "3 IN L", "purpose": "found", "text": "15", "unit": "mm"}, True),
+        ("keep", {"valve": "3 IN L", "purpose": "found", "slips": []}, True),
+        ("gap", {"valve": "3 IN R", "purpose": "found", "text": "15", "unit": "mm"}, False),
+        ("shim", {"valve": "3 IN L", "text": "2.50"}, False),
+        ("note", {"stage": "feel", "text": "Left one is worn."}, False),
+        ("take-plan", {}, True),
+    ],
+)
+def test_what_touches_another_thing_is_done_as_if_it_had_seen_what_came_meanwhile(
+    client, kind, said, clashes
+):
+    seen = version(client)
+    meanwhile = gap(version=seen, key="meanwhile", text="18", reason="again")
+    assert client.post("/api/cards/2/acts/gap", json=meanwhile).status_code == 200
+    mine = {"version": seen, "key": "mine-of-before", **said}
+    answer = client.post(f"/api/cards/2/acts/{kind}", json=mine)
+    assert (answer.json.get("code") == "conflict") is clashes, answer.json
+    if not clashes:
+        assert answer.json["version"] == seen + 2
 
 
 def test_the_whole_of_one_valve_over_the_wire(client):
@@ -79,39 +103,39 @@ def test_the_whole_of_one_valve_over_the_wire(client):
 
     found = {"purpose": "found", "unit": "mm"}
     for valve, typed in {"IN L": "12", "IN R": "12", "EX L": "20", "EX R": "20"}.items():
-        send("post", "gaps", valve=valve, text=typed, **found)
-    assert send("post", "gaps", valve="IN C", text="8", **found)["need"] == "open"
+        send("post", "acts/gap", valve=valve, text=typed, **found)
+    assert send("post", "acts/gap", valve="IN C", text="8", **found)["need"] == "open"
     assert card["at"] == "read"
-    valve = send("post", "pieces", valve="IN C", text="185 1.848")
+    valve = send("post", "acts/shim", valve="IN C", text="185 1.848")
     assert "Take 1.80: gap 0.128." in valve["worked"]["lines"]
     options = client.get(f"{place}/plan").json["moves"]
     ladder = next(move for move in options if move["valve"] == "IN C")["options"]
     assert {"1.70", "1.75", "1.80", "1.85"} <= {one["thickness"]["mm"] for one in ladder}
-    valve = send("post", "choices", valve="IN C", thickness_nm=1_800_000)
+    valve = send("post", "acts/choose", valve="IN C", thickness_nm=1_800_000)
     assert valve["predicted"]["mm"] == "0.128"
-    send("put", "school", aim="middle", rounding="nearest", act="out", trust="measured",
+    send("post", "acts/policy", aim="middle", rounding="nearest", act="out", trust="measured",
          reuse=True)  # fmt: skip
-    valve = send("post", "gaps", valve="IN C", purpose="proof", text="13", unit="mm")
+    valve = send("post", "acts/gap", valve="IN C", purpose="proof", text="13", unit="mm")
     assert (valve["left"], valve["residual"]["mm"], card["at"]) == ("in", "0.002", "sign")
-    send("post", "signature", signed_by="Ada", remarks="", next_distance=4000)
+    send("post", "acts/sign", signed_by="Ada", remarks="", next_distance=4000)
     refused = client.post(
-        f"{place}/gaps", json=gap(version=card["version"], valve="IN C", key="one-more-key")
+        f"{place}/acts/gap", json=gap(version=card["version"], valve="IN C", key="one-more-key")
     )
     assert (refused.status_code, refused.json["code"]) == (409, "card_signed")
 
 
 ENGINE = {"label": "x", "note": "", "document": "{"}
 REFUSED = [
-    ("post", "/api/cards/2/gaps", gap(version=0), 409, "conflict", "version"),
-    ("post", "/api/cards/2/gaps", gap(text="abc"), 422, "bad_value", "gap"),
-    ("post", "/api/cards/2/gaps", gap(valve="9 XX"), 422, "bad_value", "valve"),
-    ("post", "/api/cards/2/gaps", gap(version="1"), 422, "bad_request", "version"),
-    ("post", "/api/cards/2/gaps", gap(version=True), 422, "bad_request", "version"),
-    ("post", "/api/cards/2/gaps", gap(unit="furlong"), 422, "bad_request", "unit"),
-    ("post", "/api/cards/2/gaps", gap(extra=1), 422, "bad_request", "extra"),
-    ("post", "/api/cards/2/gaps", gap(key="short"), 422, "bad_request", "key"),
-    ("post", "/api/cards/2/gaps", gap(text="1" * 201), 422, "bad_request", "text"),
-    ("post", "/api/cards/99/gaps", gap(), 404, "not_found", "card"),
+    ("post", "/api/cards/2/acts/gap", gap(version=0), 409, "conflict", "version"),
+    ("post", "/api/cards/2/acts/gap", gap(text="abc"), 422, "bad_value", "gap"),
+    ("post", "/api/cards/2/acts/gap", gap(valve="9 XX"), 422, "bad_value", "valve"),
+    ("post", "/api/cards/2/acts/gap", gap(version="1"), 422, "bad_request", "version"),
+    ("post", "/api/cards/2/acts/gap", gap(version=True), 422, "bad_request", "version"),
+    ("post", "/api/cards/2/acts/gap", gap(unit="furlong"), 422, "bad_request", "unit"),
+    ("post", "/api/cards/2/acts/gap", gap(extra=1), 422, "bad_request", "extra"),
+    ("post", "/api/cards/2/acts/gap", gap(key="short"), 422, "bad_request", "key"),
+    ("post", "/api/cards/2/acts/gap", gap(text="1" * 201), 422, "bad_request", "text"),
+    ("post", "/api/cards/99/acts/gap", gap(), 404, "not_found", "card"),
     ("get", "/api/cards/99", None, 404, "not_found", "card"),
     ("get", "/api/nowhere", None, 404, "not_found", None),
     ("delete", "/api/cards/2", None, 405, "method_not_allowed", None),
@@ -140,7 +164,7 @@ def test_every_refusal_has_one_shape(client, method, path, body, status, code, f
     [("{", "application/json", 400), ("{}", "text/plain", 415), ("a=1", None, 415)],
 )
 def test_what_is_no_json_is_refused_in_the_same_shape(client, data, kind, status):
-    answer = client.post("/api/cards/2/gaps", data=data, content_type=kind)
+    answer = client.post("/api/cards/2/acts/gap", data=data, content_type=kind)
     assert answer.status_code == status
     assert set(answer.json) == {"code", "sentence", "field", "offers"}
 

@@ -26,20 +26,20 @@ def card(served):
 
 
 def test_a_piece_is_fitted_measured_and_taken_out_again(card):
-    card.send("put", "fitted", valve="1 IN R", fitted=False, measured="")
+    card.send("post", "acts/fit", valve="1 IN R", fitted=False, measured="")
     assert not next(s for s in card.now["fit"] if s["valve"] == "1 IN R")["fitted"]
-    card.send("put", "fitted", valve="1 IN R", fitted=True, measured="2.517")
+    card.send("post", "acts/fit", valve="1 IN R", fitted=True, measured="2.517")
     step = next(s for s in card.now["fit"] if s["valve"] == "1 IN R")
     assert (step["fitted"], step["measured"]["mm"], step["by_marking"]) == (True, "2.517", False)
     assert card.valve("1 IN R")["predicted"]["mm"] == "0.155"
     wrong = {"valve": "1 IN R", "fitted": True, "measured": "2.44"}
-    refused = card.send("put", "fitted", status=409, **wrong)
+    refused = card.send("post", "acts/fit", status=409, **wrong)
     assert refused["sentence"] == "2.44 instead of 2.52 gives 0.232, out of range: not this one?"
     assert card.valve("1 IN R")["predicted"]["mm"] == "0.155"  # nothing was written
-    card.send("put", "fitted", **wrong, anyway=True)
+    card.send("post", "acts/fit", **wrong, anyway=True)
     assert card.valve("1 IN R")["predicted"]["mm"] == "0.232"
-    card.send("put", "fitted", valve="1 IN R", fitted=True, measured="2.517")
-    refused = card.send("put", "fitted", status=409, valve="1 IN L", fitted=True, measured="")
+    card.send("post", "acts/fit", valve="1 IN R", fitted=True, measured="2.517")
+    refused = card.send("post", "acts/fit", status=409, valve="1 IN L", fitted=True, measured="")
     assert "keeps its shim" in refused["sentence"]
 
 
@@ -50,7 +50,7 @@ BOLTS = {
 
 
 def test_bolts_are_laid_out_and_turned_stage_by_stage(card):
-    card.send("put", "bolts", **BOLTS)
+    card.send("post", "acts/bolts", **BOLTS)
     cover = next(one for one in card.now["bolts"] if one["name"] == "Cover")
     assert sorted(cover["order"]) == [0, 1, 2]
     assert (cover["turns"], cover["by_maker"]) == (9, False)
@@ -58,10 +58,10 @@ def test_bolts_are_laid_out_and_turned_stage_by_stage(card):
         "N·m": "9.94 N·m", "lbf·ft": "7.33 lbf·ft", "lbf·in": "88.0 lbf·in",
     }  # fmt: skip
     assert [one["torque"] for one in cover["stages"]] == [None, "4.97 N·m", "9.94 N·m"]
-    card.send("put", "turned", name="Cover", turned=9)
-    card.send("put", "turned", status=422, name="Cover", turned=10)
-    card.send("put", "turned", status=422, name="Sump", turned=1)
-    card.send("put", "bolts", **BOLTS | {"order": [2, 0, 1]})
+    card.send("post", "acts/tighten", name="Cover", turned=9)
+    card.send("post", "acts/tighten", status=422, name="Cover", turned=10)
+    card.send("post", "acts/tighten", status=422, name="Sump", turned=1)
+    card.send("post", "acts/bolts", **BOLTS | {"order": [2, 0, 1]})
     cover = next(one for one in card.now["bolts"] if one["name"] == "Cover")
     assert (cover["order"], cover["by_maker"], cover["turned"]) == ([2, 0, 1], True, 0)
 
@@ -72,14 +72,14 @@ def test_bolts_are_laid_out_and_turned_stage_by_stage(card):
         ({"name": " "}, "name"),
         ({"places": []}, "bolts"),
         ({"places": [[0.1, 1.5]]}, "bolts"),
-        ({"places": [[0.1]]}, "places"),
+        ({"places": [[0.1]]}, "places.0.1"),
         ({"order": [0, 1, 1]}, "order"),
         ({"torque": "0"}, "torque"),
         ({"torque": "abc"}, "torque"),
     ],
 )
 def test_bolts_that_cannot_be_are_refused(card, changed, field):
-    assert card.send("put", "bolts", status=422, **BOLTS | changed)["field"] == field
+    assert card.send("post", "acts/bolts", status=422, **BOLTS | changed)["field"] == field
 
 
 def test_a_torque_in_the_wrong_unit_is_asked_about(served):
@@ -89,9 +89,9 @@ def test_a_torque_in_the_wrong_unit_is_asked_about(served):
 
 def test_turns_by_hand_are_counted_and_the_shop_says_how_many(card, served):
     assert (card.now["hand_turns"], card.now["hand_turns_wanted"]) == (2, 2)
-    card.send("put", "turns", turns=3)
+    card.send("post", "acts/turn-by-hand", turns=3)
     assert card.now["hand_turns"] == 3
-    card.send("put", "turns", status=422, turns=-1)
+    card.send("post", "acts/turn-by-hand", status=422, turns=-1)
     body = {"hand_turns": 4, "wrench": "lbf·in"}
     assert served.put("/api/shop/closing", json=body).json["wrench"] == "lbf·in"
     again = Card(served, 4)
@@ -105,8 +105,8 @@ def test_the_proof_is_explained_and_another_round_keeps_the_first(card, school, 
     assert (top["cause"], set(top["valves"])) == ("swapped", {"1 IN R", "2 IN R"})
     assert card.now["explained"]["beyond"] == ["1 IN R", "2 IN R"]
     assert card.now["at"] == "prove"
-    card.send("post", "rounds", status=422, reason=" ")
-    card.send("post", "rounds", reason="Pieces changed places")
+    card.send("post", "acts/next-round", status=422, reason=" ")
+    card.send("post", "acts/next-round", reason="Pieces changed places")
     assert (card.now["round"], card.now["at"]) == (2, "choose")
     first, second = (one.status.valves for one in seen(school, 4).rounds)
     assert first["1 IN R"].record.proof.gap.words() == "0.18–0.20"
@@ -118,15 +118,15 @@ def test_the_proof_is_explained_and_another_round_keeps_the_first(card, school, 
     # the pieces that came out lie on the tray and are planned with
     sources = {m["valve"]: m for m in card.plan()["moves"]}
     assert sources["1 IN R"]["changes"]
-    card.send("post", "rounds", status=409, reason="again")
-    card.send("post", "plan")
+    card.send("post", "acts/next-round", status=409, reason="again")
+    card.send("post", "acts/take-plan")
     with school.reading() as session:
         assert audit(session) == []
 
 
 def test_a_round_of_nothing_but_doubt_is_fine(card):
     for valve, typed in {"1 IN R": "15", "2 IN R": "12"}.items():
-        card.send("post", "gaps", valve=valve, purpose="proof", text=typed, unit="mm")
+        card.send("post", "acts/gap", valve=valve, purpose="proof", text=typed, unit="mm")
     assert card.now["explained"]["fine"]
     assert card.now["explained"]["ranked"] == []
     assert (card.now["at"], card.now["not_in_spec"]) == ("sign", [])
@@ -134,8 +134,8 @@ def test_a_round_of_nothing_but_doubt_is_fine(card):
 
 def sign(card):
     for valve, typed in {"1 IN R": "15", "2 IN R": "12"}.items():
-        card.send("post", "gaps", valve=valve, purpose="proof", text=typed, unit="mm")
-    card.send("post", "signature", signed_by="Ada Lund", remarks="Smooth", next_distance=24000)
+        card.send("post", "acts/gap", valve=valve, purpose="proof", text=typed, unit="mm")
+    card.send("post", "acts/sign", signed_by="Ada Lund", remarks="Smooth", next_distance=24000)
 
 
 def test_a_signed_sheet_can_be_checked_and_amended_but_not_changed(card, served):
@@ -170,10 +170,10 @@ def test_a_signed_sheet_can_be_checked_and_amended_but_not_changed(card, served)
     said = served.post(f"{place}/fingerprint", json=other).json["says"]
     assert "does not agree" in said
     assert served.post("/api/cards/3/fingerprint", json=other).status_code == 409
-    for where in ("fitted", "turns", "bolts"):
-        body = {"fitted": {"valve": "1 IN R", "fitted": True, "measured": ""},
-                "turns": {"turns": 9}, "bolts": BOLTS}[where]  # fmt: skip
-        assert card.send("put", where, status=409, **body)["code"] == "card_signed"
+    for where in ("fit", "turn-by-hand", "bolts"):
+        body = {"fit": {"valve": "1 IN R", "fitted": True, "measured": ""},
+                "turn-by-hand": {"turns": 9}, "bolts": BOLTS}[where]  # fmt: skip
+        assert card.send("post", f"acts/{where}", status=409, **body)["code"] == "card_signed"
 
 
 def text_of(pdf):
@@ -200,7 +200,7 @@ def test_up_to_sixteen_valves_go_on_one_page(served, engine, valves):
     opened = served.post("/api/cards", json=body)
     card = Card(served, opened.json["id"])
     for one in card.now["valves"]:
-        card.send("post", "gaps", valve=one["valve"], purpose="found", text="15-18", unit="mm")
+        card.send("post", "acts/gap", valve=one["valve"], purpose="found", text="15-18", unit="mm")
     pages, text = text_of(served.get(f"{card.place}/sheet.pdf").data)
     assert len(card.now["valves"]) == valves
     assert pages == 1 or valves > 16
@@ -211,7 +211,7 @@ def test_up_to_sixteen_valves_go_on_one_page(served, engine, valves):
 
 
 def test_readings_go_out_as_csv_superseded_ones_too(card, served):
-    card.send("post", "gaps", valve="1 IN R", purpose="proof", text="15", unit="mm")
+    card.send("post", "acts/gap", valve="1 IN R", purpose="proof", text="15", unit="mm")
     answer = served.get(f"{card.place}/readings.csv")
     rows = list(csv.DictReader(io.StringIO(answer.text, newline="")))
     proofs = [r for r in rows if r["valve"] == "1 IN R" and r["kind"] == "proof"]
@@ -221,7 +221,7 @@ def test_readings_go_out_as_csv_superseded_ones_too(card, served):
 
 
 def test_a_guess_stays_one_on_the_card_in_its_files_and_back_again(card, served):
-    now = card.send("post", "gaps", valve="1 IN R", purpose="proof", text="15?", unit="mm")
+    now = card.send("post", "acts/gap", valve="1 IN R", purpose="proof", text="15?", unit="mm")
     valve = next(v for v in now["valves"] if v["valve"] == "1 IN R")
     assert (valve["proof"]["guess"], valve["found"]["guess"]) == (True, False)
     rows = csv.DictReader(io.StringIO(served.get(f"{card.place}/readings.csv").text, newline=""))

@@ -59,7 +59,7 @@ def test_eight_write_on_one_card_while_a_thousand_rows_are_read_in(serving):
             for attempt in range(200):
                 seen = ask(serving, "GET", "/api/cards/2")[1]["version"]
                 begun = time.monotonic()
-                code, _said = ask(serving, "PUT", "/api/cards/2/turns", {
+                code, _said = ask(serving, "POST", "/api/cards/2/acts/turn-by-hand", {
                     "turns": (number + turn) % 9, "version": seen,
                     "key": f"many-{number}-{turn}-{attempt}"})  # fmt: skip
                 waits.append(time.monotonic() - begun)
@@ -133,8 +133,8 @@ def test_what_is_made_is_made_once_and_its_key_is_for_nothing_else(client, place
 def test_an_act_whose_key_was_used_for_another_is_refused(client):
     def act(turns):
         version = client.get("/api/cards/2").json["version"]
-        return client.put("/api/cards/2/turns", json={"turns": turns, "version": version,
-                                                           "key": "turned-01"})  # fmt: skip
+        body = {"turns": turns, "version": version, "key": "turned-01"}
+        return client.post("/api/cards/2/acts/turn-by-hand", json=body)
 
     assert act(2).status_code == 200
     assert act(2).status_code == 200

@@ -29,16 +29,16 @@ def valve(answer, name):
 
 def found(card, name, text, **more):
     body = {"valve": name, "purpose": "found", "text": text, "unit": "mm", "repeats": False}
-    return valve(card("post", "gaps", **{**body, **more}), name)
+    return valve(card("post", "acts/gap", **{**body, **more}), name)
 
 
 def test_warm_wants_a_reason_marks_the_readings_and_asks_once(card):
     warm = {"rested_hours": "2", "temperature_c": "40,5", "reason": ""}
-    assert card("put", "conditions", 409, **warm)["field"] == "reason"
-    noted = card("put", "conditions", **{**warm, "reason": "ferry"})["conditions"]
+    assert card("post", "acts/conditions", 409, **warm)["field"] == "reason"
+    noted = card("post", "acts/conditions", **{**warm, "reason": "ferry"})["conditions"]
     assert (noted["warm"], noted["temperature_c"], len(noted["warnings"])) == (True, "40.5", 2)
     assert [one["slip"] for one in found(card, "3 EX L", "28")["questions"]] == ["warm"]
-    card("post", "kept", valve="3 EX L", purpose="found", slips=["warm"])
+    card("post", "acts/keep", valve="3 EX L", purpose="found", slips=["warm"])
     assert found(card, "3 EX R", "28")["questions"] == []
 
 
@@ -53,48 +53,48 @@ def test_warm_wants_a_reason_marks_the_readings_and_asks_once(card):
 )
 def test_conditions_that_cannot_be_are_refused(card, conditions, field):
     body = {"rested_hours": None, "temperature_c": None, "reason": ""}
-    assert card("put", "conditions", 422, **{**body, **conditions})["field"] == field
+    assert card("post", "acts/conditions", 422, **{**body, **conditions})["field"] == field
 
 
 def test_a_line_that_is_not_on_the_safety_list_is_refused(card):
-    assert card("put", "safety", 422, item="umbrella", done=True)["field"] == "item"
+    assert card("post", "acts/tick", 422, item="umbrella", done=True)["field"] == "item"
 
 
 def test_the_safety_list_is_ticked_and_unticked(card):
     def done(answer):
         return {item["id"] for item in answer["safety"] if item["done"]}
 
-    off = done(card("put", "safety", item="power", done=False))
+    off = done(card("post", "acts/tick", item="power", done=False))
     assert "power" not in off
-    assert done(card("put", "safety", item="power", done=True)) == off | {"power"}
+    assert done(card("post", "acts/tick", item="power", done=True)) == off | {"power"}
 
 
 def test_a_tray_is_kept_and_one_off_its_outline_refused(card):
     pocket = {"x": 0.25, "y": 1, "length": "45", "note": "", "count": 2}
     part = {"name": "Cover", "note": "", "pockets": [pocket]}
-    assert card("put", "tray", parts=[part])["tray"] == [part]
+    assert card("post", "acts/tray", parts=[part])["tray"] == [part]
     wrong = {**part, "pockets": [{**pocket, "x": 1.2}]}
-    assert card("put", "tray", 422, parts=[wrong])["code"] == "bad_request"
-    assert card("put", "tray", 422, parts=[{**part, "name": " "}])["field"] == "parts"
+    assert card("post", "acts/tray", 422, parts=[wrong])["code"] == "bad_request"
+    assert card("post", "acts/tray", 422, parts=[{**part, "name": " "}])["field"] == "parts"
 
 
 def test_turning_says_where_each_lobe_points(card):
-    turning = card("put", "method", method="marks", blade_set_id=1)["turning"]
+    turning = card("post", "acts/method", method="marks", blade_set_id=1)["turning"]
     assert [stop["mark"] for stop in turning["stops"]] == ["T1", "T3"]
     assert turning["stops"][0]["narrow"] is True
     assert len(turning["lanes"]) == 8
-    lobe = card("put", "method", method="lobe", blade_set_id=None)
+    lobe = card("post", "acts/method", method="lobe", blade_set_id=None)
     peaks = {lane["peak"] for lane in lobe["turning"]["lanes"]}
     straight_away = {(peak + 360) % 720 for peak in peaks}
     assert {stop["degrees"] for stop in lobe["turning"]["stops"]} == straight_away
     assert lobe["blade_set"] is None
-    assert card("put", "method", 404, method="marks", blade_set_id=77)["field"] == "blades"
+    assert card("post", "acts/method", 404, method="marks", blade_set_id=77)["field"] == "blades"
 
 
 def test_a_slip_is_asked_about_until_it_is_answered(card):
     asked = found(card, "4 IN L", "1.5")["questions"]
     assert [(one["slip"], one["suggestion"]) for one in asked] == [("tenfold", "0.15")]
-    kept = card("post", "kept", valve="4 IN L", purpose="found", slips=["tenfold"])
+    kept = card("post", "acts/keep", valve="4 IN L", purpose="found", slips=["tenfold"])
     assert valve(kept, "4 IN L")["questions"] == []
     assert found(card, "4 IN L", "1.6")["questions"] != []
 

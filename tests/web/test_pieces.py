@@ -57,12 +57,12 @@ def pockets(card, name="8.90 mm"):
 
 
 def test_an_ambiguous_marking_is_asked_about_with_what_it_could_be(card):
-    refused = card.send("post", "pieces", status=422, valve="3 EX L", text="25?")
+    refused = card.send("post", "acts/shim", status=422, valve="3 EX L", text="25?")
     assert refused["code"] == "ambiguous"
     assert [mm(one.removeprefix("25?=")) for one in refused["offers"]] == [
         mm(f"2.{n}") for n in ("50", "525", "55", "575")
     ]
-    card.send("post", "pieces", valve="3 EX L", text=refused["offers"][0])
+    card.send("post", "acts/shim", valve="3 EX L", text=refused["offers"][0])
     assert card.valve("3 EX L")["piece"]["marked_as"]["nm"] == mm("2.50")
 
 
@@ -71,25 +71,25 @@ def test_a_disagreement_is_answered_once_and_counts_in_the_sum(card):
     assert (piece["disagrees"], piece["answered"]) == (True, False)
     assert "3 IN L" in next(t for t in card.now["todo"] if t["stage"] == "read")["waiting"]
     before = card.move("3 IN L")
-    card.send("put", "trust", valve="3 IN L", trust="marked")
+    card.send("post", "acts/trust", valve="3 IN L", trust="marked")
     piece = card.valve("3 IN L")["piece"]
     assert (piece["answered"], piece["thickness"]["mm"]) == (True, "2.40")
     assert "3 IN L" not in next(t for t in card.now["todo"] if t["stage"] == "read")["waiting"]
     assert card.move("3 IN L")["why"] != before["why"]
-    refused = card.send("put", "trust", status=409, valve="1 IN R", trust="marked")
+    refused = card.send("post", "acts/trust", status=409, valve="1 IN R", trust="marked")
     assert refused["code"] == "not_ready"
 
 
 def test_the_zero_is_taken_off_and_the_instrument_says_what_it_is_good_to(card):
-    card.send("put", "instrument", instrument_id=1, zero="-0.004")
+    card.send("post", "acts/zero", instrument_id=1, zero="-0.004")
     assert card.now["zero"]["nm"] == -4000
-    card.send("post", "pieces", valve="1 IN R", text="2.444 2.446", condition="worn")
+    card.send("post", "acts/shim", valve="1 IN R", text="2.444 2.446", condition="worn")
     piece = card.valve("1 IN R")["piece"]
     assert (piece["thickness"]["mm"], piece["condition"]) == ("2.449", "worn")
     assert piece["spread"]["mm"] == "0.002"
     for zero in ("0.2", "abc"):
-        card.send("put", "instrument", status=422, instrument_id=1, zero=zero)
-    card.send("put", "instrument", status=404, instrument_id=99, zero="")
+        card.send("post", "acts/zero", status=422, instrument_id=1, zero=zero)
+    card.send("post", "acts/zero", status=404, instrument_id=99, zero="")
 
 
 def test_the_plan_is_taken_whole_and_what_it_takes_is_kept_back(card):
@@ -98,7 +98,7 @@ def test_the_plan_is_taken_whole_and_what_it_takes_is_kept_back(card):
     from_drawer = [m for m in plan["moves"] if m["source"] == "drawer"]
     assert from_drawer
     lying = pockets(card)["pieces"]
-    card.send("post", "plan")
+    card.send("post", "acts/take-plan")
     family = pockets(card)
     assert family["pieces"] == lying - len(from_drawer)
     assert family["on_trays"] == len(from_drawer)
@@ -113,12 +113,12 @@ def test_the_plan_is_taken_whole_and_what_it_takes_is_kept_back(card):
 def test_a_pin_holds_and_the_plan_goes_round_it(card):
     plan = card.plan()
     rung = next(r for r in card.move("1 EX R")["options"] if r["source"] == "drawer")
-    card.send("post", "choices", valve="1 EX R", thickness_nm=rung["thickness"]["nm"],
+    card.send("post", "acts/choose", valve="1 EX R", thickness_nm=rung["thickness"]["nm"],
               source="drawer", from_valve=None)  # fmt: skip
     move = card.move("1 EX R")
     assert move["source"] == "drawer"
     assert move["why"].startswith("Decided by hand.")
-    card.send("post", "choices", valve="1 EX R", thickness_nm=None)
+    card.send("post", "acts/choose", valve="1 EX R", thickness_nm=None)
     assert card.plan()["moves"] == plan["moves"]
 
 
@@ -127,7 +127,7 @@ def test_a_piece_that_went_from_the_drawer_meanwhile_is_not_taken(card):
     gone = {"where": "gone"}
     body = {"seen": shim["place"], "to": gone, "why": "lost"}
     assert card.client.post(f"/api/shims/{shim['id']}/moves", json=body).status_code == 201
-    refused = card.send("post", "choices", status=409, valve="2 EX R", thickness_nm=mm("2.65"),
+    refused = card.send("post", "acts/choose", status=409, valve="2 EX R", thickness_nm=mm("2.65"),
                         source="drawer", from_valve=None)  # fmt: skip
     assert "drawer any more" in refused["sentence"]
     again = card.client.post(f"/api/shims/{shim['id']}/moves", json=body)
@@ -144,32 +144,32 @@ def test_a_piece_that_went_from_the_drawer_meanwhile_is_not_taken(card):
     ],
 )
 def test_a_choice_that_cannot_be_is_refused(card, body, field):
-    refused = card.send("post", "choices", status=422, valve="1 EX R", **body)
+    refused = card.send("post", "acts/choose", status=422, valve="1 EX R", **body)
     assert refused["field"] == field
 
 
 def test_a_forbidden_piece_is_left_out_and_allowed_again(card):
     nm = card.move("1 EX R")["thickness"]["nm"]
-    card.send("put", "forbidden", valve="1 EX R", thickness_nm=nm, forbidden=True)
+    card.send("post", "acts/rule-out", valve="1 EX R", thickness_nm=nm, forbidden=True)
     assert card.move("1 EX R")["thickness"]["nm"] != nm
-    card.send("put", "forbidden", valve="1 EX R", thickness_nm=nm, forbidden=False)
+    card.send("post", "acts/rule-out", valve="1 EX R", thickness_nm=nm, forbidden=False)
     assert card.move("1 EX R")["thickness"]["nm"] == nm
 
 
 def test_the_alternatives_are_one_choice_away_and_priced(card):
     variants = {one["name"]: one for one in card.plan()["variants"]}
     assert float(variants["best"]["cost"]) <= float(variants["only-new"]["cost"])
-    card.send("put", "variant", variant="only-new")
+    card.send("post", "acts/variant", variant="only-new")
     plan = card.plan()
     assert (plan["variant"], plan["cost"]) == ("only-new", variants["only-new"]["cost"])
     assert all(m["source"] in ("same", "counter") for m in plan["moves"])
-    card.send("put", "variant", status=422, variant="cheapest")
+    card.send("post", "acts/variant", status=422, variant="cheapest")
 
 
 def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card, school):
-    card.send("put", "trust", valve="3 IN L", trust="measured")
-    card.send("put", "variant", variant="only-new")
-    card.send("post", "plan")
+    card.send("post", "acts/trust", valve="3 IN L", trust="measured")
+    card.send("post", "acts/variant", variant="only-new")
+    card.send("post", "acts/take-plan")
     wanted = sum(line["count"] for line in card.plan()["buy"])
     quotes = card.client.post(f"{card.place}/quotes")
     assert sum(line["count"] for line in quotes.json["lines"]) == wanted
@@ -197,7 +197,7 @@ def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card
     chosen = {
         v["valve"]: v["chosen"]["thickness"]["nm"] for v in card.now["valves"] if v["touched"]
     }
-    card.send("post", "signature", signed_by="Ada", remarks="no proof here")
+    card.send("post", "acts/sign", signed_by="Ada", remarks="no proof here")
     with school.reading() as session:
         assert audit(session) == []
         from plimb.store.tables.shim import ShimRow
@@ -208,13 +208,13 @@ def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card
 
 
 def test_swapped_pieces_end_in_each_others_valves_and_nothing_is_lost(card, school):
-    card.send("put", "trust", valve="3 IN L", trust="measured")
+    card.send("post", "acts/trust", valve="3 IN L", trust="measured")
     before = pockets(card)
     there = before["pieces"] + before["in_engines"]
     moves = [m for m in card.plan()["moves"] if m["changes"]]
     assert any(m["source"] == "engine" for m in moves)
-    card.send("post", "plan")
-    card.send("post", "signature", signed_by="Ada", remarks="no proof here")
+    card.send("post", "acts/take-plan")
+    card.send("post", "acts/sign", signed_by="Ada", remarks="no proof here")
     after = pockets(card)
     assert after["pieces"] + after["in_engines"] == there
     assert (after["in_engines"], after["on_trays"]) == (before["in_engines"], 0)
@@ -224,8 +224,8 @@ def test_swapped_pieces_end_in_each_others_valves_and_nothing_is_lost(card, scho
 
 def test_without_a_counter_the_list_is_taken_along(school):
     card = Card(create_app(school, clock=lambda: NOON).test_client(), 3)
-    card.send("put", "variant", variant="only-new")
-    card.send("post", "plan")
+    card.send("post", "acts/variant", variant="only-new")
+    card.send("post", "acts/take-plan")
     answer = card.client.post(f"{card.place}/orders", json={"key": "order-000001"})
     assert (answer.status_code, answer.json["code"]) == (503, "counter_away")
     assert not card.plan()["counter"]

@@ -54,7 +54,7 @@ def test_a_record_that_cannot_be_written_is_looked_at_and_exported(school, tmp_p
     for place in ("shop", "cards/2", "cards/3/plan", "drawer", "cards/1/sheet.pdf", "copies"):
         assert client.get(f"/api/{place}").status_code == 200
     version = client.get("/api/cards/2").get_json()["version"]
-    said = client.put("/api/cards/2/turns", json={"turns": 3, "version": version,
+    said = client.post("/api/cards/2/acts/turn-by-hand", json={"turns": 3, "version": version,
                                                        "key": "read-only-1"})  # fmt: skip
     assert said.status_code == 503
     assert "cannot be written: nothing was saved" in said.get_json()["sentence"]

@@ -1,6 +1,25 @@
-/** One typed way to send an act on a card: what it says, then the version and key it goes with. */
+/** Acts on a card: each is its kind and what is said with it, as data that can wait and be sent. */
 import { type Card, api } from "./client";
 import type { paths } from "./schema";
+
+type At<Kind extends string> = `/api/cards/{card_id}/acts/${Kind}`;
+type KindAt<Path> = Path extends At<infer Kind> ? Kind : never;
+
+/** Every kind of act, by the server's own document. */
+export type ActKind = KindAt<keyof paths>;
+
+/** What an act of a kind says besides the version and the key. */
+export type Says<Kind extends ActKind> = paths[At<Kind>] extends {
+  post: { requestBody: { content: { "application/json": infer Body } } };
+}
+  ? Omit<Body, "version" | "key">
+  : never;
+
+/** An act that is ready to go, once the version that was seen and a key are known. */
+export interface Act {
+  kind: ActKind;
+  says: object;
+}
 
 export interface Answered {
   data?: Card;
@@ -8,70 +27,14 @@ export interface Answered {
   response: Response;
 }
 
-/** An act that is ready to go, once the version that was seen and a key are known. */
-export type Send = (version: number, key: string) => Promise<Answered>;
-
-/** What an act at a path says besides the version and the key, by the server's own document. */
-type Says<Path extends keyof paths, Method extends "post" | "put"> = paths[Path][Method] extends {
-  requestBody: { content: { "application/json": infer Body } };
-}
-  ? Omit<Body, "version" | "key">
-  : never;
-
-/** Every act on one card. */
-export function actsOn(card_id: number) {
-  const params = { path: { card_id } };
-  const post =
-    <Path extends keyof paths>(path: Path) =>
-    (says: Says<Path, "post">): Send =>
-    (version, key) =>
-      api.POST(path as never, { params, body: { version, key, ...says } } as never) as never;
-  const put =
-    <Path extends keyof paths>(path: Path) =>
-    (says: Says<Path, "put">): Send =>
-    (version, key) =>
-      api.PUT(path as never, { params, body: { version, key, ...says } } as never) as never;
-  return {
-    gap: post("/api/cards/{card_id}/gaps"),
-    keep: post("/api/cards/{card_id}/kept"),
-    shim: post("/api/cards/{card_id}/pieces"),
-    recall: put("/api/cards/{card_id}/recalled"),
-    trust: put("/api/cards/{card_id}/trust"),
-    zero: put("/api/cards/{card_id}/instrument"),
-    school: put("/api/cards/{card_id}/school"),
-    cold: put("/api/cards/{card_id}/conditions"),
-    facts: put("/api/cards/{card_id}/facts"),
-    kind: put("/api/cards/{card_id}/kind"),
-    measuredWith: put("/api/cards/{card_id}/measured-with"),
-    machine: put("/api/cards/{card_id}/machine"),
-    tools: put("/api/cards/{card_id}/tools"),
-    parts: put("/api/cards/{card_id}/parts"),
-    engineNote: put("/api/cards/{card_id}/engine-note"),
-    symptoms: put("/api/cards/{card_id}/symptoms"),
-    checks: put("/api/cards/{card_id}/checks"),
-    note: put("/api/cards/{card_id}/note"),
-    bill: put("/api/cards/{card_id}/bill"),
-    putAway: put("/api/cards/{card_id}/away"),
-    takeEngine: () => put("/api/cards/{card_id}/engine")({}),
-    spec: put("/api/cards/{card_id}/spec"),
-    seeTo: put("/api/cards/{card_id}/safety"),
-    tray: put("/api/cards/{card_id}/tray"),
-    method: put("/api/cards/{card_id}/method"),
-    choose: post("/api/cards/{card_id}/choices"),
-    takePlan: () => post("/api/cards/{card_id}/plan")({}),
-    takeTogether: () => post("/api/cards/{card_id}/plan/together")({}),
-    forbid: put("/api/cards/{card_id}/forbidden"),
-    openToo: put("/api/cards/{card_id}/opened-too"),
-    variant: put("/api/cards/{card_id}/variant"),
-    fit: put("/api/cards/{card_id}/fitted"),
-    turns: put("/api/cards/{card_id}/turns"),
-    bolts: put("/api/cards/{card_id}/bolts"),
-    turned: put("/api/cards/{card_id}/turned"),
-    takeBack: put("/api/cards/{card_id}/taken-back"),
-    round: post("/api/cards/{card_id}/rounds"),
-    sign: post("/api/cards/{card_id}/signature"),
-  };
+/** Return an act of a kind, with what is said. */
+export function act<Kind extends ActKind>(kind: Kind, says: Says<Kind>): Act {
+  return { kind, says };
 }
 
-export type Acts = ReturnType<typeof actsOn>;
-export type Bolts = Parameters<Acts["bolts"]>[0];
+/** Send an act on a card: the version that was seen, and the sender's own key for it. */
+export function send(card_id: number, one: Act, version: number, key: string): Promise<Answered> {
+  const body = { version, key, ...one.says };
+  const path = `/api/cards/{card_id}/acts/${one.kind}` as const;
+  return api.POST(path as never, { params: { path: { card_id } }, body } as never) as never;
+}

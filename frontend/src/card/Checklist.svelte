@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Steps to see to, in their order, each with its caution and a box to tick. */
   import { untrack } from "svelte";
-  import type { Send } from "../api/acts";
+  import { type Act, act } from "../api/acts";
   import type { Card } from "../api/client";
   import { Details } from "../kit";
   import type { CardState } from "./card.svelte";
@@ -34,7 +34,7 @@
   );
   const shown = $derived(brief && !all ? items.filter((item) => !item.done).slice(0, NEXT) : items);
   function tick(item: string, done: boolean): void {
-    const send = (): Send => job.acts.seeTo({ item, done });
+    const send = (): Act => act("tick", { item, done });
     void ticks.edit((all) => ({ ...all, [item]: done }), send);
   }
 

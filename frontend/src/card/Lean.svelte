@@ -1,18 +1,19 @@
 <script lang="ts">
   /** One habit of this card: where it aims, which valves it sets, what it trusts and may use. */
-  import type { School } from "../api/client";
+  import { act } from "../api/acts";
+  import type { Policy } from "../api/client";
   import { Select } from "../kit";
   import type { CardState } from "./card.svelte";
-  import { HABITS, heldTo } from "./schools";
+  import { HABITS, heldTo } from "./policy";
 
-  let { job, of, onlean }: { job: CardState; of: keyof School; onlean?: () => void } = $props();
+  let { job, of, onlean }: { job: CardState; of: keyof Policy; onlean?: () => void } = $props();
 
   function lean(to: string): void {
     if (!job.card) return;
     onlean?.();
-    const { aim, rounding, act, trust, reuse } = job.card;
+    const { aim, rounding, act: sets, trust, reuse } = job.card;
     const changed = { [of]: of === "reuse" ? to === "yes" : to };
-    void job.act(job.acts.school({ aim, rounding, act, trust, reuse, ...changed } as School));
+    void job.act(act("policy", { aim, rounding, act: sets, trust, reuse, ...changed } as Policy));
   }
 </script>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Open a valve that asks for nothing with the others, or leave it shut after all. */
+  import { act } from "../api/acts";
   import { Button } from "../kit";
   import type { CardState } from "./card.svelte";
 
@@ -17,7 +18,7 @@
       (only === null || only === valve.valve),
   );
   function open(opened: boolean): void {
-    if (valve) void job.act(job.acts.openToo({ valve: valve.valve, opened }), valve.valve);
+    if (valve) void job.act(act("open-too", { valve: valve.valve, opened }), valve.valve);
   }
 </script>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** No spec is entered for the valve in hand: ask for it here, as it is printed. */
+  import { act } from "../api/acts";
   import { Button, Field, Form, Pair } from "../kit";
   import { preferences } from "../state/preferences.svelte";
   import type { CardState } from "./card.svelte";
@@ -22,7 +23,7 @@
   async function enter(): Promise<void> {
     if (!valve) return;
     const { side, action } = valve;
-    if (!(await job.act(job.acts.spec({ side, action, text, room, unit })))) return;
+    if (!(await job.act(act("spec", { side, action, text, room, unit })))) return;
     [text, room, oneFigure] = ["", "", false];
   }
 </script>

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** One card: the rule of stages, the head drawing that stays put, and what the hands need now. */
+  import { act } from "../api/acts";
   import { type Snippet, untrack } from "svelte";
   import { MediaQuery } from "svelte/reactivity";
   import type { Stage } from "../api/client";
@@ -112,7 +113,7 @@
   <p class="min-w-64 flex-1">
     <b>This card is put away.</b> All on it is kept; it is not on the bench.
   </p>
-  <Button kind="now" onclick={() => void job.act(job.acts.putAway({ away: false }))}
+  <Button kind="now" onclick={() => void job.act(act("put-away", { away: false }))}
     >Bring it back</Button
   >
   <Button href="/">Back to the bench</Button>
@@ -122,7 +123,7 @@
     <b>The engine was corrected since this card was opened.</b>
     {job.card?.engine_changes.join(" ")}
   </p>
-  <Button kind="now" id="take-engine" onclick={() => void job.act(job.acts.takeEngine())}
+  <Button kind="now" id="take-engine" onclick={() => void job.act(act("take-over-engine", {}))}
     >Take it over, judge again</Button
   >
 {/snippet}

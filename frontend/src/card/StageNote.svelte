@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Notes at a stage: what is to be known on this card, and what the engine keeps for the next. */
+  import { act } from "../api/acts";
   import { Button, Details } from "../kit";
   import { Draft } from "../state/draft.svelte";
   import type { CardState } from "./card.svelte";
@@ -14,11 +15,11 @@
 
   async function save(): Promise<void> {
     const text = note.value;
-    const done = await job.act(job.acts.note({ stage, text }));
+    const done = await job.act(act("note", { stage, text }));
     if (done && note.value === text) job.outbox.forget(stage, "note");
   }
   async function keep(): Promise<void> {
-    await next.save((text) => job.act(job.acts.engineNote({ stage, text })));
+    await next.save((text) => job.act(act("engine-note", { stage, text })));
   }
 </script>
 

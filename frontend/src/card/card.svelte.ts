@@ -1,5 +1,5 @@
 /** One open card on the screen: what it says, which valve is in hand, and the way through it. */
-import { type Send, actsOn } from "../api/acts";
+import { type Act, act } from "../api/acts";
 import {
   type Card,
   type Drawing,
@@ -36,14 +36,12 @@ export class CardState {
   readonly queue: Queue;
   readonly entry: Entry;
   readonly plan: PlanState;
-  readonly acts;
 
   constructor(readonly id: number) {
     this.outbox = new Outbox(id);
     this.queue = new Queue(id, () => (this.entry.understood = null));
     this.entry = new Entry(this);
     this.plan = new PlanState(this);
-    this.acts = actsOn(id);
     addEventListener(HERE, this.again);
   }
 
@@ -201,7 +199,7 @@ export class CardState {
     if (!last || this.takingBack || this.outbox.waiting.length) return;
     this.takingBack = true;
     try {
-      if (!(await this.act(this.acts.takeBack({ which: last.version })))) return;
+      if (!(await this.act(act("take-back", { which: last.version })))) return;
       this.queue.said = `Taken back: ${last.what}.`;
       if (last.valve && this.inHand !== last.valve) this.pick(last.valve);
     } finally {
@@ -210,17 +208,17 @@ export class CardState {
   }
 
   /** Carry out one act on the card; whether it was done. */
-  act(send: Send, valve = ""): Promise<boolean> {
-    return this.queue.act(send, valve);
+  act(one: Act, valve = ""): Promise<boolean> {
+    return this.queue.act(one, valve);
   }
 
   /**
    * Carry out one act on a valve and take the next one that waits; whoever has picked a valve
    * meanwhile, this one or another, stays where they are.
    */
-  async actAndGoOn(valve: string, send: Send): Promise<void> {
+  async actAndGoOn(valve: string, one: Act): Promise<void> {
     const [stage, picks] = [this.stage, this.picks];
-    const done = await this.act(send, valve);
+    const done = await this.act(one, valve);
     const stays = this.stage === stage && this.picks === picks;
     if (done && stays && this.inHand === valve) this.goOn(valve);
   }

@@ -3,7 +3,7 @@
  * made of what stands when those before it are through, so none writes over another, however
  * slow the server is; one that was not taken yet is kept and sent again.
  */
-import type { Send } from "../api/acts";
+import type { Act } from "../api/acts";
 import { HERE } from "../state/people.svelte";
 import type { CardState } from "./card.svelte";
 import { waits } from "./queue.svelte";
@@ -30,13 +30,13 @@ export class Edits<Value> {
    * Change it, by the act that makes it what it is then; whether the server took it. What it
    * refuses for good is left out again.
    */
-  async edit(change: Change<Value>, send: (value: Value) => Send): Promise<boolean> {
+  async edit(change: Change<Value>, made: (value: Value) => Act): Promise<boolean> {
     this.pending = [...this.pending, change];
     const through = (): void => {
       this.pending = this.pending.filter((one) => one !== change);
     };
     for (;;) {
-      const code = await this.job.queue.merge(() => send(change(this.kept())), through);
+      const code = await this.job.queue.merge(() => made(change(this.kept())), through);
       if (waits(code)) await new Promise((resume) => setTimeout(resume, RETRY_MS));
       else if (code === "who")
         await new Promise((resume) => addEventListener(HERE, resume, { once: true }));

@@ -1,4 +1,5 @@
 /** What is being typed for the valve in hand: kept, read back, written down, corrected. */
+import { act } from "../api/acts";
 import {
   type Condition,
   type Stage,
@@ -181,10 +182,10 @@ export class Entry {
     const { job } = this;
     const { valve, text, unit, repeats, reason = "", condition = "sound" } = entry;
     const kind = kindOf(entry.stage);
-    const send = kind.shims
-      ? job.acts.shim({ valve, text, condition })
-      : job.acts.gap({ valve, purpose: kind.purpose ?? "found", text, unit, repeats, reason });
-    const code = await job.queue.send(send, entry.key, {
+    const said = kind.shims
+      ? act("shim", { valve, text, condition })
+      : act("gap", { valve, purpose: kind.purpose ?? "found", text, unit, repeats, reason });
+    const code = await job.queue.send(() => said, entry.key, {
       valve,
       text,
       again: () => {
@@ -285,7 +286,7 @@ export class Entry {
     if (!asked) return;
     const { purpose = "found" } = kindOf(job.stage);
     const slips = job.slipsOf(asked).map((question) => question.slip);
-    await job.actAndGoOn(asked.valve, job.acts.keep({ valve: asked.valve, purpose, slips }));
+    await job.actAndGoOn(asked.valve, act("keep", { valve: asked.valve, purpose, slips }));
   }
 
   /** What `y` takes: the likely right value of the first valve that is asked about. */

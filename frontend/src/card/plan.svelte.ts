@@ -1,4 +1,5 @@
 /** The whole-engine plan of the card on the screen, and what is decided around it. */
+import { act } from "../api/acts";
 import {
   type Plan,
   type PlanMove,
@@ -47,24 +48,24 @@ export class PlanState extends Attempt {
   take(valve: string, option: Option): Promise<void> {
     const { source, from_valve } = option;
     const choice = { valve, thickness_nm: option.thickness.nm, source, from_valve };
-    return this.job.actAndGoOn(valve, this.job.acts.choose(choice));
+    return this.job.actAndGoOn(valve, act("choose", choice));
   }
 
   takeBack(valve: string): Promise<boolean> {
     const nothing = { valve, thickness_nm: null, source: null, from_valve: null };
-    return this.job.act(this.job.acts.choose(nothing), valve);
+    return this.job.act(act("choose", nothing), valve);
   }
 
   takeAll(): Promise<boolean> {
-    return this.job.act(this.job.acts.takePlan());
+    return this.job.act(act("take-plan", {}));
   }
 
   forbid(valve: string, thickness_nm: number, forbidden: boolean): Promise<boolean> {
-    return this.job.act(this.job.acts.forbid({ valve, thickness_nm, forbidden }), valve);
+    return this.job.act(act("rule-out", { valve, thickness_nm, forbidden }), valve);
   }
 
   go(variant: string): Promise<boolean> {
-    return this.job.act(this.job.acts.variant({ variant }));
+    return this.job.act(act("variant", { variant }));
   }
 
   private async atCounter(work: () => Promise<void>): Promise<void> {

@@ -2,7 +2,7 @@
  * Acts on one card, one after another, so that each sees the newest version; what the server
  * refused, and what clashed with somebody else's change, is kept to be shown.
  */
-import type { Send } from "../api/acts";
+import { type Act, send } from "../api/acts";
 import { type Card, Refusal, answer, api, newKey } from "../api/client";
 import { keepCard } from "../state/reach.svelte";
 
@@ -58,32 +58,31 @@ export class Queue {
   }
 
   /** Carry out one act; whether it was done. */
-  async act(send: Send, valve = ""): Promise<boolean> {
-    const again = (): Promise<boolean> => this.act(send, valve);
-    return (await this.send(send, newKey(), { valve, again })) === null;
+  async act(one: Act, valve = ""): Promise<boolean> {
+    const again = (): Promise<boolean> => this.act(one, valve);
+    return (await this.send(() => one, newKey(), { valve, again })) === null;
   }
 
   /**
    * Send an act that is made of the card as it stands when those before it are through; null, or
    * the code it was refused with. Where the card had moved on it may just be sent again.
    */
-  merge(make: () => Send, through?: () => void): Promise<string | null> {
-    const send: Send = (version, key) => make()(version, key);
+  merge(make: () => Act, through?: () => void): Promise<string | null> {
     const again = async (): Promise<boolean> => (await this.merge(make, through)) === null;
-    return this.send(send, newKey(), { again, merges: true, ...(through ? { through } : {}) });
+    return this.send(make, newKey(), { again, merges: true, ...(through ? { through } : {}) });
   }
 
   /** Send one act when those before it are through; null, or the code it was refused with. */
-  send(send: Send, key: string, about: About): Promise<string | null> {
-    const result = this.last.then(() => this.run(send, key, about));
+  send(make: () => Act, key: string, about: About): Promise<string | null> {
+    const result = this.last.then(() => this.run(make, key, about));
     this.last = result.catch(() => undefined);
     return result;
   }
 
-  private async run(send: Send, key: string, about: About): Promise<string | null> {
+  private async run(make: () => Act, key: string, about: About): Promise<string | null> {
     if (!this.card) return "away";
     try {
-      this.card = await answer(send(this.card.version, key));
+      this.card = await answer(send(this.id, make(), this.card.version, key));
       about.through?.();
       keepCard(this.card);
       this.refusal = null;

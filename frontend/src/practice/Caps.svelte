@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The caps over the camshafts: off, on, and a wrench that is set and clicks. */
+  import { act } from "../api/acts";
   import { click } from "../card/aloud";
   import type { CardState } from "../card/card.svelte";
   import { Button } from "../kit";
@@ -27,13 +28,13 @@
     picked = null;
     // the bolt that is next, at the figure of its stage: the card counts it as turned
     if (laid && at === next && laid.turned < laid.turns && (caps?.wrench ?? 0) >= asked)
-      await job.act(job.acts.turned({ name: laid.name, turned: laid.turned + 1 }));
+      await job.act(act("tighten", { name: laid.name, turned: laid.turned + 1 }));
   }
   async function put(where: "on" | "off"): Promise<void> {
     const told = await rig.do("caps", where);
     // laid on, every bolt is in by hand: the first stage is done
     if (told?.word === "on" && laid?.turned === 0)
-      await job.act(job.acts.turned({ name: laid.name, turned: many }));
+      await job.act(act("tighten", { name: laid.name, turned: many }));
   }
   const set = (to: number): unknown => rig.do("wrench", Math.round(to * 10));
 </script>

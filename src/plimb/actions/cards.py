@@ -1,30 +1,32 @@
 """What a technician does to a card as a whole: one function an act, one transaction each."""
 
-import hashlib
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from decimal import Decimal
 from functools import wraps
 from inspect import signature
-from typing import Concatenate, ParamSpec
+from typing import Annotated, Any, Concatenate, ParamSpec
 
+from pydantic import Field
 from sqlalchemy.orm import Session, object_session
 
+from plimb.actions.acts import ACTS, Act, Payload, act_of, clash
 from plimb.actions.finding import keep_words
+from plimb.actions.said import Brief, Reason, inside, listed, payload_of
 from plimb.actions.views import card_view, engine_of, status_of
 from plimb.core.engine.conditions import noted_from
 from plimb.core.engine.engine import Clearance, Engine
 from plimb.core.engine.machine import Measure
-from plimb.core.errors import BadValue, NotReady
+from plimb.core.errors import BadValue, NotReady, StaleVersion
 from plimb.core.job.summary import summary_of
-from plimb.core.job.tray import Part, check_tray
+from plimb.core.job.tray import Part, Pocket, check_tray
 from plimb.core.job.valve import ValveRecord
 from plimb.core.lengths import meter_in
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
-from plimb.store.cards import done_before, get_card, step
+from plimb.store.cards import acts_since, done_before, get_card, refuse_signed, step
 from plimb.store.database import Database
 from plimb.store.readings import written
 from plimb.store.tables.card import CardRow, RoundRow, StripTrayRow
@@ -79,27 +81,37 @@ class OnCard:
 
 Said = ParamSpec("Said")
 
-ACTS: dict[str, str] = {}
-"""Every act, by its function, and what the card's list of acts says of it."""
+Do = Callable[Concatenate[OnCard, Said], None]
+Done = Callable[Concatenate[Database, Change, Said], Written]
 
 
-def act(
-    called: str,
-) -> Callable[
-    [Callable[Concatenate[OnCard, Said], None]],
-    Callable[Concatenate[Database, Change, Said], Written],
-]:
-    """Make of a function an act on a card: one transaction, with what lists show of the card.
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Doing:
+    """How an act is done: its row, the function, and what is sent for it besides the usual."""
 
-    `called` is what the card's list of acts says of it, filled in with what was said. Sent twice
-    with one key an act is done once. Besides what the function says, each act raises
-    StaleVersion, CardSigned or NotFound where the card cannot take it; then nothing is written.
+    row: Act
+    do: Callable[..., None]
+    done: Callable[..., Written]
+    payload: Callable[[dict[str, Any]], dict[str, Any]]
+    sent: Mapping[str, Any]
+
+
+DOING: dict[str, Doing] = {}
+"""How each act is done, by its kind."""
+
+
+def act(kind: str, **sent: Any) -> Callable[[Do[Said]], Done[Said]]:
+    """Make of a function the act of a kind: one transaction, with what lists show of the card.
+
+    What is said with it is what the function takes by name; `sent` are the kinds of what is sent
+    in another form or length. Sent twice with one key an act is done once. Besides what the
+    function says, each act raises StaleVersion, CardSigned or NotFound where the card cannot take
+    it; then nothing is written.
     """
+    row = ACTS[kind]
 
-    def make(
-        do: Callable[Concatenate[OnCard, Said], None],
-    ) -> Callable[Concatenate[Database, Change, Said], Written]:
-        says = signature(do)
+    def make(do: Do[Said]) -> Done[Said]:
+        says, payload = signature(do), payload_of(do)
 
         @wraps(do)
         def done(
@@ -107,25 +119,32 @@ def act(
         ) -> Written:
             bound = says.bind(None, *args, **said)
             bound.apply_defaults()
-            action = " ".join(called.format(**bound.arguments).split())
-            whole = f"{do.__name__} {sorted(bound.arguments.items())}"
-            digest = hashlib.sha256(whole.encode("utf-8", "surrogatepass")).hexdigest()
-            with database.writing(action, change.now) as session:
+            told = payload(dict(list(bound.arguments.items())[1:]))
+            with database.writing(kind, change.now) as session:
                 card = get_card(session, change.card_id)
-                if not done_before(session, card, change.key, digest):
-                    step(
-                        session, card, seen=change.version, key=change.key, action=action,
-                        digest=digest, now=change.now,
-                    )  # fmt: skip
+                if not done_before(session, card, change.key, kind, told):
+                    _step(session, card, change, row, told)
                     do(OnCard(session=session, card=card, now=change.now), *args, **said)
                     session.flush()
                     keep_summary(card)
                 return Written(id=card.id, version=card.version)
 
-        ACTS[do.__name__] = called
+        DOING[kind] = Doing(row=row, do=do, done=done, payload=payload, sent=sent)
         return done
 
     return make
+
+
+def _step(session: Session, card: CardRow, change: Change, row: Act, told: Payload) -> None:
+    """Move the card on by an act; StaleVersion where it clashes with what came meanwhile."""
+    refuse_signed(card)
+    if change.version != card.version:
+        since = acts_since(session, card, change.version)
+        if since is None or any(
+            clash(row, told, act_of(one.kind), one.payload or {}) for one in since
+        ):
+            raise StaleVersion(seen=change.version, current=card.version)
+    step(session, card, key=change.key, kind=row.kind, payload=told, now=change.now)
 
 
 def keep_summary(card: CardRow) -> None:
@@ -136,7 +155,7 @@ def keep_summary(card: CardRow) -> None:
     keep_words(session, card)
 
 
-@act("conditions")
+@act("conditions", rested_hours=Brief | None, temperature_c=Brief | None, reason=Reason)
 def note_conditions(
     on: OnCard, *, rested_hours: str | None, temperature_c: str | None, reason: str
 ) -> None:
@@ -156,7 +175,7 @@ def note_conditions(
     on.card.warm_reason = conditions.reason
 
 
-@act("safety {item} {done}")
+@act("tick")
 def see_to(on: OnCard, *, item: str, done: bool) -> None:
     """Tick one line of a list, or take the tick back; BadValue where there is no such line."""
     view = card_view(on.session, on.card)
@@ -166,7 +185,15 @@ def see_to(on: OnCard, *, item: str, done: bool) -> None:
     on.card.seen_to = [*without, item] if done else without
 
 
-@act("tray")
+_Share = Annotated[float, Field(ge=0, le=1, strict=False)]
+_PocketPart = inside(
+    "PocketPart", Pocket, whole=True, x=_Share, y=_Share,
+    length=Annotated[str, Field(max_length=40)], count=Annotated[int, Field(ge=1, le=99)],
+)  # fmt: skip
+_PartPart = inside("PartPart", Part, whole=True, pockets=listed(_PocketPart, 60))
+
+
+@act("tray", parts=listed(_PartPart, 40))
 def lay_out_tray(on: OnCard, parts: Sequence[Part]) -> None:
     """Note what came off, in order, and where each fastener lies. The trays before stay.
 
@@ -176,8 +203,8 @@ def lay_out_tray(on: OnCard, parts: Sequence[Part]) -> None:
     on.card.trays.append(StripTrayRow(document=check_tray(tuple(parts)), recorded_at=on.now))
 
 
-@act("school {aim} {rounding} {act} {trust} {reuse}")
-def set_school(
+@act("policy")
+def set_policy(
     on: OnCard, *, aim: Aim, rounding: Rounding, act: WhichToSet, trust: Trust, reuse: bool
 ) -> None:
     """Set which way this card leans, which valves it sets, what it trusts and may use."""

@@ -7,7 +7,7 @@ from pathlib import Path
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from plimb.actions.transfer import fingerprint_of
+from plimb.actions.card_document import fingerprint_of
 from plimb.actions.views import read_card, status_of
 from plimb.core.errors import BadValue
 from plimb.core.job.summary import summary_of

@@ -19,7 +19,7 @@ from plimb.store.rows import numbered
 from plimb.store.tables.shim import ShimRow
 
 
-@act("choose {valve} {thickness_nm}")
+@act("choose")
 def choose_piece(
     on: OnCard,
     *,
@@ -89,7 +89,7 @@ def _of(records: Mapping[str, ValveRecord], valve: str) -> ValveRecord:
     return records.get(valve, ValveRecord())
 
 
-@act("take plan")
+@act("take-plan")
 def take_plan(on: OnCard) -> None:
     """Take the plan as it stands: each valve's piece, around what was decided by hand.
 
@@ -141,7 +141,7 @@ def take_moves(on: OnCard, plan: Plan, *, by_hand: bool = False) -> None:
         _decide(on, move.valve, choice)
 
 
-@act("forbid {valve} {thickness_nm} {forbidden}")
+@act("rule-out")
 def forbid_piece(on: OnCard, *, valve: str, thickness_nm: int, forbidden: bool) -> None:
     """Rule a thickness out for a valve, or allow it again; the plan goes round it.
 
@@ -155,7 +155,7 @@ def forbid_piece(on: OnCard, *, valve: str, thickness_nm: int, forbidden: bool) 
         _decide(on, valve, None)
 
 
-@act("open {valve} too {opened}")
+@act("open-too")
 def open_too(on: OnCard, *, valve: str, opened: bool) -> None:
     """Open a valve that asks for nothing with the others, or leave it shut after all.
 
@@ -174,7 +174,7 @@ def open_too(on: OnCard, *, valve: str, opened: bool) -> None:
     on.card.opened_too = (*without, key) if opened else without
 
 
-@act("variant {variant}")
+@act("variant")
 def set_variant(on: OnCard, variant: str) -> None:
     """Choose among the plan and its alternatives; BadValue where there is no such alternative."""
     on.card.variant = known_variant(variant)

@@ -3,7 +3,7 @@
 from typing import Any
 
 from plimb.actions.cards import Distance, OnCard, act, distance_in, hours_in, required
-from plimb.actions.opening import Amount, become
+from plimb.actions.opening import Amount, AmountPart, become
 from plimb.actions.remembering import on_engine
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Role
@@ -19,7 +19,7 @@ from plimb.store.rows import numbered
 from plimb.store.tables.shop import InstrumentRow
 
 
-@act("corrected {reason} {distance} {measure} {hours} {opened_by}")
+@act("correct")
 def correct_card(
     on: OnCard, *, reason: str, distance: Distance, hours: str | None, opened_by: str,
     measure: Measure = Measure.KM,
@@ -37,7 +37,7 @@ def correct_card(
     on.card.hours = run
 
 
-@act("kind {kind}")
+@act("kind", amount=AmountPart | None)
 def change_kind(on: OnCard, *, kind: JobKind, amount: Amount | None) -> None:
     """Make of the card another kind of job; what was written stays.
 
@@ -48,20 +48,20 @@ def change_kind(on: OnCard, *, kind: JobKind, amount: Amount | None) -> None:
     become(on.card, on.engine, kind, amount)
 
 
-@act("instrument {instrument_id}")
+@act("instrument")
 def change_instrument(on: OnCard, *, instrument_id: int | None) -> None:
     """Say with what the shims are measured; NotFound where there is no such instrument."""
     known = None if instrument_id is None else numbered(on.session, InstrumentRow, instrument_id)
     on.card.instrument = known
 
 
-@act("put away {away}")
+@act("put-away")
 def put_away(on: OnCard, *, away: bool) -> None:
     """Put a card away that was opened by mistake, or bring it back; all on it is kept."""
     on.card.put_away_at = on.now if away else None
 
 
-@act("engine taken over")
+@act("take-over-engine")
 def take_over_engine(on: OnCard) -> None:
     """Take the engine over as it was corrected; all that was read is judged anew.
 
@@ -86,7 +86,7 @@ def take_over_engine(on: OnCard) -> None:
     on.card.revision = newest
 
 
-@act("spec of {side} {action}: {text} {room} {unit}")
+@act("spec")
 def enter_spec(on: OnCard, *, side: Side, action: Role, text: str, room: str, unit: Unit) -> None:
     """Enter a side's spec as printed; it goes to the engine, and this card judges by it.
 

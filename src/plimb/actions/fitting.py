@@ -1,13 +1,19 @@
 """What a technician does to put an engine together: fit, turn by hand, tighten."""
 
+from collections.abc import Sequence
 from dataclasses import replace
+from typing import Annotated
+
+from pydantic import Field
 
 from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.remembering import remember_bolts
+from plimb.actions.said import Short, listed
 from plimb.actions.views import status_of, units_of
 from plimb.core.engine.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
-from plimb.core.job.bolts import BoltGroup
+from plimb.core.job.bolts import MOST_BOLTS, BoltGroup, order_of
+from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import mm, parse_length
 from plimb.core.shim.family import check_shim
@@ -20,7 +26,7 @@ FAR_OFF_NM = mm("0.05")
 """A piece this far from the chosen one is likely another piece."""
 
 
-@act("fit {valve} {fitted} {measured}")
+@act("fit", measured=Short)
 def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str, anyway: bool = False) -> None:
     """Note that the chosen piece is in, with what a micrometer said as it went in.
 
@@ -79,7 +85,7 @@ def _refuse_wrong(clearance: Clearance, record: ValveRecord, choice: Choice, uni
         raise NotReady(f"{said}: is it the right piece?", field="measured")
 
 
-@act("turns {turns}")
+@act("turn-by-hand")
 def turn_by_hand(on: OnCard, *, turns: int) -> None:
     """Note how many full turns the crank was turned by hand since the pieces went in.
 
@@ -91,21 +97,38 @@ def turn_by_hand(on: OnCard, *, turns: int) -> None:
     on.round.hand_turns = turns
 
 
-@act("bolts {bolts.name}")
-def lay_bolts(on: OnCard, bolts: BoltGroup) -> None:
+_Place = Annotated[
+    tuple[Annotated[float, Field(strict=False)], Annotated[float, Field(strict=False)]],
+    Field(strict=False),
+]
+_Order = Annotated[list[int], Field(max_length=MOST_BOLTS)] | None
+
+
+@act("bolts", places=listed(_Place, MOST_BOLTS), torque=Short, order=_Order, numbers=_Order)
+def lay_bolts(
+    on: OnCard, *, name: str, places: Sequence[tuple[float, float]], torque: str,
+    unit: TorqueUnit, thread: Thread, order: Sequence[int] | None = None,
+    numbers: Sequence[int] | None = None,
+) -> None:  # fmt: skip
     """Note a part's bolts, their torque and order; a part of the same name is laid anew.
+
+    Places go from 0 to 1 across and down. The manufacturer's `order`, if any, is either the bolts
+    in turning order, or the `numbers` printed beside them.
 
     Raises:
         BadValue: No name, no bolts or too many, an order that is not each bolt once, a torque
             that cannot be.
     """
-    group = bolts.checked()
+    group = BoltGroup(
+        name=name, places=tuple(places), torque=torque, unit=unit, thread=thread,
+        order=order_of(numbers, order),
+    ).checked()  # fmt: skip
     others = (one for one in on.card.tightening if one.name != group.name)
     on.card.tightening = (*others, group)
     remember_bolts(on, group)
 
 
-@act("turned {name} {turned}")
+@act("tighten")
 def turn_bolts(on: OnCard, *, name: str, turned: int) -> None:
     """Note how many bolts have been turned, all stages counted through.
 

@@ -8,6 +8,7 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
+from plimb.actions.acts import act_of
 from plimb.actions.views import engine_of
 from plimb.core.errors import NotFound
 from plimb.core.lengths import show_mm
@@ -115,61 +116,15 @@ _ABOUT: Mapping[str, Callable[[Session, int], tuple[str, Any, Mapping[str, str]]
 def _happened(entry: Entry, read: _Read) -> Happened:
     changes = [one for line in entry.lines for one in _changes(*line, read)]
     return Happened(
-        number=entry.number, at=entry.at, who=entry.who, what=_words(entry.what),
+        number=entry.number, at=entry.at, who=entry.who, what=_words(entry),
         changes=tuple(changes),
     )  # fmt: skip
 
 
-_ACTS = {
-    "bill": "bill noted",
-    "bolts": "bolts laid out",
-    "checks": "side checks noted",
-    "choose": "piece chosen",
-    "conditions": "how cold noted",
-    "corrected": "card corrected",
-    "fit": "piece put in",
-    "forbid": "size ruled out or let in",
-    "found": "gap written down",
-    "instrument": "measured with",
-    "kept": "odd reading kept",
-    "kind": "kind of job changed",
-    "machine": "machine noted",
-    "method": "way of turning set",
-    "open": "opened too, or not",
-    "parts": "parts to renew noted",
-    "piece": "shim written down",
-    "proof": "proof written down",
-    "put away": "put away or brought back",
-    "recalled": "shim from memory",
-    "round": "another round begun",
-    "safety": "list seen to",
-    "school": "way of deciding set",
-    "sign": "signed",
-    "spec": "spec entered",
-    "symptoms": "symptoms noted",
-    "take": "plan taken",
-    "tools": "tools noted",
-    "tray": "strip tray laid out",
-    "trust": "said which counts",
-    "turned": "bolts turned",
-    "turns": "turned by hand",
-    "variant": "another plan looked at",
-    "zero": "zero checked",
-}
-"""How an act on a card begins, and what it is called."""
-_AS_THEY_ARE = ("piece moved", "put into", "put away unread")
-"""What begins like an act on a card and is none."""
-
-
-def _words(what: str) -> str:
-    """Return what was done in words."""
-    if what.startswith(_AS_THEY_ARE):
-        return what
-    for words in (2, 1):
-        begins = " ".join(what.split(" ")[:words])
-        if begins in _ACTS:
-            return _ACTS[begins]
-    return what
+def _words(entry: Entry) -> str:
+    """Return what was done in words: an act's by its kind, else as it was written."""
+    row = act_of(entry.kind)
+    return entry.what if row is None else row.done
 
 
 _UNSAID = {

@@ -15,6 +15,7 @@ from plimb.actions.cards import (
     required,
 )
 from plimb.actions.remembering import remember
+from plimb.actions.said import Brief, inside
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.machine import Measure
 from plimb.core.errors import BadValue, NotReady
@@ -39,6 +40,9 @@ class Amount:
     by: str
     wider: bool
     unit: Unit
+
+
+AmountPart = inside("AmountPart", Amount, by=Brief)
 
 
 def open_card(

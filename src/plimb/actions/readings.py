@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from plimb.actions.cards import OnCard, act, known_valve
+from plimb.actions.said import Text, listed
 from plimb.actions.views import conditions_of, is_apart
 from plimb.core.errors import NotReady
 from plimb.core.lengths import Unit
@@ -68,7 +69,7 @@ def _read(card: CardRow, text: str, unit: Unit) -> Reading:
     return reading_by(text, unit, blades)
 
 
-@act("{purpose} {valve} {text}")
+@act("gap")
 def write_down_gap(
     on: OnCard, *, valve: str, purpose: Purpose, text: str, unit: Unit, repeats: bool = False,
     reason: str = "",
@@ -104,7 +105,7 @@ def write_down_gap(
     )
 
 
-@act("kept {valve}")
+@act("keep", slips=listed(Text, 20))
 def keep_odd_reading(on: OnCard, *, valve: str, purpose: Purpose, slips: Sequence[str]) -> None:
     """Answer what was asked about a reading: it is so.
 

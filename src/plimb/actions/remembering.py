@@ -4,9 +4,12 @@ import json
 from collections.abc import Callable, Sequence
 from contextlib import suppress
 from decimal import Decimal
-from typing import Any
+from typing import Annotated, Any
+
+from pydantic import Field
 
 from plimb.actions.cards import OnCard, act
+from plimb.actions.said import Price, inside, listed
 from plimb.actions.views import machine_now
 from plimb.core.engine.changes import changes
 from plimb.core.engine.machine import Measure, RenewedPart
@@ -21,6 +24,7 @@ from plimb.store.rows import numbered
 from plimb.store.tables.shop import BladeSetRow
 
 MOST_TOOLS, MOST_PARTS = 40, 40
+_PricedPart = inside("PricedPart", RenewedPart, whole=True, price=Price)
 
 
 def keep_up(on: OnCard) -> bool:
@@ -83,7 +87,7 @@ def remember_bolts(on: OnCard, group: BoltGroup) -> None:
         on_engine(on, lambda document: document["engine"].update(machine_as_json({"bolts": bolts})))
 
 
-@act("method {method}")
+@act("method")
 def set_method(on: OnCard, *, method: Method, blade_set_id: int | None) -> None:
     """Choose how the engine is turned and which feeler set is used, here and on the next card.
 
@@ -97,7 +101,7 @@ def set_method(on: OnCard, *, method: Method, blade_set_id: int | None) -> None:
         remember(on, blades=known.name if known else "")
 
 
-@act("machine {owner} {plate} {counter} {interval}")
+@act("machine")
 def note_machine(
     on: OnCard, *, owner: str, plate: str, counter: Measure | None, interval: str | None,
     caps: str, tensioner: str,
@@ -116,7 +120,7 @@ def note_machine(
     )  # fmt: skip
 
 
-@act("tools")
+@act("tools", tools=listed(Annotated[str, Field(max_length=120)], 40))
 def note_tools(on: OnCard, *, tools: Sequence[str]) -> None:
     """Note the tools that just this engine asks for; BadValue for too many of them."""
     if len(tools) > MOST_TOOLS:
@@ -124,7 +128,7 @@ def note_tools(on: OnCard, *, tools: Sequence[str]) -> None:
     remember(on, tools=tuple(dict.fromkeys(one.strip() for one in tools if one.strip())))
 
 
-@act("parts to renew")
+@act("parts", parts=listed(_PricedPart, 40))
 def note_parts(on: OnCard, *, parts: Sequence[RenewedPart]) -> None:
     """Note what this engine wants renewed, with the numbers the shop knows it by.
 
@@ -141,7 +145,7 @@ def note_parts(on: OnCard, *, parts: Sequence[RenewedPart]) -> None:
     remember(on, parts=tuple(parts))
 
 
-@act("engine's note at {stage}")
+@act("engine-note", text=Annotated[str, Field(max_length=4000)])
 def note_for_next_time(on: OnCard, *, stage: Stage, text: str) -> None:
     """Keep with the engine what is to be known at a stage next time."""
     notes = {**machine_now(on.session, on.card).notes, stage.value: text.strip()}

@@ -2,12 +2,13 @@
 
 from plimb.actions.cards import OnCard, act, required
 from plimb.actions.custody import settle_pieces
+from plimb.actions.said import Reason
 from plimb.core.errors import NotReady
 from plimb.store.readings import carry_over
 from plimb.store.tables.card import RoundRow
 
 
-@act("round {reason}")
+@act("next-round", reason=Reason)
 def next_round(on: OnCard, *, reason: str) -> None:
     """Go round again: what was proved is what is found now, what was fitted is what is in.
 

@@ -5,8 +5,8 @@ from datetime import datetime
 
 from sqlalchemy.orm import Session
 
+from plimb.actions.card_document import card_document, check_fingerprint
 from plimb.actions.signing import read_sheet
-from plimb.actions.transfer import card_document, check_fingerprint
 from plimb.core.errors import BadValue, NotFound
 from plimb.files.apart import card_apart
 from plimb.files.sealed_pdf import SealedCard, with_card

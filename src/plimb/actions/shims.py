@@ -7,6 +7,7 @@ from sqlalchemy.orm import Session
 
 from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.custody import found_in_valve, not_found_after_all
+from plimb.actions.said import Short
 from plimb.core.engine.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit, mm, parse_length
@@ -24,7 +25,7 @@ from plimb.store.tables.shop import InstrumentRow
 MOST_ZERO_NM = mm("0.1")
 
 
-@act("piece {valve} {text}")
+@act("shim")
 def write_down_shim(
     on: OnCard, *, valve: str, text: str, condition: Condition = Condition.SOUND
 ) -> None:
@@ -45,7 +46,7 @@ def write_down_shim(
         not_found_after_all(session, card, clearance, on.now)
 
 
-@act("recalled {valve} {text}")
+@act("recall", text=Short)
 def recall_shim(on: OnCard, *, valve: str, text: str) -> None:
     """Note which shim is in from memory, to plan with before anything is open; empty forgets it.
 
@@ -106,7 +107,7 @@ def understand_shim(database: Database, card_id: int, valve: str, text: str) -> 
         return read_shim(session, get_card(session, card_id, whole=False), valve, text)
 
 
-@act("trust {valve} {trust}")
+@act("trust")
 def answer_for_shim(on: OnCard, *, valve: str, trust: Trust) -> None:
     """Say which thickness counts where marking and micrometer disagree.
 
@@ -120,7 +121,7 @@ def answer_for_shim(on: OnCard, *, valve: str, trust: Trust) -> None:
     line.answered = trust
 
 
-@act("zero {instrument_id} {zero}")
+@act("zero", zero=Short)
 def check_zero(on: OnCard, *, instrument_id: int | None, zero: str) -> None:
     """Note which instrument measures the shims and what it shows with nothing in it.
 

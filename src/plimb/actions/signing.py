@@ -1,16 +1,19 @@
 """What ends a card: the sheet, the signature, and what is added after it."""
 
 from datetime import date, datetime
+from typing import Annotated
 
+from pydantic import Field
 from sqlalchemy.orm import Session
 
 from plimb.actions.billing import bill_for
+from plimb.actions.card_document import fingerprint_of
 from plimb.actions.card_view import CardView
 from plimb.actions.cards import Distance, OnCard, Written, act, distance_in, hours_in, required
 from plimb.actions.custody import settle_pieces
 from plimb.actions.finding import keep_words
 from plimb.actions.remembering import keep_up
-from plimb.actions.transfer import fingerprint_of
+from plimb.actions.said import Long
 from plimb.actions.views import card_view, engine_of, machine_now, status_of
 from plimb.actions.years import keep_outcome, keep_outlook
 from plimb.core.engine.cycle import CycleStop
@@ -39,7 +42,7 @@ from plimb.store.shop import get_shop
 from plimb.store.tables.card import AmendmentRow, CardRow
 
 
-@act("sign")
+@act("sign", remarks=Long, next_on=Annotated[date | None, Field(strict=False)])
 def sign_card(
     on: OnCard, *, signed_by: str, remarks: str, next_distance: Distance = None,
     next_hours: str | None = None, next_on: date | None = None,

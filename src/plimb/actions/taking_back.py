@@ -10,8 +10,9 @@ from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from typing import Any
 
+from plimb.actions.acts import TAKE_BACK
 from plimb.actions.cards import OnCard, act
-from plimb.actions.last_act import TOOK_BACK, last_act
+from plimb.actions.last_act import last_act
 from plimb.actions.remembering import write_engine_as
 from plimb.core.errors import NotReady, PieceMoved
 from plimb.core.shim.location import DRAWER, GONE, WAYS, Location, Where
@@ -36,7 +37,7 @@ WORTH = ("marked", "marked_nm", "measured_nm", "thickness_nm", "condition", "rea
 PLACE = ("place", "engine_id", "valve", "card_id", "order_line_id")
 
 
-@act(TOOK_BACK + "{which}")
+@act(TAKE_BACK)
 def take_back(on: OnCard, *, which: int) -> None:
     """Take the last act back that stands: what it wrote is struck out, what it moved goes back.
 
@@ -45,7 +46,7 @@ def take_back(on: OnCard, *, which: int) -> None:
         PieceMoved: A piece that it moved has gone elsewhere since.
     """
     before = on.card.version - 1  # this act has begun
-    last = last_act(on.session, on.card, on.engine.names.values(), before)
+    last = last_act(on.session, on.card, before)
     if last is None or last.version != which:
         raise NotReady("Something else was done last. Look again.", field="which")
     wrote = written_with(on.session, on.card, which)

@@ -105,7 +105,7 @@ def _planned(session: Session) -> list[tuple[CardRow, Planned]]:
     return list(zip(waiting, plan_together(engines), strict=True))
 
 
-@act("take plan for all")
+@act("take-shared-plan")
 def take_together(on: OnCard) -> None:
     """Take this card's share of the plan for all; the other cards' plans go round it from now on.
 

@@ -215,7 +215,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         drawing=draw_head(engine),
         status=status,
         valves=_valves(session, card, rounds[-1], blades, earlier),
-        last_act=last_act(session, card, names.values(), card.version),
+        last_act=last_act(session, card, card.version),
     )
 
 

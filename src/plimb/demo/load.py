@@ -29,7 +29,6 @@ from plimb.actions.shims import write_down_shim
 from plimb.actions.shop import add_instrument, save_blade_set, set_closing, shop_is_empty
 from plimb.actions.signing import sign_card
 from plimb.actions.views import read_card
-from plimb.core.job.bolts import BoltGroup
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.tray import Part, Pocket
 from plimb.core.lengths import Unit, mm, show_mm
@@ -100,7 +99,7 @@ class _Bench:
     def bolts(self, laid: Mapping[str, Any], turned: int) -> None:
         kinds = {"unit": TorqueUnit(laid["unit"]), "thread": Thread(laid["thread"])}
         places = tuple((x, y) for x, y in laid["places"])
-        self.do(lay_bolts, BoltGroup(**{**laid, **kinds, "places": places}))
+        self.do(lay_bolts, **{**laid, **kinds, "places": places})
         self.do(turn_bolts, name=laid["name"], turned=turned)
 
     def fit(self) -> None:

@@ -114,6 +114,11 @@ def write_json(document: Any) -> str:
     return json.dumps(document, ensure_ascii=False, indent=1, default=_plain) + "\n"
 
 
+def plain(document: Any) -> Any:
+    """Return a document of what JSON has: its numbers as they are written."""
+    return json.loads(write_json(document))
+
+
 def fingerprint(document: Any) -> str:
     """Return the SHA-256 of a document's JSON text."""
     return hashlib.sha256(write_json(document).encode()).hexdigest()

@@ -29,7 +29,7 @@ from plimb.core.plan.search import known_variant
 from plimb.core.shim.shim import Condition, Instrument, Source, Trust
 from plimb.files.card_file import CardFile, RoundPart
 from plimb.files.engine_parts import FilePart, Name, readable_bolts
-from plimb.files.open_json import validated
+from plimb.files.open_json import plain, validated
 from plimb.files.origin import OriginPart
 from plimb.files.readings import Earlier, GapLine, LinePart, Moment, Nm
 
@@ -125,12 +125,18 @@ class AmendmentPart(FilePart):
 
 
 class EventPart(FilePart):
-    """One act on the card."""
+    """One act on the card: its kind and what was said with it, or the text of an earlier version.
+
+    `action` is the kind where `payload` is there; else it is text that is only shown.
+    """
 
     version: Annotated[int, Field(ge=1)]
     key: Annotated[str, Field(max_length=64)]
     action: Text
     recorded_at: Moment
+    payload: Annotated[
+        dict[str, Any] | None, AfterValidator(plain), Field(exclude_if=lambda said: said is None)
+    ] = None
 
 
 def _left_out(nothing: Any) -> Any:

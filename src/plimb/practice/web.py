@@ -8,6 +8,7 @@ from apiflask import APIBlueprint
 from flask import current_app
 from pydantic import Field
 
+from plimb.actions.said import MOST, Sent, Text
 from plimb.actions.views import read_card
 from plimb.core.errors import BadValue, NotFound
 from plimb.core.job.stages import Stage
@@ -16,7 +17,7 @@ from plimb.practice.lessons import BY_ID, LESSONS, OWN, Lesson
 from plimb.practice.score import Feel, Read, Score, errors_of, feel_of, score_of
 from plimb.practice.session import Begun, Practice, Session
 from plimb.practice.told import Told
-from plimb.web.wire import MOST, Answer, Sent, Text, read_off
+from plimb.web.wire import Answer, read_off
 
 blueprint = APIBlueprint("practice", __name__, url_prefix="/api/practice")
 

@@ -1,7 +1,7 @@
 """The acts of a card by the journal: which came last, and what each wrote."""
 
 import json
-from collections.abc import Iterator, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -26,16 +26,15 @@ class Line:
     new: dict[str, Any] | None
 
 
-def last_acts(session: Session, card: CardRow, upto: int) -> Iterator[tuple[int, str]]:
-    """Give the versions up to one and the names of a card's last acts, the newest first."""
+def last_acts(session: Session, card: CardRow, upto: int) -> Sequence[EventRow]:
+    """Return a card's last acts up to a version, the newest first."""
     query = (
-        select(EventRow.version, EventRow.action)
+        select(EventRow)
         .where(EventRow.card_id == card.id, EventRow.version <= upto)
         .order_by(EventRow.version.desc())
         .limit(LOOKED_BACK)
     )
-    for row in session.execute(query):
-        yield row.version, row.action
+    return session.scalars(query).all()
 
 
 def written_with(session: Session, card: CardRow, version: int) -> tuple[Line, ...]:

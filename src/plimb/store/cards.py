@@ -1,6 +1,6 @@
 """Cards: find, list, open, and change one under its version."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from datetime import datetime
 from decimal import Decimal
 from typing import Any
@@ -9,7 +9,7 @@ from sqlalchemy import ColumnElement, Select, bindparam, func, select
 from sqlalchemy.orm import Session, joinedload, load_only
 from sqlalchemy.orm.attributes import set_committed_value
 
-from plimb.core.errors import CardSigned, KeyReused, StaleVersion
+from plimb.core.errors import CardSigned, KeyReused
 from plimb.core.job.kinds import JobKind
 from plimb.core.job.summary import CardState
 from plimb.core.plan.needs import WhichToSet
@@ -187,46 +187,46 @@ def add_card(
     return card
 
 
-def done_before(session: Session, card: CardRow, key: str, digest: str) -> bool:
-    """Return whether the action with this key was carried out already.
+def done_before(
+    session: Session, card: CardRow, key: str, kind: str, payload: Mapping[str, Any]
+) -> bool:
+    """Return whether the act with this key was carried out already.
 
     Raises:
         KeyReused: Something else was carried out with it.
     """
     query = select(EventRow).where(EventRow.card_id == card.id, EventRow.key == key)
     event = session.scalars(query).first()
-    if event is not None and event.digest not in (None, digest):
+    if event is not None and not event.said and (event.kind, event.payload) != (kind, payload):
         raise KeyReused
     return event is not None
 
 
-def step(
-    session: Session,
-    card: CardRow,
-    *,
-    seen: int,
-    key: str,
-    action: str,
-    digest: str,
-    now: datetime,
-) -> None:
-    """Move the card to its next version and note which action did so.
+def acts_since(session: Session, card: CardRow, version: int) -> Sequence[EventRow] | None:
+    """Return the acts on a card after a version; None where they are not all on record."""
+    query = select(EventRow).where(EventRow.card_id == card.id, EventRow.version > version)
+    found = session.scalars(query).all()
+    return found if 0 < version == card.version - len(found) else None
 
-    Raises:
-        CardSigned: A signed card does not change.
-        StaleVersion: The card has moved on since `seen`.
-    """
+
+def refuse_signed(card: CardRow) -> None:
+    """Refuse to change a signed card: CardSigned."""
     if card.signed_at is not None:
         raise CardSigned(
             f"Card {card.id} was signed by {card.signed_by}; a signed card does not change.",
             field="card",
         )
-    if card.version != seen:
-        raise StaleVersion(seen=seen, current=card.version)
+
+
+def step(
+    session: Session, card: CardRow, *, key: str, kind: str, payload: Mapping[str, Any],
+    now: datetime,
+) -> None:  # fmt: skip
+    """Move the card to its next version and note which act did so."""
     card.version += 1
     session.add(
         EventRow(
-            card_id=card.id, version=card.version, key=key, action=action, digest=digest,
-            recorded_at=now,
+            card_id=card.id, version=card.version, key=key, said="", kind=kind,
+            payload=dict(payload), recorded_at=now,
         )
     )  # fmt: skip

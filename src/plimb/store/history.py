@@ -18,12 +18,16 @@ OF_THE_SHOP = ("shop", "blade_set", "blade", "instrument", "person", "shop_key",
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Entry:
-    """One write: when, by whom, what, and the lines of it that were asked for."""
+    """One write: when, by whom, what, and the lines of it that were asked for.
+
+    `kind` is that of the act on a card that wrote it, None where it was something else.
+    """
 
     number: int
     at: datetime
     who: str
     what: str
+    kind: str | None
     lines: tuple[tuple[str, int, str | None, str | None], ...]
 
 
@@ -83,7 +87,19 @@ def entries(
     found = select(ChangeRow).where(about, ChangeRow.entry_id.in_(wanted)).order_by(ChangeRow.id)
     for line in session.scalars(found):
         lines.setdefault(line.entry_id, []).append((line.of, line.row, line.old, line.new))
+    made = ChangeRow.row == EventRow.id
+    acts = select(ChangeRow.entry_id, EventRow.kind).join(EventRow, made)
+    acts = acts.join(EntryRow, EntryRow.id == ChangeRow.entry_id).where(
+        ChangeRow.of == EventRow.__tablename__,
+        ChangeRow.old.is_(None),
+        ChangeRow.entry_id.in_(wanted),
+        EntryRow.what.in_((EventRow.kind, EventRow.said)),  # and not one that came in a file
+    )
+    kinds = {entry: kind for entry, kind in session.execute(acts)}
     return [
-        Entry(number=row.id, at=row.at, who=row.who, what=row.what, lines=tuple(lines[row.id]))
+        Entry(
+            number=row.id, at=row.at, who=row.who, what=row.what, kind=kinds.get(row.id),
+            lines=tuple(lines[row.id]),
+        )
         for row in rows
-    ]
+    ]  # fmt: skip

@@ -64,7 +64,14 @@ def add_record(
     )
     session.add(card)
     session.flush()
-    session.add_all(EventRow(card_id=card.id, **columns_of(EventRow, one)) for one in job.events)
+    session.add_all(
+        EventRow(
+            card_id=card.id, version=one.version, key=one.key, recorded_at=one.recorded_at,
+            said=one.action if one.payload is None else "",
+            kind=None if one.payload is None else one.action, payload=one.payload,
+        )
+        for one in job.events
+    )  # fmt: skip
     for number, one in enumerate(rounds, 1):
         row = RoundRow(card_id=card.id, **columns_of(RoundRow, one, "number"), number=number)
         card.rounds.append(row)

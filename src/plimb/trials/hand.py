@@ -11,7 +11,7 @@ from datetime import datetime, timedelta
 from pathlib import Path
 
 from plimb.actions.card_view import CardView
-from plimb.actions.cards import Change, Written, set_school
+from plimb.actions.cards import Change, Written, set_policy
 from plimb.actions.choosing import choose_piece, open_too, take_plan
 from plimb.actions.drawer import add_pieces, read_drawer
 from plimb.actions.engines import register_engine
@@ -137,7 +137,7 @@ class Hand:
         if way.one_of_each:
             self._stock_up()
         self._do(
-            set_school, aim=way.aim, rounding=way.rounding, act=way.which,
+            set_policy, aim=way.aim, rounding=way.rounding, act=way.which,
             trust=Trust.MEASURED, reuse=True,
         )  # fmt: skip
 

@@ -8,6 +8,7 @@ from flask import Response
 
 from plimb.core.errors import NotFound
 from plimb.web.request import bench, file_answer
+from plimb.web.rights import before_who
 from plimb.web.tls import fingerprint
 from plimb.web.wire import Answer
 
@@ -48,6 +49,7 @@ def get_address() -> AddressOut:
 
 @blueprint.get("/authority.pem")
 @blueprint.doc(hide=True)
+@before_who
 def get_authority() -> Response:
     """Return the certificate of the shop's authority, for a tablet to install."""
     authority = bench().authority

@@ -11,10 +11,12 @@ from werkzeug.routing import IntegerConverter, Map
 
 from plimb import __version__
 from plimb.actions.clock import utc_now
+from plimb.actions.said import MOST
 from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
 from plimb.store.turns import Turns
 from plimb.web import (
+    acts,
     address,
     cards,
     copies,
@@ -40,7 +42,6 @@ from plimb.web import (
 )
 from plimb.web.readers import is_read
 from plimb.web.request import Bench, Clock
-from plimb.web.wire import MOST
 
 
 class _ReadsInTurn:
@@ -78,6 +79,7 @@ class _Json(DefaultJSONProvider):
 
 
 PARTS = (
+    acts,
     shop,
     people,
     keys,

@@ -7,8 +7,10 @@ from pydantic import Field
 
 from plimb.actions import backup, shop
 from plimb.actions.backup import CopiesView, Copy, Kept
+from plimb.actions.said import Sent, sent_to
 from plimb.web.request import at_hand, now
-from plimb.web.wire import Answer, Sent, answer_of, read_off, sent_to
+from plimb.web.rights import owners_only
+from plimb.web.wire import Answer, answer_of, read_off
 
 blueprint = APIBlueprint("copies", __name__, url_prefix="/api/copies")
 
@@ -57,6 +59,7 @@ def make_copy() -> CopiesView:
 @blueprint.post("/kept")
 @blueprint.input(sent_to("KeptIn", shop.keep_copies))
 @blueprint.output(CopiesOut)
+@owners_only
 def keep_copies(json_data: Sent) -> CopiesView:
     """Set of how many days, weeks and months a copy is kept."""
     shop.keep_copies(at_hand(), **json_data.said())
@@ -66,6 +69,7 @@ def keep_copies(json_data: Sent) -> CopiesView:
 @blueprint.post("/put-back")
 @blueprint.input(PutBackIn)
 @blueprint.output(PutBackOut)
+@owners_only
 def put_back(json_data: PutBackIn) -> PutBackOut:
     """Put a copy in the record's place; the record that was there is laid aside."""
     return PutBackOut(aside=backup.put_back(at_hand(), json_data.name))

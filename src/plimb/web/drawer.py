@@ -16,25 +16,14 @@ from plimb.actions.assortment import (
     read_assortment,
 )
 from plimb.actions.drawer import DrawerView, FamilyView, Pocket, ShimView
+from plimb.actions.said import MOST, Sent, Short, inside, sent_to
 from plimb.core.shim.location import Location
 from plimb.core.shim.marking import Code
 from plimb.web.once import once
 from plimb.web.plans import OrderOut
 from plimb.web.request import at_hand, csv_answer, now
 from plimb.web.sheets import FileIn
-from plimb.web.wire import (
-    MOST,
-    Answer,
-    Length,
-    Number,
-    Sent,
-    Short,
-    answer_of,
-    inside,
-    off,
-    read_off,
-    sent_to,
-)
+from plimb.web.wire import Answer, Length, Number, answer_of, off, read_off
 
 blueprint = APIBlueprint("drawer", __name__, url_prefix="/api")
 

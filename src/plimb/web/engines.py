@@ -15,6 +15,7 @@ from plimb.actions.engines import (
     register_engine,
     revise,
 )
+from plimb.actions.said import Sent, Short, Text, sent_to
 from plimb.core.lengths import Unit, meter_in
 from plimb.core.measure.printed import parse_spec
 from plimb.files.printed import as_printed
@@ -24,7 +25,7 @@ from plimb.web.drawings import DrawingOut, TurnOut
 from plimb.web.once import once
 from plimb.web.request import at_hand, now
 from plimb.web.shop import ShopOut, shop_as_it_stands
-from plimb.web.wire import Answer, Sent, Short, Text, read_off, sent_to
+from plimb.web.wire import Answer, read_off
 
 blueprint = APIBlueprint("engines", __name__, url_prefix="/api")
 

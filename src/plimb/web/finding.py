@@ -7,10 +7,11 @@ from apiflask import APIBlueprint
 from pydantic import BaseModel, Field
 
 from plimb.actions.bench import CardPage, EnginePage, find_cards, find_engines
+from plimb.actions.said import Skipped
 from plimb.core.job.summary import CardState, Sought
 from plimb.web.request import at_hand
 from plimb.web.shop import CardLineOut, EngineLineOut
-from plimb.web.wire import Answer, Skipped, read_off
+from plimb.web.wire import Answer, read_off
 
 blueprint = APIBlueprint("finding", __name__, url_prefix="/api")
 

@@ -7,8 +7,9 @@ from pydantic import BaseModel, Field
 
 from plimb.actions import history
 from plimb.actions.history import Happened, History, WasIs
+from plimb.actions.said import MOST
 from plimb.web.request import at_hand
-from plimb.web.wire import MOST, Answer, answer_of, read_off
+from plimb.web.wire import Answer, answer_of, read_off
 
 blueprint = APIBlueprint("history", __name__, url_prefix="/api/history")
 

@@ -3,9 +3,11 @@
 from apiflask import APIBlueprint
 
 from plimb.actions import sealing
+from plimb.actions.said import Sent, sent_to
 from plimb.actions.sealing import KeysView, KnownKey
 from plimb.web.request import at_hand, now
-from plimb.web.wire import Answer, Sent, answer_of, read_off, sent_to
+from plimb.web.rights import owners_only
+from plimb.web.wire import Answer, answer_of, read_off
 
 blueprint = APIBlueprint("keys", __name__, url_prefix="/api/keys")
 
@@ -27,6 +29,7 @@ def get_keys() -> KeysView:
 @blueprint.post("")
 @blueprint.input(sent_to("KnownKeyIn", sealing.know_key, now=None))
 @blueprint.output(KeysOut)
+@owners_only
 def know_key(json_data: Sent) -> KeysView:
     """Take another shop's key for known."""
     sealing.know_key(at_hand(), **json_data.said(), now=now())
@@ -35,6 +38,7 @@ def know_key(json_data: Sent) -> KeysView:
 
 @blueprint.delete("/<int:key_id>")
 @blueprint.output(KeysOut)
+@owners_only
 def forget_key(key_id: int) -> KeysView:
     """Take another shop's key for unknown again."""
     sealing.forget_key(at_hand(), key_id=key_id)

@@ -9,34 +9,20 @@ from pydantic import Field
 
 from plimb.actions import people
 from plimb.actions.people import Person, anybody_here
+from plimb.actions.said import Sent, sent_to
 from plimb.core.errors import NobodyAtWork, OwnersOnly, WrongCode
 from plimb.store.journal import begin_work
 from plimb.store.people import PersonRole
 from plimb.web.door import CHANGES
 from plimb.web.once import once
 from plimb.web.request import at_hand, bench, now
-from plimb.web.wire import Answer, Sent, answer_of, sent_to
+from plimb.web.rights import before_who, owners_only, said_of
+from plimb.web.wire import Answer, answer_of
 
 blueprint = APIBlueprint("people", __name__, url_prefix="/api/people")
 
 LOG = logging.getLogger("plimb.people")
 COOKIE = "plimb"
-OPEN = frozenset(
-    {
-        *("shop.health", "people.get_people", "people.sign_in", "people.sign_out"),
-        *("address.get_authority", "years.read_calendar"),
-    }
-)
-"""What is answered before anybody has said who they are."""
-OWNERS = frozenset(
-    {
-        *("shop.set_closing", "copies.keep_copies", "copies.put_back"),
-        *("people.add_person", "people.change_role", "people.let_go"),
-        *("keys.know_key", "keys.forget_key", "years.new_calendar"),
-    }
-)
-"""What is the owners' to do: settings, people, putting a copy back, whom to trust."""
-
 PersonOut = answer_of(Person, "PersonOut")
 
 
@@ -60,13 +46,13 @@ def look_who() -> None:
     begin_work("", now())
     with at_hand().reading() as session:
         if not anybody_here(session):
-            if bench().beyond and request.endpoint not in OPEN:
+            if bench().beyond and not said_of("before_who"):
                 raise NobodyAtWork("Nobody is set up to work here; see plimb people.")
             return
         token = request.cookies.get(COOKIE, "")
         here = people.who_is(session, token, now()) if token else None
     if here is None:
-        if request.endpoint not in OPEN and (bench().beyond or request.method in CHANGES):
+        if not said_of("before_who") and (bench().beyond or request.method in CHANGES):
             raise NobodyAtWork("Choose who works here first.", field="person")
         return
     g.person = here.person
@@ -76,7 +62,7 @@ def look_who() -> None:
     own_code = request.endpoint == "people.change_code" and (
         (request.view_args or {}).get("person_id") == g.person.id
     )
-    owners = request.endpoint in OWNERS or (
+    owners = said_of("may") is PersonRole.OWNER or (
         request.endpoint == "people.change_code" and not own_code
     )
     if owners and g.person.role is not PersonRole.OWNER:
@@ -94,6 +80,7 @@ def _everybody() -> PeopleOut:
 
 @blueprint.get("")
 @blueprint.output(PeopleOut)
+@before_who
 def get_people() -> PeopleOut:
     """Return who works here, and who is at work at this screen."""
     return _everybody()
@@ -106,6 +93,7 @@ Code = Annotated[str, Field(max_length=people.LONGEST)]
 @blueprint.input(sent_to("PersonIn", people.add_person, now=None, code=Code))
 @blueprint.output(PeopleOut, status_code=201)
 @once(lambda _made: _everybody())
+@owners_only
 def add_person(json_data: Sent) -> PeopleOut:
     """Set somebody up."""
     people.add_person(at_hand(), **json_data.said(), now=now())
@@ -124,6 +112,7 @@ def change_code(person_id: int, json_data: Sent) -> PeopleOut:
 @blueprint.put("/<int:person_id>/role")
 @blueprint.input(sent_to("RoleIn", people.change_role, now=None, person_id=None))
 @blueprint.output(PeopleOut)
+@owners_only
 def change_role(person_id: int, json_data: Sent) -> PeopleOut:
     """Make somebody an owner or a technician."""
     people.change_role(at_hand(), person_id=person_id, **json_data.said(), now=now())
@@ -133,6 +122,7 @@ def change_role(person_id: int, json_data: Sent) -> PeopleOut:
 @blueprint.put("/<int:person_id>/gone")
 @blueprint.input(sent_to("GoneIn", people.let_go, now=None, person_id=None))
 @blueprint.output(PeopleOut)
+@owners_only
 def let_go(person_id: int, json_data: Sent) -> PeopleOut:
     """Say that somebody works here no more, or again."""
     people.let_go(at_hand(), person_id=person_id, **json_data.said(), now=now())
@@ -149,6 +139,7 @@ class SignInIn(Sent):
 @blueprint.post("/here")
 @blueprint.input(SignInIn)
 @blueprint.output(PeopleOut)
+@before_who
 def sign_in(json_data: SignInIn) -> Response:
     """Sign somebody in at this screen."""
     _end_here()
@@ -169,6 +160,7 @@ def sign_in(json_data: SignInIn) -> Response:
 
 @blueprint.delete("/here")
 @blueprint.output(PeopleOut)
+@before_who
 def sign_out() -> Response:
     """Sign out at this screen."""
     _end_here()

@@ -5,8 +5,9 @@ from typing import Literal
 from apiflask import APIBlueprint
 from flask import Response
 
-from plimb.actions import choosing, orders
+from plimb.actions import orders
 from plimb.actions.planning import BuyLine, MoveView, Must, PlanView, Variant, read_plan
+from plimb.actions.said import Key, Sent
 from plimb.core.lengths import show_inch, show_mm
 from plimb.core.plan.advice import AdviceKind
 from plimb.core.plan.options import Option
@@ -14,9 +15,8 @@ from plimb.core.shim.shim import Source
 from plimb.files.table_csv import write_csv
 from plimb.standins.counter_client import Answered
 from plimb.store.orders import Order, OrderedLine
-from plimb.web.cards import act
 from plimb.web.request import at_hand, bench, csv_answer, now
-from plimb.web.wire import Answer, ChangeIn, Key, Length, Sent, ShownGap, answer_of, off, read_off
+from plimb.web.wire import Answer, Length, ShownGap, answer_of, off, read_off
 
 blueprint = APIBlueprint("plans", __name__, url_prefix="/api")
 
@@ -109,13 +109,6 @@ def _plan(card_id: int) -> PlanView:
 def get_plan(card_id: int) -> PlanView:
     """Return the plan of a card, with what can be had instead."""
     return _plan(card_id)
-
-
-act(blueprint, "post", "choices", "ChoiceIn", choosing.choose_piece)
-act(blueprint, "post", "plan", ChangeIn, choosing.take_plan)
-act(blueprint, "put", "forbidden", "ForbidIn", choosing.forbid_piece)
-act(blueprint, "put", "opened-too", "OpenTooIn", choosing.open_too)
-act(blueprint, "put", "variant", "VariantIn", choosing.set_variant)
 
 
 @read_off(Answered, without=("diameter_nm", "days"))

@@ -7,22 +7,15 @@ from pydantic import Field
 
 from plimb.actions import readings, shims
 from plimb.actions.readings import NextTry
+from plimb.actions.said import Sent, Text
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import Tried
 from plimb.core.measure.limits import Verdict
-from plimb.web.cards import act
 from plimb.web.request import at_hand
 from plimb.web.valves import TryOut
-from plimb.web.wire import Answer, Sent, Text, answer_of, listed
+from plimb.web.wire import Answer, answer_of
 
 blueprint = APIBlueprint("readings", __name__, url_prefix="/api")
-
-
-act(blueprint, "post", "gaps", "GapIn", readings.write_down_gap)
-act(
-    blueprint, "post", "kept", "KeptIn", readings.keep_odd_reading,
-    slips=listed(Text, 20),
-)  # fmt: skip
 
 
 class UnderstandIn(Sent):

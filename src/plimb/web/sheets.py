@@ -1,19 +1,19 @@
 """Sheets over the wire: looked at, signed, added to, checked; cards out and in as files."""
 
-from datetime import date
 from typing import Annotated
 
 from apiflask import APIBlueprint
 from flask import Response, request
 from pydantic import Field
 
-from plimb.actions import billing, sealing, signing, transfer
+from plimb.actions import billing, card_document, sealing, signing, transfer
 from plimb.actions.card_view import CardView
+from plimb.actions.said import Key, Long, Sent, sent_to
 from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
-from plimb.web.cards import CardOut, Who, act, card_as_it_stands
+from plimb.web.cards import CardOut, Who, card_as_it_stands
 from plimb.web.once import once
 from plimb.web.request import at_hand, csv_answer, file_answer, now
-from plimb.web.wire import Answer, Key, Sent, answer_of, read_off, sent_to
+from plimb.web.wire import Answer, answer_of, read_off
 
 blueprint = APIBlueprint("sheets", __name__, url_prefix="/api")
 
@@ -46,22 +46,6 @@ def _sheet(card_id: int) -> Sheet:
 def get_sheet(card_id: int) -> Sheet:
     """Return the sheet of a card as it stands."""
     return _sheet(card_id)
-
-
-Long = Annotated[str, Field(max_length=2000)]
-Day = Annotated[date | None, Field(strict=False)]
-"""A day as ISO 8601."""
-
-act(
-    blueprint,
-    "post",
-    "signature",
-    "SignatureIn",
-    signing.sign_card,
-    remarks=Long,
-    next_on=Day,
-    signed_by=Who,
-)
 
 
 @blueprint.post("/cards/<int:card_id>/amendments")
@@ -113,7 +97,7 @@ def check_pdf(card_id: int) -> dict[str, object]:
 
 def _checked(card_id: int, fingerprint: str) -> FingerprintOut:
     with at_hand().reading() as session:
-        says = transfer.check_fingerprint(session, card_id, fingerprint)
+        says = card_document.check_fingerprint(session, card_id, fingerprint)
     return FingerprintOut(fingerprint=fingerprint, says=says)
 
 

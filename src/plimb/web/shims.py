@@ -4,20 +4,14 @@ from zlib import crc32
 
 from apiflask import APIBlueprint
 
-from plimb.actions import shims
+from plimb.actions.said import Sent, Text
 from plimb.core.errors import NotReady
 from plimb.core.lengths import mm
-from plimb.web.cards import act, card_as_it_stands
+from plimb.web.cards import card_as_it_stands
 from plimb.web.request import bench
-from plimb.web.wire import Answer, Sent, Short, Text
+from plimb.web.wire import Answer
 
 blueprint = APIBlueprint("shims", __name__, url_prefix="/api")
-
-
-act(blueprint, "post", "pieces", "PieceIn", shims.write_down_shim)
-act(blueprint, "put", "recalled", "RecallIn", shims.recall_shim, text=Short)
-act(blueprint, "put", "trust", "TrustIn", shims.answer_for_shim)
-act(blueprint, "put", "instrument", "ZeroIn", shims.check_zero, zero=Short)
 
 
 class ReadingsOut(Answer):

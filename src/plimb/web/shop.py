@@ -18,6 +18,7 @@ from plimb.actions.bench import (
     Unreadable,
     read_shop,
 )
+from plimb.actions.said import Sent, Short, Text, sent_to
 from plimb.core.errors import BadValue
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit, parse_length
@@ -27,7 +28,8 @@ from plimb.web.cards import BladeSetOut
 from plimb.web.drawings import DrawingOut
 from plimb.web.once import once
 from plimb.web.request import at_hand, file_answer, now
-from plimb.web.wire import Answer, Sent, Short, Text, answer_of, off, read_off, sent_to
+from plimb.web.rights import before_who, owners_only
+from plimb.web.wire import Answer, answer_of, off, read_off
 
 blueprint = APIBlueprint("shop", __name__, url_prefix="/api")
 
@@ -78,6 +80,7 @@ class HealthOut(Answer):
 
 @blueprint.get("/health")
 @blueprint.output(HealthOut)
+@before_who
 def health() -> HealthOut:
     """Say whether the server answers and its record can be read."""
     with at_hand().reading() as session:
@@ -238,6 +241,7 @@ def get_rows(card_id: int) -> Response:
 @blueprint.put("/shop/closing")
 @blueprint.input(sent_to("ShopClosingIn", shop.set_closing))
 @blueprint.output(ShopOut)
+@owners_only
 def set_closing(json_data: Sent) -> ShopView:
     """Set how many turns by hand this shop makes, and the unit of its wrench."""
     shop.set_closing(at_hand(), **json_data.said())

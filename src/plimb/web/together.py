@@ -2,11 +2,10 @@
 
 from apiflask import APIBlueprint
 
-from plimb.actions.together import CardTogether, Together, read_together, take_together
+from plimb.actions.together import CardTogether, Together, read_together
 from plimb.core.plan.result import Move, OrderLine
-from plimb.web.cards import act
 from plimb.web.request import at_hand
-from plimb.web.wire import Answer, ChangeIn, read_off
+from plimb.web.wire import Answer, read_off
 
 blueprint = APIBlueprint("together", __name__, url_prefix="/api")
 
@@ -42,6 +41,3 @@ class TogetherOut(Answer):
 def get_together() -> Together:
     """Return the plan of all open cards that wait for pieces."""
     return read_together(at_hand())
-
-
-act(blueprint, "post", "plan/together", ChangeIn, take_together)

@@ -17,6 +17,7 @@ from plimb.actions.notebook import (
     read_notebook,
     take_back_check,
 )
+from plimb.actions.said import Sent, Skipped, sent_to
 from plimb.actions.years import history_json
 from plimb.actions.years_page import Band, Dot, PastCheck, ValveYears, YearsView, read_years
 from plimb.core.wear.evenness import Apart, Evenness
@@ -25,8 +26,9 @@ from plimb.web.cards import Who
 from plimb.web.drawings import DrawingOut
 from plimb.web.once import once
 from plimb.web.request import at_hand, csv_answer, file_answer, now
+from plimb.web.rights import before_who, owners_only
 from plimb.web.shop import DueOut
-from plimb.web.wire import Answer, Sent, Skipped, answer_of, read_off, sent_to
+from plimb.web.wire import Answer, answer_of, read_off
 
 CALENDAR = "text/calendar"
 
@@ -163,6 +165,7 @@ def get_calendar() -> CalendarOut:
 
 @blueprint.post("/calendar")
 @blueprint.output(CalendarOut)
+@owners_only
 def new_calendar() -> CalendarOut:
     """Give the calendar a new address; the one before it leads nowhere any more."""
     return CalendarOut(path=f"/api/calendar/{new_calendar_address(at_hand(), now=now())}.ics")
@@ -170,6 +173,7 @@ def new_calendar() -> CalendarOut:
 
 @blueprint.get("/calendar/<secret>.ics")
 @blueprint.doc(hide=True)
+@before_who
 def read_calendar(secret: str) -> Response:
     """Return the calendar for whoever has its secret, signed in or not."""
     return file_answer(calendar_at(at_hand(), secret, now()), CALENDAR, "due.ics", keep=False)

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Open cards that wait for their pieces, planned at once over the one drawer. */
   import { type Schemas, answer, api, newKey } from "../../api/client";
-  import { actsOn } from "../../api/acts";
+  import { act, send } from "../../api/acts";
   import { Button, Notice, PlaceFrame } from "../../kit";
   import { Attempt } from "../../state/attempt.svelte";
   import { preferences } from "../../state/preferences.svelte";
@@ -21,8 +21,8 @@
   }
   async function take(share: Share): Promise<void> {
     busy = true;
-    const send = actsOn(share.card_id).takeTogether();
-    if (await taking.at(() => answer(send(share.version, newKey())))) done = [...done, share.label];
+    const taken = send(share.card_id, act("take-shared-plan", {}), share.version, newKey());
+    if (await taking.at(() => answer(taken))) done = [...done, share.label];
     await load();
     busy = false;
   }

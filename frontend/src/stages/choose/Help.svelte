@@ -1,5 +1,6 @@
 <script lang="ts">
   /** One thing that would make a proof likelier to pass, with the tap that does it if one does. */
+  import { act } from "../../api/acts";
   import type { Plan } from "../../api/client";
   import { Button } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
@@ -11,8 +12,7 @@
   <p class="min-w-48 flex-1 text-note leading-5">{help.sentence}</p>
   {#if help.kind === "open-too" && !job.signed}
     <Button
-      onclick={() =>
-        void job.act(job.acts.openToo({ valve: help.valve, opened: true }), help.valve)}
+      onclick={() => void job.act(act("open-too", { valve: help.valve, opened: true }), help.valve)}
       >Open {help.valve}</Button
     >
   {/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Choose: the piece for the valve in hand, out of the plan for the whole engine. */
+  import { act } from "../../api/acts";
   import { preferences } from "../../state/preferences.svelte";
   import { untrack } from "svelte";
   import type { Option } from "../../api/client";
@@ -10,7 +11,7 @@
   import NextStage from "../../card/NextStage.svelte";
   import Lean from "../../card/Lean.svelte";
   import OpenToo from "../../card/OpenToo.svelte";
-  import { leaning } from "../../card/schools";
+  import { leaning } from "../../card/policy";
   import BuyList from "./BuyList.svelte";
   import Help from "./Help.svelte";
   import Ladder from "./Ladder.svelte";
@@ -56,7 +57,7 @@
   let memory = $state("");
   async function recall(): Promise<void> {
     if (!valve) return;
-    if (await card.act(card.acts.recall({ valve: valve.valve, text: memory }), valve.valve))
+    if (await card.act(act("recall", { valve: valve.valve, text: memory }), valve.valve))
       memory = "";
   }
   async function take(): Promise<void> {

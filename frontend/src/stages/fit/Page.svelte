@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Fit: the piece to put in now, what to see to, then what closes the engine. */
+  import { act } from "../../api/acts";
   import { preferences } from "../../state/preferences.svelte";
   import { untrack } from "svelte";
   import { Button, Field, Form, Notice } from "../../kit";
@@ -37,13 +38,13 @@
   async function isIn(anyway = false): Promise<void> {
     if (!step || job.signed) return;
     const valve = step.valve;
-    const piece = job.acts.fit({ valve, fitted: true, measured: measured.trim(), anyway });
+    const piece = act("fit", { valve, fitted: true, measured: measured.trim(), anyway });
     if (!(await job.act(piece, valve))) return;
     const next = job.card?.fit.find((one) => !one.fitted);
     if (next && job.inHand === valve) job.pick(next.valve);
   }
   function notYet(valve: string): void {
-    void job.act(job.acts.fit({ valve, fitted: false, measured: "", anyway: false }), valve);
+    void job.act(act("fit", { valve, fitted: false, measured: "", anyway: false }), valve);
   }
   $effect(() =>
     keys.register([

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The tightening picture: bolts as they lie, the one to turn now, how hard, and what follows. */
+  import { act } from "../../api/acts";
   import type { Schemas } from "../../api/client";
   import { answer, api, Refusal } from "../../api/client";
   import { Button, Dialog, Field, Form, Notice, Select } from "../../kit";
@@ -33,7 +34,7 @@
     });
     void groups.edit(
       (all) => all.map((one) => (one.name === name ? turnedBy(one) : one)),
-      (all) => job.acts.turned({ name, turned: all.find((one) => one.name === name)?.turned ?? 0 }),
+      (all) => act("tighten", { name, turned: all.find((one) => one.name === name)?.turned ?? 0 }),
     );
   }
 
@@ -74,11 +75,11 @@
     if (open) void [torque, unit, thread, look()];
   });
 
-  function places(): number[][] {
+  function places(): [number, number][] {
     const part = tray.find((one) => one.name === from);
-    if (part) return part.pockets.map((one) => [one.x, one.y]);
+    if (part) return part.pockets.map((one): [number, number] => [one.x, one.y]);
     const [down, along] = [Math.round(Number(rows)) || 1, Math.round(Number(columns)) || 1];
-    return Array.from({ length: down * along }, (_, n) => [
+    return Array.from({ length: down * along }, (_, n): [number, number] => [
       ((n % along) + 0.5) / along,
       (Math.floor(n / along) + 0.5) / down,
     ]);
@@ -92,7 +93,7 @@
       : null;
     const title = tray.some((one) => one.name === from) ? from : name;
     const bolts = { name: title, places: places(), torque, unit, thread, order: null, numbers };
-    if (await job.act(job.acts.bolts(bolts))) {
+    if (await job.act(act("bolts", bolts))) {
       chosen = title.trim();
       open = false;
     }

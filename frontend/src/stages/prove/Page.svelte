@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Prove: turned by hand, measured again, held against what was expected, and explained. */
+  import { act } from "../../api/acts";
   import { Button, Field } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import { route } from "../../state/route.svelte";
@@ -23,7 +24,7 @@
   function turn(): void {
     void turned.edit(
       (turns) => turns + 1,
-      (turns) => job.acts.turns({ turns }),
+      (turns) => act("turn-by-hand", { turns }),
     );
   }
   const wanted = $derived(card?.hand_turns_wanted ?? 2);
@@ -59,7 +60,7 @@
   );
   async function again(): Promise<void> {
     const why = reason.trim() || proposed || "To be sure";
-    if (await job.act(job.acts.round({ reason: why }))) route.go(`/cards/${job.id}/read`);
+    if (await job.act(act("next-round", { reason: why }))) route.go(`/cards/${job.id}/read`);
   }
 </script>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Read: how to get at the shims, and what came out of each valve. */
+  import { act } from "../../api/acts";
   import type { Refusal } from "../../api/client";
   import { preferences } from "../../state/preferences.svelte";
   import { Button, Field, Form, Pair, Select } from "../../kit";
@@ -24,11 +25,11 @@
   const instruments = $derived(shopState.shop?.instruments ?? []);
   const zero = new Draft(() => job.card?.zero?.mm ?? "");
   async function checkZero(instrument_id: number | null): Promise<void> {
-    await zero.save((shows) => job.act(job.acts.zero({ instrument_id, zero: shows })));
+    await zero.save((shows) => job.act(act("zero", { instrument_id, zero: shows })));
   }
   /** Answer which thickness counts where marking and micrometer disagree; then the next valve. */
   function trust(valve: string, counts: "measured" | "marked"): void {
-    void job.actAndGoOn(valve, job.acts.trust({ valve, trust: counts }));
+    void job.actAndGoOn(valve, act("trust", { valve, trust: counts }));
   }
 
   const stream = new Instrument((reading) => {

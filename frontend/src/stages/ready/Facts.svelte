@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Why, at what run, by whom, with what, and what kind of job: put right where that was wrong. */
+  import { act } from "../../api/acts";
   import kinds from "../../api/kinds.json";
   import { Button, Field, Form, Select } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
@@ -43,7 +44,7 @@
 
   async function correct(): Promise<void> {
     if (!card) return;
-    const facts = job.acts.facts({
+    const facts = act("correct", {
       reason: typed.reason,
       opened_by: typed.who,
       distance: typed.distance.trim() || null,
@@ -55,7 +56,7 @@
     if (typed.kind !== card.kind || (one && typed.by)) {
       const { valve, by, wider } = typed;
       const amount = one ? { valve, by, wider, unit: preferences.unit } : null;
-      if (!(await job.act(job.acts.kind({ kind: typed.kind, amount })))) return;
+      if (!(await job.act(act("kind", { kind: typed.kind, amount })))) return;
     }
     open = false;
   }
@@ -98,7 +99,7 @@
       />
       {#snippet foot()}
         <Button kind="now" type="submit">Put it right</Button>
-        <Button onclick={() => void job.act(job.acts.putAway({ away: true }))}
+        <Button onclick={() => void job.act(act("put-away", { away: true }))}
           >Opened by mistake: put it away</Button
         >
       {/snippet}
@@ -115,7 +116,7 @@
         ]}
         onchange={(id) =>
           void job.act(
-            job.acts.method({
+            act("method", {
               method: card.turning.method === "lobe" ? "lobe" : "marks",
               blade_set_id: id === "" ? null : Number(id),
             }),
@@ -133,7 +134,7 @@
           })),
         ]}
         onchange={(id) =>
-          void job.act(job.acts.measuredWith({ instrument_id: id === "" ? null : Number(id) }))}
+          void job.act(act("instrument", { instrument_id: id === "" ? null : Number(id) }))}
       />
     </div>
   {/if}

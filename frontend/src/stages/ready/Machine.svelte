@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Whose machine it is and what is to be known of it: entered once, there on the next card. */
+  import { act } from "../../api/acts";
   import { Button, Field, Form, Select } from "../../kit";
   import type { Schemas } from "../../api/client";
   import type { CardState } from "../../card/card.svelte";
@@ -27,7 +28,7 @@
 
   async function save(): Promise<void> {
     await draft.save(({ interval, ...rest }) =>
-      job.act(job.acts.machine({ ...rest, interval: interval.trim() || null })),
+      job.act(act("machine", { ...rest, interval: interval.trim() || null })),
     );
   }
 </script>

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Ready: cold, safe, and a tray with a pocket for every bolt. */
+  import { act } from "../../api/acts";
   import { Button, Field, Form } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
   import Checklist from "../../card/Checklist.svelte";
@@ -28,7 +29,7 @@
   const left = $derived(card?.safety.filter((item) => !item.done).length ?? 0);
 
   async function note(): Promise<void> {
-    const cold = job.acts.cold({
+    const cold = act("conditions", {
       rested_hours: rested.value.trim() || null,
       temperature_c: temperature.value.trim() || null,
       reason: reason.value,

@@ -2,7 +2,7 @@
   /** What the hands need: tools for this engine, job and way of turning; parts it wants renewed. */
   import { Button, Cross, Field, Form } from "../../kit";
   import { untrack } from "svelte";
-  import type { Send } from "../../api/acts";
+  import { type Act, act } from "../../api/acts";
   import type { Schemas } from "../../api/client";
   import type { CardState } from "../../card/card.svelte";
   import { Edits } from "../../card/edits.svelte";
@@ -19,8 +19,8 @@
     untrack(() => job),
     () => job.card?.machine.parts ?? [],
   );
-  const sendTools = (tools: readonly string[]): Send => job.acts.tools({ tools: [...tools] });
-  const sendParts = (parts: readonly Part[]): Send => job.acts.parts({ parts: [...parts] });
+  const sendTools = (tools: readonly string[]): Act => act("tools", { tools: [...tools] });
+  const sendParts = (parts: readonly Part[]): Act => act("parts", { parts: [...parts] });
   const own = $derived(tools.value);
   const parts = $derived(renewed.value);
   let tool = $state("");

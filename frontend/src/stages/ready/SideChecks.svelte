@@ -1,5 +1,6 @@
 <script lang="ts">
   /** What is looked at besides the gaps: symptoms, compression and leak-down, plugs, chain, seals. */
+  import { act } from "../../api/acts";
   import { Button, Details, Field, Form, Pair } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
   import { Draft } from "../../state/draft.svelte";
@@ -59,10 +60,10 @@
     draft.value = { ...draft.value, cylinders };
   }
   async function save(): Promise<void> {
-    await draft.save((checks) => job.act(job.acts.checks({ checks })));
+    await draft.save((checks) => job.act(act("side-checks", { checks })));
   }
   async function saveSymptoms(): Promise<void> {
-    await symptoms.save((text) => job.act(job.acts.symptoms({ text })));
+    await symptoms.save((text) => job.act(act("symptoms", { text })));
   }
   const WORDS = [
     { key: "plugs", says: "Plugs" },

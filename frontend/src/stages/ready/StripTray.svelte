@@ -7,7 +7,7 @@
   import { Button, Field, Form, Pair } from "../../kit";
   import { whole } from "../../kit/numbers";
   import { untrack } from "svelte";
-  import type { Send } from "../../api/acts";
+  import { type Act, act } from "../../api/acts";
   import type { CardState } from "../../card/card.svelte";
   import { Edits } from "../../card/edits.svelte";
 
@@ -24,7 +24,7 @@
     untrack(() => job),
     () => (job.card?.tray ?? []) as Part[],
   );
-  const send = (parts: readonly Part[]): Send => job.acts.tray({ parts: [...parts] });
+  const send = (parts: readonly Part[]): Act => act("tray", { parts: [...parts] });
   const parts = $derived(tray.value);
   const shown = $derived(
     parts

@@ -2,7 +2,7 @@
   /** What was used besides the pieces, for the bill; parts the engine wants renewed are offered. */
   import { Button, Cross, Details, Field, Form } from "../../kit";
   import { untrack } from "svelte";
-  import type { Send } from "../../api/acts";
+  import { type Act, act } from "../../api/acts";
   import type { Schemas } from "../../api/client";
   import type { CardState } from "../../card/card.svelte";
   import { Edits } from "../../card/edits.svelte";
@@ -14,7 +14,7 @@
     untrack(() => job),
     () => job.card?.bill ?? [],
   );
-  const send = (lines: readonly Line[]): Send => job.acts.bill({ lines: [...lines] });
+  const send = (lines: readonly Line[]): Act => act("bill", { lines: [...lines] });
   const lines = $derived(bill.value);
   const offered = $derived(
     (job.card?.machine.parts ?? []).filter((part) => !lines.some((one) => one.what === part.what)),

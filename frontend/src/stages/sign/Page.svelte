@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Sign: the sheet as it will be printed, and the name under it. */
+  import { act } from "../../api/acts";
   import { untrack } from "svelte";
   import { Button, Field, Form } from "../../kit";
   import { people } from "../../state/people.svelte";
@@ -45,7 +46,7 @@
   async function sign(): Promise<void> {
     if (!people.here) preferences.setName(name.trim());
     await card.act(
-      card.acts.sign({
+      act("sign", {
         signed_by: people.name(name),
         remarks: remarks.value,
         next_distance: next.value.trim() || null,

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Turn: the fewest stops, and at each the two proofs to look for. */
+  import { act } from "../../api/acts";
   import type { Schemas } from "../../api/client";
   import { Button, Pair } from "../../kit";
   import { route } from "../../state/route.svelte";
@@ -80,7 +81,7 @@
         { value: "lobe", label: "by the lobe" },
       ]}
       onchange={(method) =>
-        void job.act(job.acts.method({ method, blade_set_id: card.blade_set?.id ?? null }))}
+        void job.act(act("method", { method, blade_set_id: card.blade_set?.id ?? null }))}
     />
   {/if}
   <ol class="flex flex-col">

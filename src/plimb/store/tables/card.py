@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from datetime import date, datetime
 from decimal import Decimal
+from typing import Any
 
 from sqlalchemy import JSON, ForeignKey, UniqueConstraint, text
 from sqlalchemy.orm import Mapped, mapped_column, relationship
@@ -141,9 +142,11 @@ class RoundRow(Base):
 
 
 class EventRow(Base):
-    """One action on a card, with the key its sender gave it: sent twice, it is done once.
+    """One act on a card, with the key its sender gave it: sent twice, it is done once.
 
-    `digest` is of all that was said with it: the same key with something else is refused.
+    `kind` and `payload`, what was said with it, are data: words are made of them when they are
+    read. `said` is the text that an earlier version wrote instead, or that stood in a file,
+    else empty; it is only shown, and goes into the card's file as it is.
     """
 
     __tablename__ = "card_event"
@@ -152,6 +155,7 @@ class EventRow(Base):
     card_id: Mapped[int] = mapped_column(ForeignKey("card.id"), index=True)
     version: Mapped[int]
     key: Mapped[str]
-    action: Mapped[str]
+    said: Mapped[str]
     recorded_at: Mapped[datetime]
-    digest: Mapped[str | None]
+    kind: Mapped[str | None]
+    payload: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))

@@ -1,9 +1,9 @@
 /** The schools of the trade, as the shop chooses between them. */
-import type { School } from "../api/client";
+import type { Policy } from "../api/client";
 import { type Items, named } from "../kit/items";
 
 /** What a card leans to: what each habit is called, and what it is chosen from. */
-export const HABITS: Record<keyof School, { label: string; items: Items<string> }> = {
+export const HABITS: Record<keyof Policy, { label: string; items: Items<string> }> = {
   aim: {
     label: "Aim at",
     items: [
@@ -52,12 +52,12 @@ export const HABITS: Record<keyof School, { label: string; items: Items<string> 
 };
 
 /** What a card holds to in one habit. */
-export function heldTo(card: School, habit: keyof School): string {
+export function heldTo(card: Policy, habit: keyof Policy): string {
   return habit === "reuse" ? (card.reuse ? "yes" : "no") : card[habit];
 }
 
 /** The same in words. */
-export function leaning(card: School, habit: keyof School): string {
+export function leaning(card: Policy, habit: keyof Policy): string {
   const held = heldTo(card, habit);
   return named(HABITS[habit].items).find((one) => one.value === held)?.label ?? held;
 }
