@@ -7,8 +7,10 @@ BIN := .venv/bin
 export UV_COMPILE_BYTECODE = 1
 export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD = 1
 
-FRONT := $(shell find frontend/src frontend/public docs/handbook frontend/index.html frontend/vite.config.ts -type f 2>/dev/null)
+FRONT := $(shell find frontend/src frontend/public docs/handbook frontend/index.html frontend/vite.config.ts -type f ! -path "*/answers/*" ! -name schema.d.ts 2>/dev/null)
 APP := src/plimb/web/app/index.html
+API := frontend/src/api
+PRODUCT := $(shell find src/plimb -name '*.py' -o -name '*.json' -path '*demo*' 2>/dev/null)
 
 .PHONY: help
 help: ## List the targets
@@ -24,7 +26,7 @@ serve: .venv/.run $(APP) ## The same with the shop's own record, empty at first
 	@PLIMB_PORT=$(PORT) $(BIN)/plimb serve
 
 .PHONY: test
-test: .venv/.dev $(APP) chromium ## Set up what the tests need and run them all
+test: .venv/.dev $(APP) $(API)/answers/.done chromium ## Set up what the tests need and run them all
 	@echo "plimb: testing the front end's parts"
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent test
 	@echo "plimb: testing core, record, API, command line and the interface in a browser"
@@ -35,16 +37,13 @@ test-long: .venv/.dev $(APP) ## The same with every simulation whole: 2,000 engi
 	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --ignore tests/browser --timeout 7200
 
 .PHONY: check
-check: .venv/.dev frontend/node_modules/.done ## Lint, types, layers, generated files
+check: .venv/.dev frontend/node_modules/.done $(API)/schema.d.ts $(API)/answers/.done ## Lint, types, layers, generated files
 	@$(BIN)/ruff check src tests scripts
 	@$(BIN)/ruff format --check src tests scripts
 	@$(BIN)/mypy
 	@$(BIN)/lint-imports
-	@$(BIN)/python scripts/openapi.py --check
-	@$(BIN)/python scripts/schemas.py --check
-	@$(BIN)/python scripts/kinds.py --check
-	@$(BIN)/python scripts/house.py --check
-	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent types:check
+	@$(BIN)/python scripts/generate.py --check
+	@$(BIN)/python scripts/sizes.py
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent check
 
 .PHONY: fmt
@@ -52,11 +51,9 @@ fmt: .venv/.dev frontend/node_modules/.done ## Write everything in the house's f
 	@$(BIN)/ruff check --fix -q src tests scripts; $(BIN)/ruff format -q src tests scripts
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent fmt
 
-.PHONY: types
-types: .venv/.dev frontend/node_modules/.done ## Write the OpenAPI document and the front end's types
-	@$(BIN)/python scripts/openapi.py
-	@$(BIN)/python scripts/kinds.py
-	@$(BIN)/python scripts/answers.py
+.PHONY: generate
+generate: .venv/.dev frontend/node_modules/.done ## Write all that is generated: contracts, documents, types, answers
+	@$(BIN)/python scripts/generate.py
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent types
 
 .PHONY: dist
@@ -112,6 +109,18 @@ frontend/node_modules/.done: frontend/package-lock.json | .venv/.run
 		{ echo "plimb: the front end's parts could not be installed; check that the npm registry can be reached." >&2; exit 1; }
 	@touch $@
 
-$(APP): frontend/node_modules/.done $(FRONT)
+$(API)/kinds.json: scripts/generate.py $(PRODUCT) | .venv/.run
+	@$(BIN)/python scripts/generate.py --built
+	@touch $@
+
+$(API)/schema.d.ts: $(API)/openapi.json frontend/node_modules/.done
+	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent types
+	@touch $@
+
+$(API)/answers/.done: scripts/generate.py $(PRODUCT) | .venv/.run
+	@$(BIN)/python scripts/generate.py --tried
+	@touch $@
+
+$(APP): frontend/node_modules/.done $(API)/kinds.json $(FRONT)
 	@echo "plimb: building the front end"
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent build -- --logLevel error

@@ -12,7 +12,7 @@ from plimb.actions.fitting import fit_piece
 from plimb.actions.planning import read_plan
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import recall_shim, write_down_shim
-from plimb.actions.shop import save_blade_set, set_closing
+from plimb.actions.shop import change_settings, save_blade_set
 from plimb.actions.signing import sign_card
 from plimb.actions.taking_back import take_back
 from plimb.actions.transfer import import_card
@@ -204,7 +204,7 @@ def test_a_valve_on_its_limit_is_looked_at_where_its_camshaft_is_out_anyway(job)
     assert "close to its limit (50 % sure)" in state.reason
     job.act(write_down_gap, valve="EX L", purpose="found", text="22", unit=Unit.MM, reason="Again")
     assert not job.view.status.valves["EX L"].opens  # its camshaft stays in
-    set_closing(job.database, hand_turns=2, wrench=TorqueUnit.NM, sure=50)
+    change_settings(job.database, hand_turns=2, wrench=TorqueUnit.NM, sure=50)
     assert not job.view.status.valves["IN R"].opens  # half a chance is sure enough here
 
 
@@ -296,29 +296,29 @@ def test_a_hand_of_its_own_counts_in_every_chance_and_on_the_bench(job):
 
     usual = said()
     closing = {"hand_turns": 2, "wrench": TorqueUnit.NM}
-    set_closing(job.database, **closing, hand="0.012")
+    change_settings(job.database, **closing, hand_nm="0.012")
     coarse = said()
     assert coarse[0] < usual[0]
     assert any(coarse[1][one] < usual[1][one] for one in usual[1] if usual[1][one])
     assert coarse[2] <= usual[2]
-    set_closing(job.database, **closing, hand="0.004")
+    change_settings(job.database, **closing, hand_nm="0.004")
     assert said() == usual  # the usual hand, said
-    set_closing(job.database, **closing)
+    change_settings(job.database, **closing)
     assert said() == usual
     for wrong in ("0.0005", "0.05", "much"):
         with pytest.raises(BadValue):
-            set_closing(job.database, **closing, hand=wrong)
+            change_settings(job.database, **closing, hand_nm=wrong)
 
 
 def test_the_shops_own_figures_reach_the_plan(job):
-    set_closing(job.database, hand_turns=2, wrench=TorqueUnit.NM, round_cost="0", sure=60)
+    change_settings(job.database, hand_turns=2, wrench=TorqueUnit.NM, round_cost="0", sure=60)
     apart(job)
     job.act(set_policy, aim=Aim.LOOSE, rounding=Rounding.NEAREST, act=WhichToSet.OUT,
             trust=Trust.MEASURED, reuse=True)  # fmt: skip
     assert plan_of(job).plan.sure_at == 0.6
     for wrong in ({"sure": 20}, {"round_cost": "much"}):
         with pytest.raises(BadValue):
-            set_closing(job.database, **{"hand_turns": 2, "wrench": TorqueUnit.NM, **wrong})
+            change_settings(job.database, **{"hand_turns": 2, "wrench": TorqueUnit.NM, **wrong})
 
 
 def test_a_shim_struck_out_is_in_no_valve_and_what_it_made_way_for_is_in_again(job):

@@ -4,7 +4,7 @@ import sqlite3
 
 from playwright.sync_api import expect
 
-from plimb.actions.shop import set_closing
+from plimb.actions.shop import change_settings
 
 
 def test_a_copy_is_made_and_put_back_from_the_screen(open_page, school, no_barriers):
@@ -25,7 +25,7 @@ def test_a_copy_is_made_and_put_back_from_the_screen(open_page, school, no_barri
     expect(page.get_by_text("Saved.")).to_be_visible()
     no_barriers(page, "shop with copies")
 
-    set_closing(school, name="A slip of the hand")
+    change_settings(school, name="A slip of the hand")
     page.get_by_role("button", name="Put back the copy").click()
     expect(page.get_by_text("is gone from every screen")).to_be_visible()
     no_barriers(page, "put a copy back")

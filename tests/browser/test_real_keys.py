@@ -236,8 +236,11 @@ def test_the_shop_is_named_and_what_was_not_touched_stays(open_page, database):
     page.locator("form", has=turns).get_by_role("button", name="Save").click()
     until(
         page,
-        "/api/shop",
-        "(said) => said.name === 'Kestrel Lane' && said.hand_turns === 6 && said.sure === 90",
+        "/api/settings",
+        """({ settings }) => {
+            const at = (name) => settings.find((one) => one.name === name).value;
+            return at("name") === "Kestrel Lane" && at("hand_turns") === "6" && at("sure") === "90";
+        }""",
     )
     page.goto(f"/cards/{job.card.id}/sign")
     expect(page.locator("article.sheet")).to_contain_text("Kestrel Lane")

@@ -8,7 +8,7 @@ import sys
 import pytest
 
 from plimb.actions.backup import copy_now, put_back
-from plimb.actions.shop import set_closing
+from plimb.actions.shop import change_settings
 from plimb.core.errors import BadValue, RecordGone
 from plimb.store.database import Database
 from plimb.store.held import held
@@ -64,7 +64,7 @@ def test_a_second_one_is_refused_by_whatever_road_it_comes(school, road):
     with held(record, "it is served"):
         other = road(record)
         assert "is open" in refused_elsewhere(other)
-        set_closing(school, name="Written all the same")  # SQLite's own locks are whole
+        change_settings(school, name="Written all the same")  # SQLite's own locks are whole
     assert refused_elsewhere(other) == ""  # let go of, by that road too
 
 
@@ -96,10 +96,10 @@ def moved(record):
 
 @pytest.mark.parametrize("goes", [removed, replaced, moved])
 def test_a_record_that_is_gone_acknowledges_nothing_and_says_so(school, client, goes):
-    assert client.put("/api/shop/closing", json={"name": "Before"}).status_code == 200
+    assert client.patch("/api/settings", json={"name": "Before"}).status_code == 200
     goes(school.path)
     for _time in range(2):
-        refused = client.put("/api/shop/closing", json={"name": "After"})
+        refused = client.patch("/api/settings", json={"name": "After"})
         assert (refused.status_code, refused.json["code"]) == (503, "record_gone")
         assert "Stop Plimb" in refused.json["sentence"]
     assert client.get("/api/shop").json["code"] == "record_gone"

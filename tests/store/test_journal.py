@@ -8,9 +8,8 @@ import pytest
 
 from plimb.actions.checking import check_record, faults_in
 from plimb.actions.readings import write_down_gap
-from plimb.actions.shop import set_closing
+from plimb.actions.shop import change_settings
 from plimb.actions.signing import sign_card
-from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import Unit
 from plimb.store.cards import get_card
 from plimb.store.database import Database
@@ -105,7 +104,7 @@ def test_what_lists_show_is_looked_at_though_the_journal_leaves_it_out(school, p
         ("DELETE FROM entry WHERE id = 20", "journal is broken before entry 21"),
         ("DELETE FROM entry WHERE id > 60", "line(s) were written past Plimb"),
         ("DELETE FROM gap_reading WHERE id = 3", "line 3 of gap_reading was taken out past Plimb"),
-        ("UPDATE shop SET name = 'Another'", "line 1 of shop was changed past Plimb (name)"),
+        ("UPDATE setting SET value = 'x'", "line 1 of setting was changed past Plimb (value)"),
         ("UPDATE change SET new = '{' WHERE id = 9", "of the journal was changed"),
         ("DELETE FROM seal", "card 1 is signed, and was not sealed"),
         ("UPDATE seal SET signature = 'A' || substr(signature, 2)", "not under the shop's key"),
@@ -124,7 +123,7 @@ def test_another_program_that_heeds_the_triggers_is_owned_up_to(school):
     raw.commit()
     raw.close()
     assert any("written past Plimb" in one for one in check_record(school.path))
-    set_closing(school, hand_turns=3, wrench=TorqueUnit.NM)
+    change_settings(school, hand_turns=3)
     found = check_record(school.path)
     assert len(found) == 1
     assert "was written past Plimb, by another program" in found[0]
@@ -164,7 +163,8 @@ def test_a_signature_with_the_clock_set_back_is_found(school, seen, hand):
 
 def test_who_and_what_before_and_after_stand_in_the_journal(school):
     with work_of("Oda", NOON):
-        set_closing(school, hand_turns=4, wrench=TorqueUnit.NM)
+        change_settings(school, hand_turns=3)
+        change_settings(school, hand_turns=4)
     with school.reading() as session:
         line = session.connection().exec_driver_sql(
             'SELECT at, who, what, old, new FROM "entry" JOIN change ON entry_id = entry.id '
@@ -173,7 +173,7 @@ def test_who_and_what_before_and_after_stand_in_the_journal(school):
         assert list(faults_in(session)) == []
     assert tuple(line) == (
         "2026-11-24 12:00:00.000000", "Oda", "settings changed",
-        '{"hand_turns":2}', '{"hand_turns":4}',
+        '{"value":"3"}', '{"value":"4"}',
     )  # fmt: skip
 
 

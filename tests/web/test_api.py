@@ -245,13 +245,6 @@ def test_the_document_kept_for_the_front_end_is_the_one_the_server_writes(school
     assert client.get("/api/openapi.json").json == kept
 
 
-@pytest.mark.parametrize("card", [1, 2, 3])
-def test_the_answers_kept_for_the_front_ends_tests_are_the_ones_the_server_gives(client, card):
-    """To write them anew: `python scripts/answers.py`."""
-    kept = json.loads((FRONT / "answers" / f"card-{card}.json").read_text("utf-8"))
-    assert client.get(f"/api/cards/{card}").json == kept
-
-
 def test_the_first_screen_loads_at_most_150_kb_of_script_and_style_compressed(school):
     client = create_app(school).test_client()
     with client.get("/") as answer:

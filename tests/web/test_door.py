@@ -21,7 +21,7 @@ def copies(client):
 
 @pytest.mark.parametrize("headers", ELSEWHERE, ids=str)
 def test_a_page_elsewhere_changes_nothing(client, headers):
-    for place, body in (("/api/copies", None), ("/api/copies/kept", {"days": 1})):
+    for place, body in (("/api/copies", None), ("/api/people", {"name": "x"})):
         answer = client.post(place, json=body, headers=headers, base_url=PLACE)
         assert answer.status_code == 403
         assert "nothing was changed" in answer.get_json()["sentence"]
@@ -60,6 +60,6 @@ def test_a_record_is_for_its_owner_alone(tmp_path):
     assert database.path.stat().st_mode & 0o777 == 0o600
 
 
-def test_an_empty_record_has_the_usual_copies_kept(database):
+def test_an_empty_record_has_no_copies_yet(database):
     answer = create_app(database).test_client().get("/api/copies")
-    assert answer.get_json() == {"copies": [], "kept": {"days": 7, "weeks": 4, "months": 12}}
+    assert answer.get_json() == {"copies": []}

@@ -45,7 +45,7 @@ def open_card(client, key="opened-01"):
 
 
 def settings(client):
-    return client.put("/api/shop/closing", json={"hand_turns": 3, "wrench": "N·m"})
+    return client.patch("/api/settings", json={"hand_turns": 3})
 
 
 def test_whoever_changes_something_is_somebody_and_anybody_may_look(bench):
@@ -73,7 +73,6 @@ def test_settings_people_and_copies_are_the_owners(bench):
         bench.put("/api/people/1/code", json={"code": "taken-over"}),
         bench.put("/api/people/2/role", json={"role": "owner"}),
         bench.post("/api/copies/put-back", json={"name": "x.sqlite3"}),
-        bench.post("/api/copies/kept", json={"days": 1, "weeks": 0, "months": 0}),
         bench.post("/api/keys", json={"name": "x", "public": "A" * 43}),
     ):
         assert (refused.status_code, refused.json["code"]) == (403, "owners_only")
@@ -92,7 +91,7 @@ def test_who_may_is_said_at_every_address(app):
                 (verb,) = rule.methods - {"HEAD", "OPTIONS"}
                 places.add(f"{verb} {rule.rule}")
     assert marked["may"] == {
-        "PUT /api/shop/closing", "POST /api/copies/kept", "POST /api/copies/put-back",
+        "PATCH /api/settings", "POST /api/copies/put-back",
         "POST /api/people", "PUT /api/people/<int:person_id>/role",
         "PUT /api/people/<int:person_id>/gone", "POST /api/keys", "DELETE /api/keys/<int:key_id>",
         "POST /api/calendar",
@@ -210,7 +209,7 @@ def test_a_change_of_every_kind_is_in_the_history_with_what_was_before(bench):
     settings(bench)
     (last, *_rest) = bench.get("/api/history/shop/1").json["happened"]
     assert (last["who"], last["what"]) == ("Oda Ferrin", "settings changed")
-    assert last["changes"] == [{"name": "turns by hand", "was": "2", "now": "3"}]
+    assert last["changes"] == [{"name": "Full turns by hand", "was": "2", "now": "3"}]
     card = bench.get("/api/cards/2").json
     bench.post("/api/cards/2/acts/conditions", json={
         "rested_hours": "15", "temperature_c": "11", "reason": "", "version": card["version"],

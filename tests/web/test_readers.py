@@ -9,7 +9,7 @@ import pytest
 from werkzeug.test import Client
 
 from plimb.actions.backup import copy_now, put_back
-from plimb.actions.shop import set_closing
+from plimb.actions.shop import change_settings
 from plimb.web.application import create_app
 from plimb.web.readers import Readers
 
@@ -45,7 +45,7 @@ def served(school):
 
 def test_what_was_written_is_seen_by_whoever_reads_next(school, served):
     for name in ("One", "Two", "Three"):
-        set_closing(school, name=name)
+        change_settings(school, name=name)
         with ThreadPoolExecutor(4) as pool:
             assert set(pool.map(served.name, range(6))) == {name}
     assert served.itself == []
@@ -58,11 +58,11 @@ def test_what_was_written_is_seen_by_whoever_reads_next(school, served):
 def test_a_copy_put_back_is_what_they_read_from_then_on(school, served):
     before = served.name()
     copy = copy_now(school.path, NOON)
-    set_closing(school, name="Later")
+    change_settings(school, name="Later")
     assert [served.name() for _time in range(3)] == ["Later"] * 3
     put_back(school, copy.name)
     assert [served.name() for _time in range(3)] == [before] * 3
-    set_closing(school, name="Anew")
+    change_settings(school, name="Anew")
     assert [served.name() for _time in range(3)] == ["Anew"] * 3
     assert served.itself == []
 

@@ -1,40 +1,11 @@
-/** The schools of the trade, as the shop chooses between them. */
+/** How a card decides: what each rule is called, and what it is chosen from. */
 import type { Policy } from "../api/client";
+import kinds from "../api/kinds.json";
 import { type Items, named } from "../kit/items";
 
 /** What a card leans to: what each habit is called, and what it is chosen from. */
 export const HABITS: Record<keyof Policy, { label: string; items: Items<string> }> = {
-  aim: {
-    label: "Aim at",
-    items: [
-      {
-        value: "loose",
-        label: "loose end",
-        note: "gaps close with use: longest to the next change",
-      },
-      { value: "middle", label: "middle", note: "equal room both ways" },
-      { value: "tight", label: "tight end", note: "some finger followers: quieter" },
-      { value: "maker", label: "maker’s aim", note: "where the manual gives one, else the middle" },
-      { value: "least", label: "least change", note: "nearest to what is in" },
-    ],
-  },
-  rounding: {
-    label: "Round to",
-    items: [
-      { value: "nearest", label: "nearest size" },
-      { value: "thinner", label: "always thinner" },
-      { value: "thicker", label: "always thicker" },
-      { value: "chance", label: "best chance" },
-    ],
-  },
-  act: {
-    label: "Set which valves",
-    items: [
-      { value: "out", label: "only what is out" },
-      { value: "near", label: "near the tight edge too" },
-      { value: "all", label: "all under a cam that is out" },
-    ],
-  },
+  ...kinds.policy,
   trust: {
     label: "Thickness by",
     items: [

@@ -56,6 +56,13 @@ class Preferences {
     keep(this.card === null ? "unit" : `unit.${BASE}${this.card}`, unit);
   }
 
+  /** Show what the shop shows where nobody has chosen on this screen. */
+  usual(unit: Unit): void {
+    this.shop = unit;
+    if (this.card === null) this.unit = (kept("unit") as Unit | null) ?? unit;
+  }
+
+  private shop: Unit = "mm";
   private card: number | null = null;
 
   /** Show a card in its engine's own unit, or the one it was last looked at in. */
@@ -71,7 +78,7 @@ class Preferences {
     this.card = null;
     this.shims = "mm";
     this.gaps = "mm";
-    this.unit = kept("unit") === "in" ? "in" : "mm";
+    this.unit = (kept("unit") as Unit | null) ?? this.shop;
   }
 
   setLight(light: Light): void {

@@ -1,6 +1,7 @@
 /** The shop as the bench shows it. */
 import { Refusal, type Shop, answer, api } from "../api/client";
 import { HERE } from "./people.svelte";
+import { preferences } from "./preferences.svelte";
 
 class ShopState {
   shop = $state.raw<Shop | null>(null);
@@ -13,6 +14,7 @@ class ShopState {
   async load(): Promise<void> {
     try {
       this.shop = await answer(api.GET("/api/shop"));
+      preferences.usual(this.shop.unit);
       this.refusal = null;
     } catch (error) {
       this.refusal = error as Refusal;

@@ -1,5 +1,6 @@
 """Safe copies of the record: made by hand or each day, looked at, put back."""
 
+import json
 import os
 import shutil
 import sqlite3
@@ -97,10 +98,9 @@ class Kept:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CopiesView:
-    """A record's own copies, the newest first, and how many are kept."""
+    """A record's own copies, the newest first."""
 
     copies: tuple[Copy, ...]
-    kept: Kept
 
 
 BEFORES = 5
@@ -186,6 +186,22 @@ def put_back(database: Database, name: str) -> str:
     return aside.name
 
 
+def _is_others(record: sqlite3.Connection, sure: str) -> bool:
+    """Return whether a record has another shop's name, or engines and no name."""
+    try:
+        names = [json.loads(name) for (name,) in record.execute(_NAME)]
+        return names != [sure] and bool(record.execute("SELECT count(*) FROM engine").fetchone()[0])
+    except sqlite3.DatabaseError:
+        pass
+    try:  # of an earlier schema
+        return any(name != sure for (name,) in record.execute("SELECT name FROM shop"))
+    except sqlite3.DatabaseError:
+        return True
+
+
+_NAME = "SELECT value FROM setting WHERE name = 'name'"
+
+
 def start_anew(record: Path, sure: str) -> None:
     """Throw a record away that is sure to be the demo's.
 
@@ -195,11 +211,8 @@ def start_anew(record: Path, sure: str) -> None:
     with held(record, "the demo is being loaded anew"):
         if record.exists():
             with closing(looking(record)) as look:
-                try:
-                    shops = [name for (name,) in look.execute("SELECT name FROM shop")]
-                except sqlite3.DatabaseError:
-                    shops = ["?"]
-            if any(name != sure for name in shops):
+                is_others = _is_others(look, sure)
+            if is_others:
                 raise BadValue(
                     f"record {record} is not the demo's; it stays. Name another with --database.",
                     field="database",

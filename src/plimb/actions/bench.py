@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session
 from plimb.actions.card_view import NumberedSet
 from plimb.actions.cards import keep_summary
 from plimb.actions.clock import utc_now
+from plimb.actions.settings import settings_of
 from plimb.actions.views import drawn
 from plimb.actions.years import MADE_UP_AT_ONCE, make_up_outlooks
 from plimb.core.engine.engine import Engine
@@ -31,7 +32,7 @@ from plimb.store.database import Database
 from plimb.store.engines import count_engines, engines_like, newest_documents
 from plimb.store.raw import card_as_it_lies, card_numbers
 from plimb.store.rows import value_of
-from plimb.store.shop import core_set, get_shop, list_blade_sets, list_instruments
+from plimb.store.shop import core_set, list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.engine import EngineRow
 from plimb.store.years import (
@@ -143,11 +144,7 @@ class ShopView:
     lost_engines: tuple[str, ...]
     blade_sets: tuple[NumberedSet, ...]
     instruments: tuple[InstrumentLine, ...]
-    hand_turns: int
-    wrench: str
-    round_cost: str | None
-    sure: int
-    hand_nm: int | None
+    unit: Unit
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -185,7 +182,7 @@ def read_shop(database: Database, today: date | None = None) -> ShopView:
     today = today or utc_now().date()
     make_up(database)
     with database.reading() as session:
-        shop = get_shop(session)
+        shop = settings_of(session)
         lines, lost = _engine_lines(session, engines_like(session, "", skip=0, most=PAGE))
         cards, unreadable = _first_cards(session)
         return value_of(

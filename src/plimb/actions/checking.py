@@ -8,6 +8,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from plimb.actions.card_document import fingerprint_of
+from plimb.actions.settings import settings_of
 from plimb.actions.views import read_card, status_of
 from plimb.core.errors import BadValue
 from plimb.core.job.summary import summary_of
@@ -21,7 +22,7 @@ from plimb.store.health import faults_of, looked_at
 from plimb.store.journal import journal_faults
 from plimb.store.seals import seal_faults
 from plimb.store.shims import audit
-from plimb.store.shop import core_set, get_shop, list_blade_sets
+from plimb.store.shop import core_set, list_blade_sets
 from plimb.store.tables.card import CardRow
 
 
@@ -64,7 +65,7 @@ def faults_in(session: Session) -> Iterator[str]:
 def _others(session: Session) -> Iterator[str]:
     """Say what of the shop, its engines and its families cannot be read."""
     reads: list[tuple[str, Callable[[], object]]] = [
-        ("the shop", lambda: get_shop(session).name),
+        ("the shop", lambda: settings_of(session).name),
         *((f"engine {one.id}", partial(parsed_engine, one.revisions[-1].document))
           for one in list_engines(session)),
         *((f"family {one.id}", partial(core_family, one)) for one in families(session)),

@@ -5,6 +5,7 @@ from typing import Any
 from plimb.actions.cards import Distance, OnCard, act, distance_in, hours_in, required
 from plimb.actions.opening import Amount, AmountPart, become
 from plimb.actions.remembering import on_engine
+from plimb.actions.settings import usual_room
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Role
 from plimb.core.engine.machine import Measure
@@ -94,7 +95,7 @@ def enter_spec(on: OnCard, *, side: Side, action: Role, text: str, room: str, un
         BadValue: It cannot be read.
         NotReady: The engine was corrected since the card was opened; that comes first.
     """
-    spec = parse_spec(text, unit, room)
+    spec = parse_spec(text, unit, room or usual_room(on.session, unit))
 
     def enter(document: dict[str, Any]) -> None:
         specs: dict[str, Any] = document["engine"].setdefault("spec", {})

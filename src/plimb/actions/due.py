@@ -6,17 +6,18 @@ from datetime import datetime
 from hashlib import sha256
 
 from plimb.actions.bench import DueLine, read_dated
+from plimb.actions.settings import settings_of
 from plimb.core.errors import NotFound
 from plimb.files.calendar import Entry, calendar_of
 from plimb.store.database import Database
 from plimb.store.keys import key_of
-from plimb.store.shop import get_shop
+from plimb.store.settings import keep_secret, secret_of
 
 
 def due_calendar(database: Database, now: datetime) -> bytes:
     """Return what is due as a calendar file."""
     with database.reading() as session:
-        shop = get_shop(session).name
+        shop = settings_of(session).name
     of = sha256(key_of(database.path).public.encode()).hexdigest()[:12]
     return calendar_of(shop, [_entry(one, of) for one in read_dated(database, now.date())], now)
 
@@ -34,13 +35,14 @@ def _entry(one: DueLine, of: str) -> Entry:
 def calendar_secret(database: Database) -> str | None:
     """Return the secret in the address of the calendar, None where there is none."""
     with database.reading() as session:
-        return get_shop(session).calendar
+        return secret_of(session, "calendar")
 
 
 def new_calendar_address(database: Database, *, now: datetime) -> str:
     """Give the calendar an address of its own; the one before it leads nowhere any more."""
     with database.writing("the calendar's address made anew", now) as session:
-        get_shop(session).calendar = secret = secrets.token_urlsafe(24)
+        secret = secrets.token_urlsafe(24)
+        keep_secret(session, "calendar", secret)
         return secret
 
 

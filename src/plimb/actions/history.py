@@ -9,6 +9,7 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from plimb.actions.acts import act_of
+from plimb.actions.settings import rows, shown_setting
 from plimb.actions.views import engine_of
 from plimb.core.errors import NotFound
 from plimb.core.lengths import show_mm
@@ -19,6 +20,7 @@ from plimb.store.history import Entry, entries, of_card, of_engine, of_piece, of
 from plimb.store.rows import numbered
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
 from plimb.store.tables.shim import ShimRow
+from plimb.store.tables.shop import SettingRow
 
 MOST = 60
 """So many entries are shown at once."""
@@ -58,12 +60,12 @@ class _Read:
     """What is looked up to say what changed: the valves' names, what a line superseded."""
 
     def __init__(self, names: Mapping[str, str], session: Session) -> None:
-        self.names, self._session = names, session
+        self.names, self.session = names, session
 
     def typed_before(self, of: str, line: Mapping[str, Any]) -> str | None:
         """Return what was typed before, where a line supersedes another."""
         number = line.get("supersedes_id")
-        row: Any = self._session.get(_LINES[of], number) if number else None
+        row: Any = self.session.get(_LINES[of], number) if number else None
         return None if row is None else row.typed or "struck out"
 
 
@@ -151,7 +153,7 @@ _CALLED = {
 }  # fmt: skip
 
 
-def _changes(of: str, _row: int, old: str | None, new: str | None, read: _Read) -> Iterator[WasIs]:
+def _changes(of: str, row: int, old: str | None, new: str | None, read: _Read) -> Iterator[WasIs]:
     """Give what one line changed, in words."""
     was, now = json.loads(old or "{}"), json.loads(new or "{}")
     if of in ("card_event", "seal"):
@@ -160,6 +162,9 @@ def _changes(of: str, _row: int, old: str | None, new: str | None, read: _Read) 
         if old is None:
             yield _written(of, now, read)
         return
+    if of == "setting":
+        yield from _setting(row, was, now, read)
+        return
     for name in dict.fromkeys((*was, *now)):
         if name in _UNSAID and name not in _PLAIN.get(of, ()):
             continue
@@ -167,6 +172,19 @@ def _changes(of: str, _row: int, old: str | None, new: str | None, read: _Read) 
             continue  # the whole of what is new
         called = _CALLED.get(name, name.removesuffix("_nm").replace("_", " "))
         yield from _value(called, name, was.get(name), now.get(name), read.names)
+
+
+def _setting(
+    number: int, was: Mapping[str, Any], now: Mapping[str, Any], read: _Read
+) -> Iterator[WasIs]:
+    """Give a setting before and after, by what it is called in Shop."""
+    kept = read.session.get(SettingRow, number)
+    row = None if kept is None else rows().get(kept.name)
+    if kept is not None and row is not None:
+        said = [
+            shown_setting(kept.name, json.loads(one.get("value") or "null")) for one in (was, now)
+        ]
+        yield WasIs(name=row.says, was=said[0] or None, now=said[1] or None)
 
 
 _PURPOSES = {"found": "gap found", "proof": "gap proved"}

@@ -16,6 +16,7 @@ from plimb.actions.cards import (
 )
 from plimb.actions.remembering import remember
 from plimb.actions.said import Brief, inside
+from plimb.actions.settings import settings_of
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.machine import Measure
 from plimb.core.errors import BadValue, NotReady
@@ -27,7 +28,7 @@ from plimb.store.asked import note_done
 from plimb.store.cards import add_card
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
-from plimb.store.shop import get_shop, list_blade_sets, list_instruments
+from plimb.store.shop import list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.shop import BladeSetRow
 
@@ -71,7 +72,7 @@ def open_card(
     run = distance_in(distance, measure or Measure.KM)
     hours_run = hours_in(hours)
     with database.writing("card opened", now) as session:
-        shop, newest = get_shop(session), newest_revision(session, engine_id)
+        shop, newest = settings_of(session), newest_revision(session, engine_id)
         file, engine = parsed_engine(newest.document)
         makers = any(one.spec and one.spec.aim_nm is not None for one in engine.clearances)
         card = add_card(

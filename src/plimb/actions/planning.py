@@ -8,6 +8,7 @@ from decimal import Decimal
 from sqlalchemy.orm import Session
 
 from plimb.actions.custody import left_over, tray_of
+from plimb.actions.settings import settings_of
 from plimb.actions.shims import clearance_family
 from plimb.actions.stock import kinds_of, stocks, stocks_unknown
 from plimb.actions.views import engine_of, school_of, status_of
@@ -30,7 +31,7 @@ from plimb.store.families import core_family, families
 from plimb.store.orders import Order, list_orders, on_order_for
 from plimb.store.readings import standing
 from plimb.store.shims import shims_at, shims_in, sound_in_drawer
-from plimb.store.shop import core_set, get_shop
+from plimb.store.shop import core_set
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.shim import ShimFamilyRow, ShimRow
 
@@ -128,7 +129,7 @@ def request_of(
     `shelf` are the pieces that lie for every card; where none are given, the sound ones of the
     drawer.
     """
-    known, shop = families(session), get_shop(session)
+    known, shop = families(session), settings_of(session)
     trust = card.trust
     rows, pins, engine = [], {}, engine_of(card)
     remembered = known_from_before(session, card, status)
@@ -174,12 +175,12 @@ def request_of(
     )
 
 
-def _policy(card: CardRow, status: JobStatus, school: School, round_cost: str | None) -> Policy:
+def _policy(card: CardRow, status: JobStatus, school: School, round_cost: Decimal | None) -> Policy:
     return Policy(
         school=school,
         act=status.around.kind.sets or card.act,
         reuse=card.reuse,
-        round_cost=None if round_cost is None else Decimal(round_cost),
+        round_cost=round_cost,
     )
 
 

@@ -1,27 +1,24 @@
 """What is done to the shop itself: its name, its feeler sets, its instruments, its habits."""
 
-from collections.abc import Callable
 from dataclasses import replace
+from enum import Enum
 from typing import Any
 
 from plimb.actions.backup import Kept
 from plimb.actions.cards import keep_summary, required
-from plimb.actions.families import money_in
-from plimb.actions.fitting import MOST_TURNS
+from plimb.actions.settings import Settings, rows, settings_of, understood
 from plimb.core.errors import BadValue
-from plimb.core.job.torque import TorqueUnit
-from plimb.core.lengths import Unit, parse_length, show_mm
+from plimb.core.lengths import Unit, parse_length
 from plimb.core.measure.blades import BladeSet, BladeState
-from plimb.core.measure.uncertainty import COARSEST_NM, FINEST_NM
 from plimb.core.shim.shim import Instrument
 from plimb.store.asked import note_done
 from plimb.store.cards import get_card, open_numbers
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
 from plimb.store.rows import numbered
+from plimb.store.settings import keep_setting
 from plimb.store.shop import (
     core_set,
-    get_shop,
     list_blade_sets,
     list_instruments,
     put_blade_set,
@@ -98,99 +95,34 @@ def add_instrument(database: Database, *, name: str, doubt: str) -> int:
         return row.id
 
 
-def set_closing(
-    database: Database,
-    *,
-    name: str | None = None,
-    hand_turns: int | None = None,
-    wrench: TorqueUnit | None = None,
-    round_cost: str | None = None,
-    sure: int | None = None,
-    hand: str | None = None,
-) -> None:
-    """Set what the shop is called, what it does and what it reckons with; what is None stays.
+def read_settings(database: Database) -> Settings:
+    """Return the shop's settings."""
+    with database.reading() as session:
+        return settings_of(session)
 
-    Turns by hand, the wrench, what another round costs, from which chance on a piece is sure
-    enough. `hand` is how differently its hand feels one gap, in millimetres; the usual one where
-    empty, as is the cost of a round.
+
+def change_settings(database: Database, **typed: Any) -> None:
+    """Change settings as they were typed; an empty one is as usual again, what is not said stays.
 
     Raises:
-        BadValue: An empty name; fewer than two turns: the cams then have not gone round once; a
-            cost, a chance or a hand that cannot be.
+        BadValue: A setting that there is none of, or a value that cannot be.
     """
-    said: tuple[tuple[str, Any, Callable[[Any], object]], ...] = (
-        ("name", name, _name_in),
-        ("hand_turns", hand_turns, _turns_in),
-        ("wrench", wrench, TorqueUnit),
-        ("round_cost", round_cost, _cost_in),
-        ("sure", sure, _sure_in),
-        ("hand_nm", hand, _hand_in),
-    )
-    changed = {setting: read(value) for setting, value, read in said if value is not None}
+    changed = {name: understood(name, value) for name, value in typed.items()}
     with database.writing("settings changed") as session:
-        shop = get_shop(session)
-        judged_by = (shop.sure, shop.hand_nm)
-        for setting, value in changed.items():
-            setattr(shop, setting, value)
+        before = settings_of(session)
+        for name, value in changed.items():
+            keep_setting(session, name, value.value if isinstance(value, Enum) else value)
         session.flush()
-        # what lists show of open cards goes by these
-        for number in open_numbers(session) if judged_by != (shop.sure, shop.hand_nm) else ():
-            keep_summary(get_card(session, number))
-
-
-def _name_in(text: str) -> str:
-    return required(text, "name", "Write the name of the shop.")
-
-
-def _turns_in(turns: int) -> int:
-    if not 2 <= turns <= MOST_TURNS:
-        raise BadValue("At least two full turns: one of the cams.", field="hand_turns")
-    return turns
-
-
-def _sure_in(sure: int) -> int:
-    if not 50 <= sure <= 99:
-        raise BadValue("Sure enough lies between 50 and 99 per cent.", field="sure")
-    return sure
-
-
-def _cost_in(text: str) -> str | None:
-    cost = money_in(text, "round_cost")
-    return None if cost is None else f"{cost:f}"
-
-
-def _hand_in(text: str) -> int | None:
-    """Return how differently a hand feels one gap, None for the usual one; BadValue if it can't."""
-    hand_nm = parse_length(text, Unit.MM, field="hand") if text.strip() else None
-    if hand_nm is not None and not FINEST_NM <= hand_nm <= COARSEST_NM:
-        raise BadValue(
-            f"A hand that is worth measuring with feels one gap alike within "
-            f"{show_mm(FINEST_NM)} to {show_mm(COARSEST_NM)} mm.",
-            field="hand",
-        )
-    return hand_nm
-
-
-MOST_KEPT = 400
-
-
-def keep_copies(database: Database, *, days: int, weeks: int, months: int) -> None:
-    """Set of how many days, weeks and months the newest copy each is kept.
-
-    Raises:
-        BadValue: No copy would be kept, or more than can be.
-    """
-    if days < 1 or min(weeks, months) < 0 or max(days, weeks, months) > MOST_KEPT:
-        raise BadValue(
-            f"Keep copies of at least one day, and of at most {MOST_KEPT}.", field="days"
-        )
-    with database.writing("copies set") as session:
-        shop = get_shop(session)
-        shop.keep_days, shop.keep_weeks, shop.keep_months = days, weeks, months
+        after = settings_of(session)
+        if any(
+            row.judges and getattr(before, name) != getattr(after, name)
+            for name, row in rows().items()
+        ):
+            for number in open_numbers(session):
+                keep_summary(get_card(session, number))
 
 
 def kept_by(database: Database) -> Kept:
     """Return of how many days, weeks and months the shop keeps copies."""
-    with database.reading() as session:
-        shop = get_shop(session)  # with the usual settings where there is none yet
-        return Kept(days=shop.keep_days, weeks=shop.keep_weeks, months=shop.keep_months)
+    set_ = read_settings(database)
+    return Kept(days=set_.keep_days, weeks=set_.keep_weeks, months=set_.keep_months)

@@ -14,6 +14,7 @@ from plimb.actions.custody import settle_pieces
 from plimb.actions.finding import keep_words
 from plimb.actions.remembering import keep_up
 from plimb.actions.said import Long
+from plimb.actions.settings import settings_of
 from plimb.actions.views import card_view, engine_of, machine_now, status_of
 from plimb.actions.years import keep_outcome, keep_outlook
 from plimb.core.engine.cycle import CycleStop
@@ -38,7 +39,6 @@ from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.records import shop_things
 from plimb.store.seals import add_seal, seal_of
-from plimb.store.shop import get_shop
 from plimb.store.tables.card import AmendmentRow, CardRow
 
 
@@ -118,7 +118,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
     view = card_view(session, card)
     kept = card.as_signed or shop_things(card)
     return Sheet(
-        shop=get_shop(session).name,
+        shop=settings_of(session).name,
         label=kept.label,
         engine=view.engine.name,
         card=view.id,
@@ -246,7 +246,7 @@ def blank_sheet(session: Session, card_id: int) -> bytes:
     return blank_pdf(
         label=view.label,
         engine=view.engine.name,
-        shop=get_shop(session).name,
+        shop=settings_of(session).name,
         job=_job(view),
         unit=view.unit,
         drawing=view.drawing,

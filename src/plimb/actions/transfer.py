@@ -11,6 +11,7 @@ from plimb.actions.card_document import card_document, renamed
 from plimb.actions.cards import keep_summary
 from plimb.actions.doing import check_payload
 from plimb.actions.engines import check_engine
+from plimb.actions.settings import settings_of
 from plimb.actions.views import engine_of
 from plimb.actions.years import keep_outcome, keep_outlook
 from plimb.core.engine.engine import Engine
@@ -43,7 +44,6 @@ from plimb.store.engines import add_engine, list_engines
 from plimb.store.families import know_families
 from plimb.store.keys import is_signed, key_at_hand
 from plimb.store.records import add_record, free_name
-from plimb.store.shop import get_shop
 from plimb.store.tables.engine import EngineRevisionRow
 
 
@@ -56,7 +56,7 @@ def export_card(session: Session, card_id: int) -> str:
         NotFound: There is no such card.
     """
     document = card_document(session, get_card(session, card_id))
-    key, shop = key_at_hand(session.info["record"]), get_shop(session).name
+    key, shop = key_at_hand(session.info["record"]), settings_of(session).name
     if key is None:
         return write_json(document)
     origin = {

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session, object_session
 
 from plimb.actions.card_view import Amendment, CardView, Line, NumberedSet, ValveView
 from plimb.actions.last_act import last_act
+from plimb.actions.settings import settings_of
 from plimb.core.engine.changes import changes
 from plimb.core.engine.checklist import ChecklistItem
 from plimb.core.engine.conditions import Conditions
@@ -48,7 +49,7 @@ from plimb.store.records import shop_things
 from plimb.store.rows import value_of
 from plimb.store.seals import known_key
 from plimb.store.shims import shims_in
-from plimb.store.shop import core_set, get_shop
+from plimb.store.shop import core_set
 from plimb.store.tables.card import CardRow, RoundRow
 from plimb.store.tables.engine import EngineRevisionRow
 
@@ -116,7 +117,7 @@ def school_of(card: CardRow) -> School:
     """Return how a card leans, how sure is sure enough in its shop, what its hand is worth."""
     session = object_session(card)
     assert session is not None  # a card is read in one
-    shop = get_shop(session)
+    shop = settings_of(session)
     doubt = doubt_of_hand(shop.hand_nm)
     return School(aim=card.aim, rounding=card.rounding, sure=shop.sure / 100, doubt=doubt)
 
@@ -163,7 +164,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
     file, engine = parsed_engine(card.revision.document)
     events = file.timing
     blades = core_set(card.blade_set) if card.blade_set else None
-    shop = get_shop(session)
+    shop = settings_of(session)
     rounds = rounds_of(card)
     status, proved = rounds[-1].status, rounds[-1].proved
     touched = status.touched

@@ -20,7 +20,7 @@ SHOP_FORMAT = "plimb-shop"
 LARGEST_SHOP = 200_000_000
 
 
-_LEFT_OUT = frozenset({"sitting", "asked"})
+_LEFT_OUT = frozenset({"sitting", "asked", "secret"})
 """What is of this server alone: who is signed in, what was asked for."""
 
 

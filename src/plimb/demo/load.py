@@ -26,7 +26,7 @@ from plimb.actions.notebook import keep_notebook
 from plimb.actions.opening import open_card
 from plimb.actions.readings import Purpose, write_down_gap
 from plimb.actions.shims import write_down_shim
-from plimb.actions.shop import add_instrument, save_blade_set, set_closing, shop_is_empty
+from plimb.actions.shop import add_instrument, change_settings, save_blade_set, shop_is_empty
 from plimb.actions.signing import sign_card
 from plimb.actions.views import read_card
 from plimb.core.job.torque import Thread, TorqueUnit
@@ -136,7 +136,7 @@ def fill(database: Database) -> None:
 def _fill(database: Database) -> None:
     here = resources.files("plimb.demo")
     school = json.loads(_school().read_text("utf-8"))
-    set_closing(database, name=school["shop"])
+    change_settings(database, name=school["shop"])
     _blades(database, school["blade_set"])
     engines = {
         one["label"]: register_engine(

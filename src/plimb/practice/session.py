@@ -21,7 +21,7 @@ from plimb.actions.fitting import fit_piece, turn_by_hand
 from plimb.actions.opening import open_card
 from plimb.actions.readings import write_down_gap
 from plimb.actions.shims import check_zero, write_down_shim
-from plimb.actions.shop import add_instrument, save_blade_set, set_closing
+from plimb.actions.shop import add_instrument, change_settings, save_blade_set
 from plimb.actions.views import read_card
 from plimb.core.engine.engine import Engine
 from plimb.core.errors import BadValue, NotFound, NotReady
@@ -195,7 +195,7 @@ class Practice:
         now = self._clock()
         micrometer = self._own_tools(lesson)
         document.setdefault("machine", {})["blades"] = f"Practice, {lesson.blades}"
-        set_closing(self.database, name="Practice, no shop's record")
+        change_settings(self.database, name="Practice, no shop's record")
         label = f"{document['engine']['name'].removeprefix('Practice: ')}, practice {number}"
         made = register_engine(
             self.database, label=label, note="", document=json.dumps(document), now=now

@@ -13,7 +13,16 @@ from plimb.store.tables.engine import EngineRevisionRow
 from plimb.store.tables.journal import ChangeRow, EntryRow, SealRow
 from plimb.store.tables.reading import ChoiceRow, GapRow, ShimReadingRow
 
-OF_THE_SHOP = ("shop", "blade_set", "blade", "instrument", "person", "shop_key", "shim_family")
+OF_THE_SHOP = (
+    "shop",
+    "setting",
+    "blade_set",
+    "blade",
+    "instrument",
+    "person",
+    "shop_key",
+    "shim_family",
+)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -1,38 +1,13 @@
-"""The shop and its tools: settings, feeler sets, instruments."""
+"""The shop's tools: feeler sets, instruments."""
 
 from collections.abc import Sequence
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from plimb.core.job.torque import TorqueUnit
-from plimb.core.lengths import mm
 from plimb.core.measure.blades import Blade, BladeSet
-from plimb.core.plan.needs import WhichToSet
-from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.rows import value_of
-from plimb.store.tables.shop import BladeRow, BladeSetRow, InstrumentRow, ShopRow
-
-
-def get_shop(session: Session) -> ShopRow:
-    """Return the shop, made with the usual settings where there is none yet."""
-    shop = session.scalar(select(ShopRow))
-    if shop is None:
-        shop = ShopRow(
-            name="",  # nobody has said yet
-            thinnest_blade_nm=mm("0.03"),
-            aim=Aim.LOOSE,
-            rounding=Rounding.NEAREST,
-            act=WhichToSet.OUT,
-            hand_turns=2,
-            wrench=TorqueUnit.NM,
-            sure=90,
-            keep_days=7,
-            keep_weeks=4,
-            keep_months=12,
-        )
-        session.add(shop)
-    return shop
+from plimb.store.tables.shop import BladeRow, BladeSetRow, InstrumentRow
 
 
 def list_blade_sets(session: Session) -> Sequence[BladeSetRow]:

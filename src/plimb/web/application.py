@@ -33,6 +33,7 @@ from plimb.web import (
     people,
     plans,
     readings,
+    settings,
     sheets,
     shims,
     shop,
@@ -81,6 +82,7 @@ class _Json(DefaultJSONProvider):
 PARTS = (
     acts,
     shop,
+    settings,
     people,
     keys,
     address,

@@ -5,9 +5,9 @@ from typing import Annotated
 from apiflask import APIBlueprint
 from pydantic import Field
 
-from plimb.actions import backup, shop
-from plimb.actions.backup import CopiesView, Copy, Kept
-from plimb.actions.said import Sent, sent_to
+from plimb.actions import backup
+from plimb.actions.backup import CopiesView, Copy
+from plimb.actions.said import Sent
 from plimb.web.request import at_hand, now
 from plimb.web.rights import owners_only
 from plimb.web.wire import Answer, answer_of, read_off
@@ -15,12 +15,11 @@ from plimb.web.wire import Answer, answer_of, read_off
 blueprint = APIBlueprint("copies", __name__, url_prefix="/api/copies")
 
 CopyOut = answer_of(Copy, "CopyOut")
-KeptOut = answer_of(Kept, "KeptOut")
 
 
 @read_off(CopiesView)
 class CopiesOut(Answer):
-    """The record's own copies, the newest first, and how many are kept."""
+    """The record's own copies, the newest first."""
 
 
 class PutBackIn(Sent):
@@ -36,15 +35,13 @@ class PutBackOut(Answer):
 
 
 def _copies() -> CopiesView:
-    return CopiesView(
-        copies=tuple(backup.list_copies(at_hand().path)), kept=shop.kept_by(at_hand())
-    )
+    return CopiesView(copies=tuple(backup.list_copies(at_hand().path)))
 
 
 @blueprint.get("")
 @blueprint.output(CopiesOut)
 def get_copies() -> CopiesView:
-    """Return the record's own copies and how many are kept."""
+    """Return the record's own copies."""
     return _copies()
 
 
@@ -53,16 +50,6 @@ def get_copies() -> CopiesView:
 def make_copy() -> CopiesView:
     """Make a copy now, whatever the day's copy is."""
     backup.copy_now(at_hand().path, now())
-    return _copies()
-
-
-@blueprint.post("/kept")
-@blueprint.input(sent_to("KeptIn", shop.keep_copies))
-@blueprint.output(CopiesOut)
-@owners_only
-def keep_copies(json_data: Sent) -> CopiesView:
-    """Set of how many days, weeks and months a copy is kept."""
-    shop.keep_copies(at_hand(), **json_data.said())
     return _copies()
 
 

@@ -16,6 +16,7 @@ from plimb.actions.engines import (
     revise,
 )
 from plimb.actions.said import Sent, Short, Text, sent_to
+from plimb.actions.settings import usual_room
 from plimb.core.lengths import Unit, meter_in
 from plimb.core.measure.printed import parse_spec
 from plimb.files.printed import as_printed
@@ -137,7 +138,9 @@ class PrintedOut(Answer):
 @blueprint.output(PrintedOut)
 def read_printed(json_data: PrintedIn) -> PrintedOut:
     """Read a spec as it is printed: a range, a figure with its tolerance, one figure."""
-    spec = parse_spec(json_data.text, json_data.unit, json_data.room)
+    with at_hand().reading() as session:
+        room = json_data.room or usual_room(session, json_data.unit)
+    spec = parse_spec(json_data.text, json_data.unit, room)
     low, high = (number_in(nm, json_data.unit) for nm in (spec.check.low_nm, spec.check.high_nm))
     return PrintedOut(parts=as_printed(spec, json_data.unit), low=low, high=high)
 

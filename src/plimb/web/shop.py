@@ -28,7 +28,7 @@ from plimb.web.cards import BladeSetOut
 from plimb.web.drawings import DrawingOut
 from plimb.web.once import once
 from plimb.web.request import at_hand, file_answer, now
-from plimb.web.rights import before_who, owners_only
+from plimb.web.rights import before_who
 from plimb.web.wire import Answer, answer_of, off, read_off
 
 blueprint = APIBlueprint("shop", __name__, url_prefix="/api")
@@ -236,13 +236,3 @@ def get_rows(card_id: int) -> Response:
     with at_hand().reading() as session:
         text = unreadable.export_rows(session, card_id)
     return file_answer(text, "application/json", f"card-{card_id}-rows.json")
-
-
-@blueprint.put("/shop/closing")
-@blueprint.input(sent_to("ShopClosingIn", shop.set_closing))
-@blueprint.output(ShopOut)
-@owners_only
-def set_closing(json_data: Sent) -> ShopView:
-    """Set how many turns by hand this shop makes, and the unit of its wrench."""
-    shop.set_closing(at_hand(), **json_data.said())
-    return shop_as_it_stands()

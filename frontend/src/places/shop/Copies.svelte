@@ -1,7 +1,7 @@
 <script lang="ts">
   /** The record's own copies: how old the last one is, one more now, one put back. */
   import { type Refusal, answer, api } from "../../api/client";
-  import { Button, Dialog, Field, Form, Notice } from "../../kit";
+  import { Button, Dialog, Notice } from "../../kit";
   import { copiesState } from "./copies.svelte";
 
   void copiesState.load();
@@ -11,9 +11,6 @@
   let wanted = $state<string | null>(null);
   let asked = $state(false);
   const chosen = $derived(copiesState.copies.find((one) => one.name === wanted));
-  let days = $derived(String(copiesState.kept?.days ?? 7));
-  let weeks = $derived(String(copiesState.kept?.weeks ?? 4));
-  let months = $derived(String(copiesState.kept?.months ?? 12));
   const lines = $derived(all ? copiesState.copies : copiesState.copies.slice(0, SHOWN));
 
   async function putBack(): Promise<void> {
@@ -40,7 +37,7 @@
       {#if copiesState.isOld}While Plimb is served it makes one each day: make one now, and look
         whether the disk is full.{/if}
     </p>
-  {:else if copiesState.kept}
+  {:else if copiesState.loaded}
     <p>There is none yet. While Plimb is served it makes one each day.</p>
   {/if}
   <p class="text-soft text-note leading-5">
@@ -69,18 +66,6 @@
         <Button kind="bare" onclick={() => (all = true)}>All {copiesState.copies.length}</Button>
       {/if}
     </div>
-    <Form
-      class="grid grid-cols-3 content-start items-end gap-2"
-      onsend={() => copiesState.keep(Number(days) || 0, Number(weeks) || 0, Number(months) || 0)}
-    >
-      <p class="text-soft col-span-3 text-note leading-5">
-        Keep the newest copy of each of the last
-      </p>
-      <Field label="days" kind="whole" bind:value={days} />
-      <Field label="weeks" kind="whole" bind:value={weeks} />
-      <Field label="months" kind="whole" bind:value={months} />
-      <Button type="submit" class="col-span-3">Save</Button>
-    </Form>
   </div>
   {#if copiesState.said}<p class="pt-2" role="status">{copiesState.said}</p>{/if}
 </section>

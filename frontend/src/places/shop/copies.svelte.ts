@@ -8,7 +8,7 @@ const HOUR = 3_600_000;
 
 export class CopiesState {
   copies = $state<Copy[]>([]);
-  kept = $state<Copies["kept"] | null>(null);
+  loaded = $state(false);
   said = $state("");
   busy = $state(false);
   readonly now: () => number;
@@ -23,10 +23,6 @@ export class CopiesState {
 
   make(): Promise<void> {
     return this.#take(api.POST("/api/copies"), "Made, and looked at: it is whole.");
-  }
-
-  keep(days: number, weeks: number, months: number): Promise<void> {
-    return this.#take(api.POST("/api/copies/kept", { body: { days, weeks, months } }), "Saved.");
   }
 
   /** How old a copy is, in a few words. */
@@ -58,7 +54,7 @@ export class CopiesState {
     try {
       const found = await answer(call);
       this.copies = found.copies;
-      this.kept = found.kept;
+      this.loaded = true;
       this.said = said;
     } catch (error) {
       this.said = (error as Refusal).sentence;

@@ -2,42 +2,29 @@
 
 from __future__ import annotations
 
-from sqlalchemy import CheckConstraint, ForeignKey, UniqueConstraint, text
+from sqlalchemy import CheckConstraint, ForeignKey, UniqueConstraint
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-from plimb.core.job.torque import TorqueUnit
 from plimb.core.measure.blades import BladeState, Stack
-from plimb.core.plan.needs import WhichToSet
-from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.tables.base import Base, Values
 
 
-class ShopRow(Base):
-    """The one shop this record belongs to.
+class SettingRow(Base):
+    """One thing that the shop has set, by its name, as JSON; what it has not set is not there."""
 
-    `round_cost` is what going round again costs it, as a decimal in the money of its prices, or
-    nothing where nobody said; `sure` the chance in per cent from which on a piece is
-    sure enough. `hand_nm` is how differently its hand feels the same gap from time to time, None
-    for the usual hand. Of the record's own copies the newest of so many days, weeks and months
-    is kept.
-    """
+    __tablename__ = "setting"
 
-    __tablename__ = "shop"
+    name: Mapped[str] = mapped_column(unique=True)
+    value: Mapped[str | None]
 
-    name: Mapped[str]
-    thinnest_blade_nm: Mapped[int]
-    aim: Mapped[Aim]
-    rounding: Mapped[Rounding]
-    act: Mapped[WhichToSet]
-    hand_turns: Mapped[int] = mapped_column(server_default=text("2"))
-    wrench: Mapped[TorqueUnit] = mapped_column(server_default="N·m")
-    round_cost: Mapped[str | None]
-    sure: Mapped[int] = mapped_column(server_default=text("90"))
-    hand_nm: Mapped[int | None]
-    keep_days: Mapped[int] = mapped_column(server_default=text("7"))
-    keep_weeks: Mapped[int] = mapped_column(server_default=text("4"))
-    keep_months: Mapped[int] = mapped_column(server_default=text("12"))
-    calendar: Mapped[str | None]
+
+class SecretRow(Base):
+    """A secret of the shop's, as the address of its calendar; it is in no journal and no file."""
+
+    __tablename__ = "secret"
+
+    name: Mapped[str] = mapped_column(unique=True)
+    value: Mapped[str]
 
 
 class BladeSetRow(Base):
