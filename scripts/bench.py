@@ -1,24 +1,22 @@
 """Measure the sums and print how long they take on this machine."""
 
-import gc
 import json
-import logging
 import random
+import socket
 import tempfile
 from collections.abc import Iterator
 from concurrent.futures import ProcessPoolExecutor
 from contextlib import contextmanager
+from functools import partial
 from http.client import HTTPConnection
 from multiprocessing import get_context
 from pathlib import Path
 from statistics import median, quantiles
-from threading import Thread
 from time import perf_counter
 from typing import Any
 
 import numpy as np
 from scipy.optimize import linear_sum_assignment
-from waitress.server import create_server
 
 from plimb.actions.cards import Change
 from plimb.actions.clock import utc_now
@@ -40,7 +38,8 @@ from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 from plimb.store.database import Database
 from plimb.web.application import create_app
-from plimb.web.readers import readers
+from plimb.web.serving import application
+from plimb.web.workers import Workers
 
 TRIES = 30
 
@@ -149,17 +148,19 @@ def asked(port: int, path: str, times: int) -> list[float]:
 
 @contextmanager
 def serving(database: Database) -> Iterator[int]:
-    """Serve a record as `plimb serve` does; give the port."""
-    logging.getLogger("waitress.queue").setLevel(logging.ERROR)
-    with readers() as reading:
-        app = create_app(database)
-        if reading is not None:
-            reading.answer_for(app, database, create_app)
-        server = create_server(app, host="127.0.0.1", port=0, threads=8)
-        Thread(target=server.run, daemon=True).start()
-        gc.freeze()
-        yield server.effective_port  # type: ignore[union-attr]
-        server.close()
+    """Serve a record as `plimb serve` does, in processes of its own; give the port."""
+    listener = socket.create_server(("127.0.0.1", 0))
+    port: int = listener.getsockname()[1]
+    load = partial(application, database.path, create_app, None, "127.0.0.1", ())
+    process = get_context("fork").Process(target=lambda: Workers(listener).run(load))
+    process.start()
+    listener.close()
+    wire = HTTPConnection("127.0.0.1", port, timeout=60)
+    wire.request("GET", "/api/health")
+    wire.getresponse().read()
+    yield port
+    process.terminate()
+    process.join()
 
 
 def served() -> None:

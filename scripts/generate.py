@@ -14,6 +14,7 @@ from functools import cache, partial
 from pathlib import Path
 from typing import Any
 
+from plimb.actions.acts import ACTS
 from plimb.actions.settings import Settings, SettingView, rows, settings_view
 from plimb.core.engine.followers import Follower, kind_of
 from plimb.core.job.kinds import JobKind, kind_of_job
@@ -90,6 +91,13 @@ def kinds() -> str:
             for one in PATTERNS
         ],
         "verdicts": {one.value: VERDICT_WORDS[one] for one in Verdict},
+        "acts": {
+            row.kind: {
+                "waits": bool(row.touches) and not row.rests,
+                "words": row.undone or row.done,
+            }
+            for row in ACTS.values()
+        },
         "policy": {name: _items(name) for name in ("aim", "rounding", "act")},
     }
     return json.dumps(tables, indent=2, ensure_ascii=False) + "\n"

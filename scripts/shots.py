@@ -10,8 +10,8 @@ from threading import Thread
 
 import scipy.optimize  # noqa: F401  # the first plan would wait for it
 from playwright.sync_api import sync_playwright
-from waitress.server import create_server
 from werkzeug.middleware.dispatcher import DispatcherMiddleware
+from werkzeug.serving import make_server
 
 from plimb.actions.backup import copy_of_the_day
 from plimb.actions.clock import utc_now
@@ -77,10 +77,11 @@ def served(people):
                 os.utime(place, (made.timestamp(), made.timestamp()))
         mounts = beside(database, "127.0.0.1", ())
         application = create_app(database, counter=run_counter())
-        server = create_server(DispatcherMiddleware(application, mounts), host="127.0.0.1", port=0)
-        Thread(target=server.run, daemon=True).start()
-        yield f"http://127.0.0.1:{server.effective_port}"
-        server.close()
+        app = DispatcherMiddleware(application, mounts)
+        server = make_server("127.0.0.1", 0, app, threaded=True)
+        Thread(target=server.serve_forever, daemon=True).start()
+        yield f"http://127.0.0.1:{server.server_port}"
+        server.shutdown()
         database.close()
         for one in mounts.values():
             one.close()

@@ -4,14 +4,13 @@ import json
 import socket
 import subprocess
 import sys
-from contextlib import suppress
 from pathlib import Path
 from threading import Thread
 from urllib.request import Request, urlopen
 
 import pytest
 from playwright.sync_api import Page, expect, sync_playwright
-from waitress.server import create_server
+from werkzeug.serving import make_server
 
 from plimb.web.application import create_app
 
@@ -43,18 +42,13 @@ def application(school):
 
 @pytest.fixture
 def address(application):
-    server = create_server(application, host="127.0.0.1", port=0, threads=4)
-
-    def run() -> None:
-        with suppress(OSError):  # its sockets are closed under it when the test is over
-            server.run()
-
-    thread = Thread(target=run, daemon=True)
+    server = make_server("127.0.0.1", 0, application, threaded=True)
+    server.daemon_threads, server.block_on_close = True, False
+    thread = Thread(target=server.serve_forever, daemon=True)
     thread.start()
-    yield f"http://127.0.0.1:{server.effective_port}"
-    server.task_dispatcher.shutdown()
-    server.close()
-    server.asyncore.close_all(server._map)
+    yield f"http://127.0.0.1:{server.server_port}"
+    server.shutdown()
+    server.server_close()
     thread.join(timeout=5)
 
 

@@ -8,6 +8,7 @@ from playwright.sync_api import expect
 from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer
 from plimb.web.application import create_app
+from plimb.web.serving import keep_readings
 
 from .test_story import entry, in_hand, plate
 
@@ -16,7 +17,8 @@ from .test_story import entry, in_hand, plate
 def application(school):
     """Return the application with the stand-ins beside it, as the demo serves it."""
     micrometer = SimulatedMicrometer()
-    yield create_app(school, counter=run_counter(), instrument=micrometer)
+    keep_readings(school.path, micrometer.port)
+    yield create_app(school, counter=run_counter(), instrument=micrometer.port)
     micrometer.close()
 
 

@@ -13,15 +13,17 @@ def test_a_copy_is_made_and_put_back_from_the_screen(open_page, school, no_barri
     page.get_by_role("button", name="Make one now").click()
     expect(page.get_by_text("Made, and looked at: it is whole.")).to_be_visible()
     expect(page.get_by_text("The last one is less than an hour old.")).to_be_visible()
-    page.get_by_label("weeks").fill("0")
-    page.get_by_label("days").fill("0")
-    save = page.get_by_role("region", name="Copies of the record").get_by_role(
-        "button", name="Save"
-    )
-    save.click()
-    expect(page.get_by_text("Keep copies of at least one day")).to_be_visible()
-    page.get_by_label("days").fill("9")
-    save.click()
+    kept = page.get_by_role("region", name="How many copies are kept")
+    for name, figure in (("Weekly copies", "0"), ("Daily copies", "0")):
+        kept.get_by_label(name).click()
+        page.keyboard.press("ControlOrMeta+a")
+        page.keyboard.type(figure, delay=30)
+    kept.get_by_role("button", name="Save").click()
+    expect(page.get_by_text("Daily copies: between 1 and 400.").first).to_be_visible()
+    kept.get_by_label("Daily copies").click()
+    page.keyboard.press("ControlOrMeta+a")
+    page.keyboard.type("9", delay=30)
+    kept.get_by_role("button", name="Save").click()
     expect(page.get_by_text("Saved.")).to_be_visible()
     no_barriers(page, "shop with copies")
 

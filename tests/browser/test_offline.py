@@ -67,6 +67,49 @@ def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(own_brows
     assert [written[v] for v in ("3 IN L", "3 EX L", "4 IN L")] == ["17", "27", "16"]
 
 
+def test_a_tick_a_note_and_how_cold_it_is_wait_too_over_a_closed_page(own_browser, own_server):
+    first = opened(own_browser, "/cards/2/ready")
+    kept_by_now(first)
+    own_server.kill()
+    first.get_by_label("Hours since it ran").click()
+    first.keyboard.press("ControlOrMeta+a")
+    first.keyboard.type("14", delay=30)
+    first.keyboard.press("Enter")
+    tick = first.get_by_role("checkbox").first
+    was = tick.is_checked()
+    tick.click()
+    first.get_by_text("Notes here").click()
+    note = first.get_by_label("On this card")
+    note.click()
+    note.press_sequentially("Left stud turns", delay=20)
+    first.get_by_role("button", name="Write the note").click()
+    expect(first.get_by_text(re.compile("3 entries wait"))).to_be_visible()
+    expect(first.get_by_text(re.compile("the note: Left stud turns"))).to_be_visible()
+    first.close()
+    second = opened(own_browser, "/cards/2/ready")
+    expect(second.get_by_text(re.compile("3 entries wait"))).to_be_visible()
+    own_server.start()
+    expect(second.get_by_text(re.compile("entr(y|ies) wait"))).to_have_count(0, timeout=60_000)
+    card = second.request.get("/api/cards/2").json()
+    assert (card["conditions"]["rested_hours"], card["notes"]["ready"]) == ("14", "Left stud turns")
+    assert second.get_by_role("checkbox").first.is_checked() is not was
+
+
+def test_a_card_that_was_never_seen_here_comes_by_itself_once_the_server_answers(
+    own_browser, own_server
+):
+    page = opened(own_browser)
+    kept_by_now(page)
+    own_server.kill()
+    page.evaluate(
+        "history.pushState({}, '', '/cards/4/feel'); dispatchEvent(new Event('popstate'))"
+    )
+    expect(page.get_by_text(re.compile("The server does not answer")).first).to_be_visible()
+    own_server.start()
+    expect(page.locator("#entry, [data-valve]").first).to_be_visible(timeout=60_000)
+    expect(page.get_by_text("The server does not answer.", exact=True)).to_have_count(0)
+
+
 def test_what_two_tablets_wrote_meanwhile_is_shown_and_both_are_kept(
     own_browser, own_server, chromium
 ):

@@ -326,7 +326,7 @@ def test_files_and_copies_do_not_load_the_web(record, tmp_path, words):
     code = (
         "import sys\nfrom plimb.cli.root import main\n"
         "main(sys.argv[1:], standalone_mode=False)\n"
-        "heavy = {'flask', 'apiflask', 'waitress', 'plimb.web'} & set(sys.modules)\n"
+        "heavy = {'flask', 'apiflask', 'granian', 'plimb.web'} & set(sys.modules)\n"
         "assert not heavy, heavy\n"
     )
     command = [sys.executable, "-c", code, *words, "--database", str(record)]

@@ -11,7 +11,7 @@ from plimb.core.errors import CounterAway
 from plimb.core.lengths import mm
 from plimb.standins.counter import Counter, run_counter
 from plimb.standins.counter_client import Wanted, ask_prices, place_order
-from plimb.standins.instrument import Readings, SimulatedMicrometer
+from plimb.standins.instrument import SimulatedMicrometer, listen, press
 
 WIDE = mm("8.9")
 SIZES = [mm("2.00") + n * mm("0.025") for n in range(40)]
@@ -73,14 +73,18 @@ def test_a_counter_that_is_not_there_is_said_so(address, where):
 
 def test_the_micrometer_sends_what_it_shows_over_its_stream():
     micrometer = SimulatedMicrometer(zero_nm=mm("0.003"))
-    readings = Readings(micrometer.port)
-    while readings.after(0)[0] == 0:  # until it is listened to
+    lines = []
+    listen(micrometer.port, lines.append)
+    while not lines:  # until it is listened to
         micrometer.measure(mm("2.50"))
     shown = [micrometer.measure(mm("2.50")) for _time in range(50)]
-    while readings.after(0)[1][-50:] != shown:  # until all has come
+    while lines[-50:] != shown:  # until all has come
         os.sched_yield()
     values = [mm(line.removesuffix(" mm")) for line in shown]
     assert all(abs(value - mm("2.503")) <= mm("0.0045") for value in values)
     assert len(set(values)) > 3
     assert sum(values) / 50 == pytest.approx(mm("2.503"), abs=mm("0.0015"))
+    press(micrometer.port, mm("1.2"))  # whoever is connected closes it on a piece
+    while not lines[-1].startswith("1.2"):
+        os.sched_yield()
     micrometer.close()

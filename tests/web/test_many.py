@@ -99,7 +99,10 @@ def test_connections_that_trickle_keep_nobody_out(serving):
 
 def test_what_is_far_too_long_is_refused_before_it_is_kept(serving):
     wire = socket.create_connection(("127.0.0.1", serving), timeout=20)
-    head = b"POST /api/cards HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 900000000\r\n\r\n{"
+    head = (
+        b"POST /api/cards HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\n"
+        b"Content-Length: 900000000\r\n\r\n{"
+    )
     wire.sendall(head)
     assert b" 413 " in wire.recv(200)
     wire.close()

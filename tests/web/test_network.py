@@ -83,7 +83,7 @@ def test_others_come_in_encrypted_and_signed_in(network):
     cookie = signed.headers["Set-Cookie"]
     assert all(word in cookie for word in ("Secure", "HttpOnly", "SameSite=Strict"))
     assert signed.headers["Strict-Transport-Security"]
-    assert "Server" not in signed.headers
+    assert signed.headers["Server"] == "Plimb"  # and no version of anything
     mine = cookie.split(";")[0]
     assert ask("GET", "/api/shop", Cookie=mine)[0].status == 200
     address = json.loads(ask("GET", "/api/address", Cookie=mine)[1])

@@ -7,6 +7,7 @@ from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer
 from plimb.store.shims import audit
 from plimb.web.application import create_app
+from plimb.web.serving import keep_readings
 
 from ..conftest import NOON
 
@@ -233,7 +234,9 @@ def test_without_a_counter_the_list_is_taken_along(school):
 
 def test_the_micrometers_readings_reach_the_screen(school):
     micrometer = SimulatedMicrometer()
-    client = create_app(school, clock=lambda: NOON, instrument=micrometer).test_client()
+    keep_readings(school.path, micrometer.port)
+    app = create_app(school, clock=lambda: NOON, instrument=micrometer.port)
+    client = app.test_client()
     assert client.get("/api/instrument/readings/0").json["connected"]
     body = {"card_id": 3, "valve": "1 IN R"}
     for _try in range(100):

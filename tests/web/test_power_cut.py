@@ -26,7 +26,7 @@ SERVE = """
 import os, signal, sys
 from pathlib import Path
 import scipy.optimize
-from waitress.server import create_server
+from werkzeug.serving import make_server
 from plimb.store.database import Database
 from plimb.web.application import create_app
 
@@ -34,9 +34,9 @@ signal.signal(signal.SIGCHLD, signal.SIG_IGN)
 for line in sys.stdin:
     if os.fork() == 0:
         app = create_app(Database(Path(line.strip())))
-        server = create_server(app, host="127.0.0.1", port=0, threads=4)
-        print(os.getpid(), server.effective_port, flush=True)
-        server.run()
+        server = make_server("127.0.0.1", 0, app, threaded=True)
+        print(os.getpid(), server.server_port, flush=True)
+        server.serve_forever()
 """
 """Everything is imported once; each server is a process of its own, forked from that."""
 

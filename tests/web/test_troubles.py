@@ -112,6 +112,6 @@ def test_a_record_is_held_from_its_first_start_on(tmp_path, monkeypatch):
             pass
         said.append("refused")
 
-    monkeypatch.setattr("plimb.web.serving.waitress.serve", serve)
+    monkeypatch.setattr("plimb.web.serving.Workers.run", serve)
     run_server(record, host="127.0.0.1", port=18941)
     assert said == ["refused"]

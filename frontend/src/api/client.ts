@@ -1,5 +1,6 @@
 /** The one client of the server, typed from the document that the server writes itself. */
 import createClient from "openapi-fetch";
+import { WHO } from "./events";
 import { reach } from "../state/reach.svelte";
 import { BASE } from "../state/route.svelte";
 import type { components, paths } from "./schema";
@@ -50,9 +51,6 @@ export class Refusal extends Error {
     super(sentence);
   }
 }
-
-/** Told whenever the server wants to know who it is. */
-export const WHO = "plimb-who";
 
 const AWAY = new Refusal(
   "away",

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** One card: the rule of stages, the head drawing that stays put, and what the hands need now. */
+  import { called } from "./sending.svelte";
   import { act } from "../api/acts";
   import { type Snippet, untrack } from "svelte";
   import { MediaQuery } from "svelte/reactivity";
@@ -162,12 +163,7 @@
       {#if job.queue.clash.both}
         <Button onclick={() => void job.queue.clash?.both?.()}>Both are readings</Button>
       {/if}
-      <Button
-        onclick={() => {
-          job.queue.clash?.drop?.();
-          job.queue.clash = null;
-        }}>Keep what is there</Button
-      >
+      <Button onclick={() => job.queue.clash?.drop()}>Keep what is there</Button>
     </div>
   {/if}
   {#if job.card.put_away_at}
@@ -183,7 +179,10 @@
           ? "1 entry waits"
           : `${job.outbox.waiting.length} entries wait`}</b
       >
-      for the server. Kept in this browser, sent as soon as it answers.
+      for the server. Kept in this browser, sent as soon as it answers:
+      {job.outbox.waiting.slice(0, 6).map(called).join("; ")}{job.outbox.waiting.length > 6
+        ? " …"
+        : "."}
     </p>
   {/if}
   <main class="flex min-h-0 flex-1 flex-col print:block">

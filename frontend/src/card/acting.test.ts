@@ -20,6 +20,8 @@ class FakeServer {
   refuses = "";
   sent: Sent[] = [];
   done: Sent[] = [];
+  /** Whether what is written shows on the card. */
+  writes = false;
   /** Answers wait here while it is slow. */
   held: (() => void)[] | null = null;
   private seen = new Map<string, string>();
@@ -44,8 +46,14 @@ class FakeServer {
 
   private after(body: Sent["body"]): Card {
     const feels = (one: Card["todo"][number]) => one.stage === "feel";
+    const valves = this.card.valves.map((one) =>
+      this.writes && one.valve === body.valve
+        ? { ...one, found: { ...one.found!, typed: body.text ?? "" } }
+        : one,
+    );
     return {
       ...this.card,
+      valves,
       version: this.card.version + 1,
       todo: this.card.todo.map((one) =>
         feels(one) ? { ...one, waiting: one.waiting.filter((v) => v !== body.valve) } : one,
@@ -69,6 +77,7 @@ const stub = vi.hoisted(() => {
   return held;
 });
 const { CardState } = await import("./card.svelte");
+const { called } = await import("./sending.svelte");
 const { preferences } = await import("../state/preferences.svelte");
 
 let server: FakeServer;
@@ -134,16 +143,10 @@ describe("queue", () => {
     expect(server.done.map((one) => one.body.version)).toEqual([at, at + 1, at + 2, at + 3]);
     expect(job.card!.version).toBe(at + 4);
   });
-  it("shows a clash with what was written, and does it again on the new version", async () => {
+  it("does what touches nothing that was changed meanwhile on the new version, unasked", async () => {
     server.card = { ...server.card, version: server.card.version + 5 };
     job.entry.draft = "14";
-    await job.entry.write();
-    expect(job.queue.clash).toMatchObject({
-      valve: order[0],
-      text: "14",
-      sentence: "It moved on.",
-    });
-    expect(await job.queue.clash!.again()).toBe(true);
+    expect(await job.entry.write()).toBe(true);
     expect(job.queue.clash).toBeNull();
     expect(server.done.at(-1)!.body).toMatchObject({ valve: order[0], text: "14" });
   });
@@ -236,6 +239,42 @@ describe("entry", () => {
     await job.queue.clash?.both?.();
     expect(server.done.map((one) => one.body)).toMatchObject([{ text: "15", repeats: true }]);
   });
+  it("asks about every clash, and lets the others go on in their order", async () => {
+    server.away = true;
+    for (const text of ["15", "16", "17"]) {
+      type(text);
+      await until(() => job.entry.draft === "" && !job.entry.sending);
+    }
+    expect(job.outbox.waiting.length).toBe(3);
+    server.away = false;
+    server.card.valves = server.card.valves.map((one, nth) =>
+      nth < 2 ? { ...one, found: { ...one.found!, typed: "19" } } : one,
+    );
+    await job.load();
+    await until(() => server.done.length === 1);
+    expect(server.done[0]!.body).toMatchObject({ valve: order[2], text: "17" });
+    expect(job.queue.clash?.valve).toBe(order[0]);
+    job.queue.clash?.drop();
+    await until(() => job.queue.clash?.valve === order[1]);
+    expect(await job.queue.clash?.again()).toBe(true);
+    expect(job.queue.clash).toBeNull();
+    expect(server.done.at(-1)!.body).toMatchObject({ valve: order[1], text: "16" });
+    await until(() => job.outbox.waiting.length === 0);
+  });
+  it("does not ask about what the same hand wrote twice while the server was away", async () => {
+    server.away = true;
+    type("15");
+    await until(() => job.inHand === order[1]);
+    job.pick(order[0]!);
+    type("16");
+    await until(() => job.outbox.waiting.length === 2);
+    server.away = false;
+    server.writes = true;
+    await job.load();
+    await until(() => server.done.length === 2);
+    expect(job.queue.clash).toBeNull();
+    expect(server.done.map((one) => one.body.text)).toEqual(["15", "16"]);
+  });
   it("undoes what the card says was done last, once for however many presses", async () => {
     server.card = { ...server.card, last_act: null };
     await job.queue.load();
@@ -289,6 +328,61 @@ describe("entry", () => {
   it("writes nothing where nothing is typed", async () => {
     expect(await job.entry.write()).toBe(false);
     expect(server.sent).toEqual([]);
+  });
+});
+
+describe("any act", () => {
+  const note = (text: string) => act("note", { stage: "feel", text });
+  it("waits for the server over a reload, with the readings, in order", async () => {
+    server.away = true;
+    let told: boolean | null = null;
+    void job.act(act("tick", { item: "power", done: true })).then((done) => (told = done));
+    type("15");
+    void job.act(note("Left one is worn"));
+    await until(() => job.outbox.waiting.length === 3);
+    expect(job.outbox.waiting.map(called)).toEqual([
+      "a tick",
+      `${order[0]} 15`,
+      "the note: Left one is worn",
+    ]);
+    expect(told).toBeNull();
+    job.stop();
+    server.away = false;
+    job = new CardState(3);
+    await job.load();
+    await until(() => server.done.length === 3);
+    const kinds = server.done.map((one) => one.path.split("/").at(-1));
+    expect(kinds).toEqual(["tick", "gap", "note"]);
+    await until(() => job.outbox.waiting.length === 0);
+  });
+  it("goes behind those that wait, and says when it is through", async () => {
+    server.away = true;
+    void job.act(note("First"));
+    await until(() => server.sent.length === 0 && job.outbox.waiting.length === 1);
+    server.away = false;
+    expect(await job.act(act("turn-by-hand", { turns: 2 }))).toBe(true);
+    expect(server.done.map((one) => one.path.split("/").at(-1))).toEqual(["note", "turn-by-hand"]);
+  });
+  it("that writes over what another wrote meanwhile is asked about, the next goes through", async () => {
+    server.away = true;
+    const mine = job.act(note("Mine"));
+    await until(() => job.refusal?.code === "away");
+    void job.act(act("tick", { item: "power", done: true }));
+    await until(() => job.outbox.waiting.length === 2);
+    server.away = false;
+    server.card = { ...server.card, notes: { feel: "Theirs" }, version: server.card.version + 1 };
+    await job.load();
+    await until(() => job.queue.clash !== null && server.done.length === 1);
+    expect(job.queue.clash?.sentence).toContain("The note: Mine was written meanwhile");
+    job.queue.clash?.drop();
+    expect(await mine).toBe(false);
+    expect(server.done.length).toBe(1);
+  });
+  it("that only the server can do is refused while it is away, and nothing waits", async () => {
+    server.away = true;
+    expect(await job.act(act("take-plan", {}))).toBe(false);
+    expect(job.outbox.waiting).toEqual([]);
+    expect(job.refusal?.code).toBe("away");
   });
 });
 

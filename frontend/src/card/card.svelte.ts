@@ -12,12 +12,14 @@ import type { Arranged, Heading } from "../head/arrange";
 import { neighbour } from "../head/arrange";
 import { atRest } from "../head/crank";
 import { HERE } from "../state/people.svelte";
+import { BACK } from "../api/events";
 import { preferences } from "../state/preferences.svelte";
 import { Entry } from "./entry.svelte";
 import { Outbox } from "./outbox.svelte";
 import { PlanState } from "./plan.svelte";
 import { Queue } from "./queue.svelte";
 import { kindOf } from "./registry";
+import { Sending } from "./sending.svelte";
 
 export class CardState {
   /** The head, which never changes on a card: kept, so that nothing is laid out anew. */
@@ -34,15 +36,18 @@ export class CardState {
   picks = $state(0);
   readonly outbox: Outbox;
   readonly queue: Queue;
+  readonly sending: Sending;
   readonly entry: Entry;
   readonly plan: PlanState;
 
   constructor(readonly id: number) {
     this.outbox = new Outbox(id);
     this.queue = new Queue(id, () => (this.entry.understood = null));
+    this.sending = new Sending(this);
     this.entry = new Entry(this);
     this.plan = new PlanState(this);
     addEventListener(HERE, this.again);
+    addEventListener(BACK, this.again);
   }
 
   private readonly again = (): void => {
@@ -107,10 +112,10 @@ export class CardState {
       this.drawing ??= card.drawing;
       this.missing = null;
       await this.outbox.ready;
-      void this.entry.flush();
+      void this.sending.flush();
     } catch (error) {
       if (!this.card) this.missing = error as Refusal;
-      if (this.outbox.waiting.length) this.entry.retry();
+      if (this.outbox.waiting.length) this.sending.retry();
     }
   }
 
@@ -120,7 +125,9 @@ export class CardState {
   stop(): void {
     this.stopped = true;
     removeEventListener(HERE, this.again);
+    removeEventListener(BACK, this.again);
     this.outbox.stop();
+    this.sending.stop();
     this.entry.stop();
   }
 
@@ -207,9 +214,9 @@ export class CardState {
     }
   }
 
-  /** Carry out one act on the card; whether it was done. */
+  /** Carry out one act on the card, now or when the server answers; whether it was done. */
   act(one: Act, valve = ""): Promise<boolean> {
-    return this.queue.act(one, valve);
+    return (Sending.mayWait(one.kind) ? this.sending : this.queue).act(one, valve);
   }
 
   /**

@@ -4,11 +4,7 @@
  * slow the server is; one that was not taken yet is kept and sent again.
  */
 import type { Act } from "../api/acts";
-import { HERE } from "../state/people.svelte";
 import type { CardState } from "./card.svelte";
-import { waits } from "./queue.svelte";
-
-const RETRY_MS = 2000;
 
 type Change<Value> = (value: Value) => Value;
 
@@ -30,21 +26,13 @@ export class Edits<Value> {
    * Change it, by the act that makes it what it is then; whether the server took it. What it
    * refuses for good is left out again.
    */
-  async edit(change: Change<Value>, made: (value: Value) => Act): Promise<boolean> {
+  edit(change: Change<Value>, made: (value: Value) => Act): Promise<boolean> {
     this.pending = [...this.pending, change];
     const through = (): void => {
       this.pending = this.pending.filter((one) => one !== change);
     };
-    for (;;) {
-      const code = await this.job.queue.merge(() => made(change(this.kept())), through);
-      if (waits(code)) await new Promise((resume) => setTimeout(resume, RETRY_MS));
-      else if (code === "who")
-        await new Promise((resume) => addEventListener(HERE, resume, { once: true }));
-      else if (code !== "conflict") {
-        through();
-        return code === null;
-      }
-      if (this.job.stopped) return false;
-    }
+    const make = (): Act => made(change(this.kept()));
+    const done = this.job.sending.act(made(this.value), "", { make, through });
+    return done.finally(through);
   }
 }

@@ -13,10 +13,8 @@ import {
 import { preferences } from "../state/preferences.svelte";
 import type { CardState } from "./card.svelte";
 import type { Waiting } from "./outbox.svelte";
-import { waits } from "./queue.svelte";
 import { kindOf } from "./registry";
 
-const RETRY_MS = 2000;
 const PAUSE_MS = 70;
 
 export class Entry {
@@ -102,7 +100,8 @@ export class Entry {
     };
     this.hush();
     this.sending = true;
-    const outcome = await this.send(entry);
+    this.wroteLast = valve;
+    const outcome = await job.sending.carry(entry);
     this.sending = false;
     const moved = job.picks !== picks || job.stage !== stage;
     // what was typed after another valve was picked is meant for that one
@@ -123,13 +122,6 @@ export class Entry {
     // with nowhere to go on to, what is typed ahead is not written over what is asked about
     void this.release(!(stays && now && kindOf(stage).asks?.(now)));
     return true;
-  }
-
-  /** Keep an entry and send it at the same time: whichever comes first. */
-  private send(entry: Waiting): ReturnType<Entry["post"]> {
-    this.wroteLast = entry.valve;
-    void this.job.outbox.add(entry);
-    return this.post(entry);
   }
 
   /**
@@ -174,98 +166,8 @@ export class Entry {
     }
   }
 
-  /** Send one kept entry, at once or `late`; it stays kept while the server is away. */
-  private async post(
-    entry: Waiting,
-    late = false,
-  ): Promise<"saved" | "waits" | "clashes" | "refused"> {
-    const { job } = this;
-    const { valve, text, unit, repeats, reason = "", condition = "sound" } = entry;
-    const kind = kindOf(entry.stage);
-    const said = kind.shims
-      ? act("shim", { valve, text, condition })
-      : act("gap", { valve, purpose: kind.purpose ?? "found", text, unit, repeats, reason });
-    const code = await job.queue.send(() => said, entry.key, {
-      valve,
-      text,
-      again: () => {
-        job.pick(valve);
-        job.outbox.draft(entry.stage, valve, text, unit);
-        return this.write();
-      },
-    });
-    if (waits(code)) this.retry();
-    // what nobody has put a name to waits until somebody does
-    if (waits(code) || code === "who") return "waits";
-    // it may have been written by another while this one was on its way
-    const stands = late && code === "conflict" ? this.meanwhile(entry) : "";
-    if (stands) {
-      this.clashes(entry, stands);
-      return "clashes";
-    }
-    void job.outbox.remove(entry.key);
-    return code === null ? "saved" : "refused";
-  }
-
-  /** What somebody else has written for the valve since an entry was; nothing where nobody has. */
-  private meanwhile(entry: Waiting): string {
-    const valve = this.job.valves.get(entry.valve);
-    const stands = (valve && kindOf(entry.stage).written?.(valve)) ?? "";
-    if (entry.seen === undefined || stands === entry.seen || stands === entry.text) return "";
-    return stands;
-  }
-
-  /** Show an entry that clashes with what was written meanwhile; it waits until that is said. */
-  private clashes(entry: Waiting, stands: string): void {
-    const { job } = this;
-    const through = async (changed: Waiting): Promise<boolean> => {
-      job.queue.clash = null;
-      return (await this.post(changed)) === "saved";
-    };
-    const gap = !kindOf(entry.stage).shims;
-    job.queue.clash = {
-      valve: entry.valve,
-      text: entry.text,
-      sentence: `${entry.valve} was written meanwhile, as ${stands}.`,
-      again: () => through(entry),
-      ...(gap ? { both: () => through({ ...entry, repeats: true }) } : {}),
-      drop: () => void job.outbox.remove(entry.key),
-    };
-  }
-
-  private timer: ReturnType<typeof setTimeout> | null = null;
-
-  /** Ask again after a while, for as long as something waits. */
-  retry(): void {
-    this.timer ??= setTimeout(() => {
-      this.timer = null;
-      void this.job.load();
-    }, RETRY_MS);
-  }
-
   stop(): void {
-    if (this.timer) clearTimeout(this.timer);
     this.hush();
-  }
-
-  private flushing = false;
-
-  /** Send what still waits, in the order it was written. */
-  async flush(): Promise<void> {
-    if (this.flushing) return;
-    this.flushing = true;
-    for (const entry of this.job.outbox.waiting) {
-      const stands = this.meanwhile(entry);
-      if (stands) {
-        this.clashes(entry, stands);
-        continue;
-      }
-      const outcome = await this.post(entry, true);
-      if (outcome === "waits") break;
-      if (outcome === "refused")
-        this.job.outbox.draft(entry.stage, entry.valve, entry.text, entry.unit);
-    }
-    this.flushing = false;
   }
 
   /** Bring what was written back into the field, to correct it. */
@@ -317,7 +219,8 @@ export class Entry {
       repeats: false,
       seen,
     };
-    await this.send(entry);
+    this.wroteLast = valve.valve;
+    await job.sending.carry(entry);
     if (job.stage === stage && job.inHand === valve.valve && !this.draft) job.goOn(valve.valve);
   }
 

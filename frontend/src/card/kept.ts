@@ -84,6 +84,16 @@ export async function keep(card: number, entry: Waiting): Promise<void> {
   channel?.postMessage(card);
 }
 
+/** Keep an entry that is kept already otherwise, in its place. */
+export async function change(card: number, entry: Waiting): Promise<void> {
+  const database = await store();
+  if (!database) return;
+  const write = database.transaction("waiting", "readwrite", { durability: "strict" });
+  const there = await write.store.index("key").getKey(entry.key);
+  if (there !== undefined) await write.store.put({ ...entry, card, n: there });
+  await write.done;
+}
+
 /** Forget an entry that the server has taken, or that nobody wants any more. */
 export async function drop(card: number, key: string): Promise<void> {
   const database = await store();

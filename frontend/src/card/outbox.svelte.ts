@@ -3,8 +3,9 @@
  * it is sent, so a reload, a stopped server or a lost network loses nothing; each entry keeps
  * the key it was first sent with, so nothing is done twice.
  */
+import type { Act } from "../api/acts";
 import type { Condition, Stage, Unit } from "../api/client";
-import { bringIn, drop, keep, kept, whenKept } from "./kept";
+import { bringIn, change, drop, keep, kept, whenKept } from "./kept";
 
 export interface Waiting {
   key: string;
@@ -15,8 +16,10 @@ export interface Waiting {
   repeats: boolean;
   reason?: string;
   condition?: Condition | undefined;
-  /** What stood for the valve when it was written: another standing by then is a clash. */
+  /** What stood there when it was written: another standing by then is a clash. */
   seen?: string;
+  /** What is to be done, where it is no reading. */
+  act?: Act;
 }
 
 function read<T>(name: string, empty: T): T {
@@ -69,6 +72,12 @@ export class Outbox {
     await this.through(entry.key, "in", keep(this.card, $state.snapshot(entry)));
   }
 
+  /** Keep an entry otherwise than it was, in its place. */
+  async change(entry: Waiting): Promise<void> {
+    this.waiting = this.waiting.map((one) => (one.key === entry.key ? entry : one));
+    await change(this.card, $state.snapshot(entry));
+  }
+
   async remove(key: string): Promise<void> {
     this.waiting = this.waiting.filter((entry) => entry.key !== key);
     await this.through(key, "out", drop(this.card, key));
@@ -111,7 +120,11 @@ export class Outbox {
   }
 
   of(stage: Stage, valve: string): Waiting | null {
-    return this.waiting.findLast((entry) => entry.stage === stage && entry.valve === valve) ?? null;
+    return (
+      this.waiting.findLast(
+        (entry) => !entry.act && entry.stage === stage && entry.valve === valve,
+      ) ?? null
+    );
   }
 
   /** Keep what is typed; it stays in the unit it was begun in, whatever is shown meanwhile. */

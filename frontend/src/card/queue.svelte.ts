@@ -6,8 +6,9 @@ import { type Act, send } from "../api/acts";
 import { type Card, Refusal, answer, api, newKey } from "../api/client";
 import { keepCard } from "../state/reach.svelte";
 
-/** Something that could not be saved because the card had moved on. */
+/** Something that waits because somebody else has written there meanwhile. */
 export interface Clash {
+  key: string;
   valve: string;
   text: string;
   sentence: string;
@@ -15,7 +16,7 @@ export interface Clash {
   /** Where both are readings of the same gap: keep them both. */
   both?: () => Promise<boolean>;
   /** Let mine go. */
-  drop?: () => void;
+  drop: () => void;
 }
 
 /** Whether what was refused with that code only waits for the server: it is sent again. */
@@ -23,21 +24,17 @@ export function waits(code: string | null): boolean {
   return code === "away" || code === "record_gone";
 }
 
-/** What an act is about: for whom it is said, and how to try it again after a clash. */
+/** What an act is about: for whom it is said, and what to do as the card becomes new. */
 export interface About {
   valve?: string;
-  text?: string;
-  again: () => Promise<boolean>;
-  /** Called as the card becomes new. */
   through?: () => void;
-  /** It is made anew of the newer card and sent again: nobody is asked about a clash. */
-  merges?: boolean;
 }
 
 export class Queue {
   card = $state.raw<Card | null>(null);
   refusal = $state.raw<Refusal | null>(null);
-  clash = $state.raw<Clash | null>(null);
+  /** What is asked about, the first first; each stays until it is answered. */
+  private clashes = $state.raw<readonly Clash[]>([]);
   /** What was done last, for a screen reader. */
   said = $state("");
   private last: Promise<unknown> = Promise.resolve();
@@ -57,19 +54,29 @@ export class Queue {
     return this.card;
   }
 
-  /** Carry out one act; whether it was done. */
-  async act(one: Act, valve = ""): Promise<boolean> {
-    const again = (): Promise<boolean> => this.act(one, valve);
-    return (await this.send(() => one, newKey(), { valve, again })) === null;
+  /** What clashes and was not answered yet, the first of them. */
+  get clash(): Clash | null {
+    return this.clashes[0] ?? null;
   }
 
-  /**
-   * Send an act that is made of the card as it stands when those before it are through; null, or
-   * the code it was refused with. Where the card had moved on it may just be sent again.
-   */
-  merge(make: () => Act, through?: () => void): Promise<string | null> {
-    const again = async (): Promise<boolean> => (await this.merge(make, through)) === null;
-    return this.send(make, newKey(), { again, merges: true, ...(through ? { through } : {}) });
+  ask(clash: Clash): void {
+    if (!this.asksAbout(clash.key)) this.clashes = [...this.clashes, clash];
+  }
+
+  asksAbout(key: string): boolean {
+    return this.clashes.some((one) => one.key === key);
+  }
+
+  forget(key: string): void {
+    this.clashes = this.clashes.filter((one) => one.key !== key);
+  }
+
+  /** Carry out one act that only the server can do now; whether it was done. */
+  async act(one: Act, valve = ""): Promise<boolean> {
+    const code = await this.send(() => one, newKey(), { valve });
+    if (code === "conflict")
+      this.refusal = new Refusal(code, "Somebody else has changed this card. Look again.", null);
+    return code === null;
   }
 
   /** Send one act when those before it are through; null, or the code it was refused with. */
@@ -86,22 +93,14 @@ export class Queue {
       about.through?.();
       keepCard(this.card);
       this.refusal = null;
-      this.clash = null;
       const now = this.card.valves.find((one) => one.valve === about.valve);
       this.said = now ? `${now.valve}: ${now.reason}` : "Saved.";
       this.done();
       return null;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
-      if (error.code === "conflict") {
-        await this.reload();
-        if (about.merges) return error.code;
-        const { valve = "", text = "", again } = about;
-        this.clash = { valve, text, sentence: error.sentence, again };
-      } else {
-        this.refusal = error;
-        if (error.code === "card_signed") await this.reload();
-      }
+      if (error.code === "conflict" || error.code === "card_signed") await this.reload();
+      if (error.code !== "conflict") this.refusal = error;
       return error.code;
     }
   }

@@ -2,6 +2,7 @@
   /** A place: its name, what can be done there, its edge; or why it cannot be shown. */
   import type { Snippet } from "svelte";
   import type { Refusal } from "../api/client";
+  import { BACK } from "../api/events";
   import Button from "./Button.svelte";
 
   let {
@@ -19,6 +20,14 @@
     acts?: Snippet;
     children: Snippet;
   } = $props();
+
+  // where the server was away it is looked again as soon as it answers
+  $effect(() => {
+    if (refusal?.code !== "away") return undefined;
+    const again = (): void => void onretry();
+    addEventListener(BACK, again);
+    return () => removeEventListener(BACK, again);
+  });
 </script>
 
 <main class="mx-auto w-full {wide} px-5 py-5 max-sm:px-3">

@@ -1,5 +1,6 @@
 /** Who works here, and who is at work at this screen. */
-import { type Refusal, type Schemas, WHO, answer, api } from "../api/client";
+import { type Refusal, type Schemas, answer, api } from "../api/client";
+import { WHO } from "../api/events";
 import { forgetHere } from "./reach.svelte";
 
 type People = Schemas["PeopleOut"];

@@ -6,7 +6,7 @@ const stub = vi.hoisted(() => {
   globalThis.fetch = async () => held.answer();
   return held;
 });
-const { WHO } = await import("../api/client");
+const { WHO } = await import("../api/events");
 const { PeopleState } = await import("./people.svelte");
 
 const ODA = { id: 1, name: "Oda", role: "owner", has_code: true, left_at: null };

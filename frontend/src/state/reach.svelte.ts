@@ -1,5 +1,6 @@
 /** Whether the server is reached, and whether it serves a newer page than this one. */
 
+import { BACK } from "../api/events";
 import { DATA } from "./data";
 import { BASE } from "./route.svelte";
 
@@ -9,6 +10,8 @@ const OWN =
     document.querySelector<HTMLScriptElement>("script[type=module][src]")?.src ?? "",
   )?.[0] ?? "";
 
+const LOOK_MS = 2000;
+
 class Reach {
   /** The server did not answer last time: what is shown is what was kept. */
   away = $state(false);
@@ -17,7 +20,10 @@ class Reach {
 
   /** Take note of an answer. */
   heard(response: Response): void {
-    this.away = response.headers.has("X-Plimb-Kept");
+    const away = response.headers.has("X-Plimb-Kept");
+    if (this.away && !away) dispatchEvent(new Event(BACK));
+    this.away = away;
+    if (away) this.look();
     const page = response.headers.get("X-Plimb-Page");
     if (page && OWN && !this.away) this.old = page !== OWN;
   }
@@ -25,6 +31,20 @@ class Reach {
   /** Take note that there was none. */
   missed(): void {
     this.away = true;
+    this.look();
+  }
+
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  /** Look again whether the server answers, for as long as it does not. */
+  private look(): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => {
+      fetch(`${BASE}/api/health`, { cache: "no-store" }).then(
+        (response) => this.heard(response),
+        () => this.look(),
+      );
+    }, LOOK_MS);
   }
 }
 

@@ -1,6 +1,7 @@
 /** The shop as the bench shows it. */
 import { Refusal, type Shop, answer, api } from "../api/client";
 import { HERE } from "./people.svelte";
+import { BACK } from "../api/events";
 import { preferences } from "./preferences.svelte";
 
 class ShopState {
@@ -9,6 +10,7 @@ class ShopState {
 
   constructor() {
     addEventListener(HERE, () => void this.load());
+    addEventListener(BACK, () => void this.load());
   }
 
   async load(): Promise<void> {

@@ -11,8 +11,7 @@ from datetime import UTC, date, datetime
 from functools import partial
 from pathlib import Path
 
-from plimb.actions.drawer import forget_widths
-from plimb.actions.views import forget
+from plimb.actions.bench import make_up
 from plimb.core.errors import BadValue, NotFound
 from plimb.store.copying import copied_whole, looking
 from plimb.store.database import Database, copies_of
@@ -66,7 +65,7 @@ def _put_back(whole: Path, record: Path) -> Path | None:
     if record.exists():
         with suppress(sqlite3.DatabaseError), closing(sqlite3.connect(record)) as old:
             old.execute("PRAGMA wal_checkpoint(TRUNCATE)")
-        aside = Path(free_name(f"{record}.before", {str(p) for p in record.parent.iterdir()}))
+        aside = _free_aside(record)
         try:
             os.link(record, aside)  # there is a record under its name at any moment
         except OSError:  # a disk without links
@@ -76,6 +75,10 @@ def _put_back(whole: Path, record: Path) -> Path | None:
             Path(f"{record}{leftover}").rename(f"{aside}{leftover}")
     whole.replace(record)
     return aside
+
+
+def _free_aside(record: Path) -> Path:
+    return Path(free_name(f"{record}.before", {str(p) for p in record.parent.iterdir()}))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -178,12 +181,33 @@ def put_back(database: Database, name: str) -> str:
     copy = copies_of(database.path) / name
     looked_at(copy, "copy")
     whole = _whole(copy, database.path)
-    with database.alone():
-        aside = _put_back(whole, database.path)
-    forget()
-    forget_widths()
-    assert aside is not None  # it was served
+    try:
+        _brought_up(whole)
+        aside = _free_aside(database.path)
+        _whole(database.path, aside).rename(aside)
+        # into the file as it lies: whoever has it open reads what was put back from then on
+        with closing(sqlite3.connect(whole)) as source, closing(_opened(database.path)) as live:
+            source.backup(live)
+    except sqlite3.Error as error:
+        why = f"{copy.name} cannot be put back ({error}); nothing was changed."
+        raise BadValue(NO_ROOM if is_full(error) else why, field="name") from None
+    finally:
+        whole.unlink(missing_ok=True)
     return aside.name
+
+
+def _opened(record: Path) -> sqlite3.Connection:
+    return sqlite3.connect(record, timeout=30)
+
+
+def _brought_up(whole: Path) -> None:
+    """Bring a copy to the newest schema, with what lists show, before anybody reads it."""
+    newer = Database(whole)
+    while not newer.made_up:
+        make_up(newer)
+    newer.close()
+    with closing(_opened(whole)) as settled:
+        settled.execute("PRAGMA journal_mode=DELETE")
 
 
 def _is_others(record: sqlite3.Connection, sure: str) -> bool:

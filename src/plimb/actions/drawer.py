@@ -138,23 +138,18 @@ def read_drawer(session: Session, added: int = 0) -> DrawerView:
     )
 
 
-_WIDTHS: dict[tuple[str, int], frozenset[int | None]] = {}
-"""How wide the shims of an engine's revision are, by record and revision: it never changes."""
-
-
-def forget_widths() -> None:
-    """Forget how wide shims are: another record is in the file's place."""
-    _WIDTHS.clear()
+_WIDTHS: dict[tuple[str, int, datetime], frozenset[int | None]] = {}
+"""How wide the shims of an engine's revision are, by record, and the revision's row and moment."""
 
 
 def _used_widths(session: Session) -> Iterator[tuple[str, int | None]]:
     """Give every engine's label with each diameter that its shims have."""
     record = str(session.connection().engine.url)
     newest = newest_numbers(session)
-    unknown = [engine for engine, _label, number in newest if (record, number) not in _WIDTHS]
+    unknown = [one for one, _label, row, at in newest if (record, row, at) not in _WIDTHS]
     documents = newest_documents(session, unknown)
-    for engine, label, number in newest:
-        key = (record, number)
+    for engine, label, row, at in newest:
+        key = (record, row, at)
         if key not in _WIDTHS:
             core = parsed_engine(documents[engine])[1]
             _WIDTHS[key] = frozenset(one.family.diameter_nm for one in core.clearances)

@@ -2,12 +2,10 @@
 
 import hashlib
 import secrets
-from collections import OrderedDict
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from functools import cache
 from itertools import pairwise
-from threading import Lock
 
 from argon2 import PasswordHasher
 from argon2.exceptions import VerificationError
@@ -19,12 +17,14 @@ from plimb.store.database import Database
 from plimb.store.people import (
     PersonRole,
     add_sitting,
+    count_wrong,
     drop_sittings,
     get_person,
     list_people,
     people_at_work,
     sitting_of,
     somebody_at_work,
+    wrong_codes,
 )
 from plimb.store.tables.people import PersonRow
 
@@ -66,34 +66,16 @@ def _no_ones() -> str:
     return _hasher().hash(secrets.token_hex(16))
 
 
-class Tries:
-    """Wrong codes of late: after a few each one more costs twice the time, up to a limit."""
+def _wait_s(session: Session, who: str, now: datetime) -> int:
+    """Return for how many seconds no code of somebody's is looked at.
 
-    def __init__(self) -> None:
-        self._wrong: OrderedDict[str, tuple[int, datetime]] = OrderedDict()
-        self._lock = Lock()
-
-    def wait_s(self, who: str, now: datetime) -> int:
-        """Return for how many seconds no code of theirs is looked at."""
-        with self._lock:
-            count, last = self._wrong.get(who, (0, now))
-        if count < FREE_TRIES:
-            return 0
-        wait_s: int = min(2 ** min(count - FREE_TRIES + 1, 20), LONGEST_WAIT)
-        return max(0, wait_s - int((now - last).total_seconds()))
-
-    def wrong(self, who: str, now: datetime) -> None:
-        """Count a wrong code."""
-        with self._lock:
-            count, _last = self._wrong.pop(who, (0, now))
-            self._wrong[who] = (count + 1, now)
-            while len(self._wrong) > MOST_COUNTED:
-                self._wrong.popitem(last=False)
-
-    def right(self, who: str) -> None:
-        """Forget the wrong ones."""
-        with self._lock:
-            self._wrong.pop(who, None)
+    After a few wrong ones each one more costs twice the time, up to a limit.
+    """
+    count, last = wrong_codes(session, who)
+    if count < FREE_TRIES or last is None:
+        return 0
+    wait_s: int = min(2 ** min(count - FREE_TRIES + 1, 20), LONGEST_WAIT)
+    return max(0, wait_s - int((now - last).total_seconds()))
 
 
 def read_people(database: Database) -> tuple[Person, ...]:
@@ -208,28 +190,27 @@ def _refuse_last_owner(session: Session, row: PersonRow) -> None:
                        field="person")  # fmt: skip
 
 
-def sign_in(
-    database: Database, tries: Tries, *, person_id: int, code: str, now: datetime
-) -> SignedIn:
+def sign_in(database: Database, *, person_id: int, code: str, now: datetime) -> SignedIn:
     """Sign somebody in at a screen.
 
     Raises:
         WrongCode: It is not their code, or wrong ones came too fast.
     """
     who = str(person_id)
-    if wait_s := tries.wait_s(who, now):
-        raise WrongCode(f"Too many wrong codes: try again in {wait_s} s.")
-    with database.reading() as session:
+    with database.writing("a code is tried", now) as session:
+        if wait_s := _wait_s(session, who, now):
+            raise WrongCode(f"Too many wrong codes: try again in {wait_s} s.")
+        # counted before it is looked at: many at once are many
+        count_wrong(session, who, now, most=MOST_COUNTED)
         row = next((one for one in people_at_work(session) if one.id == person_id), None)
         kept = row.code if row else None
     try:
         _hasher().verify(kept or _no_ones(), code)
     except VerificationError:
-        tries.wrong(who, now)
         raise WrongCode("That is not the code.") from None
-    tries.right(who)
     token = secrets.token_urlsafe(32)
     with database.writing("signed in", now) as session:
+        count_wrong(session, who, None, most=MOST_COUNTED)
         row = get_person(session, person_id)
         add_sitting(session, row, _kept(token), now, longest=WHOLE_STAY)
         return SignedIn(person=_person(row), token=token)

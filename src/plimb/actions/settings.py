@@ -49,7 +49,7 @@ class Row:
 
 
 SHOP, DECIDES, MEASURES, CLOSES, COPIES = (
-    "The shop", "How shims are chosen", "Measuring", "Closing up", "Copies of the record",
+    "The shop", "How shims are chosen", "Measuring", "Closing up", "How many copies are kept",
 )  # fmt: skip
 
 
@@ -118,11 +118,12 @@ class Settings:
         TorqueUnit.NM, group=CLOSES, says="The torque wrench reads",
         choices={one.value: one.value for one in TorqueUnit},
     )  # fmt: skip
-    keep_days: int = _row(7, group=COPIES, says="Keep the newest of each day, for days", low=1,
-                          high=MOST_KEPT)  # fmt: skip
-    keep_weeks: int = _row(4, group=COPIES, says="Of each week, for weeks", low=0, high=MOST_KEPT)
-    keep_months: int = _row(12, group=COPIES, says="Of each month, for months", low=0,
-                            high=MOST_KEPT)  # fmt: skip
+    keep_days: int = _row(
+        7, group=COPIES, says="Daily copies", low=1, high=MOST_KEPT,
+        help="The newest copy of each of the last so many days is kept.",
+    )  # fmt: skip
+    keep_weeks: int = _row(4, group=COPIES, says="Weekly copies", low=0, high=MOST_KEPT)
+    keep_months: int = _row(12, group=COPIES, says="Monthly copies", low=0, high=MOST_KEPT)
 
 
 @cache

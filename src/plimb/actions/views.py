@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable, Mapping
 from dataclasses import replace
+from datetime import datetime
 from decimal import Decimal
 from fractions import Fraction
 from functools import lru_cache
@@ -42,7 +43,7 @@ from plimb.core.shim.sum import School
 from plimb.core.shim.worksheet import worksheet_of
 from plimb.core.words import Units
 from plimb.files.engine_file import parsed_engine, turning_of
-from plimb.store.cards import card_before, get_card
+from plimb.store.cards import card_before, get_card, signed_at
 from plimb.store.engines import newest_revision
 from plimb.store.readings import gaps_of, repeated, written
 from plimb.store.records import shop_things
@@ -361,18 +362,13 @@ def _questions(
     return asked
 
 
-_LEFT: dict[tuple[str, int], dict[str, Before]] = {}
-"""What signed cards left, by record and card: a signed card never changes."""
-
-
-def forget() -> None:
-    """Forget what was remembered of signed cards: another record is in the file's place."""
-    _LEFT.clear()
+_LEFT: dict[tuple[str, int, datetime | None], dict[str, Before]] = {}
+"""What signed cards left, by record, card and signature: a signed card never changes."""
 
 
 def _left_before(session: Session, card_id: int) -> dict[str, Before]:
     """Return the gaps that the check before left, by the clearances' keys."""
-    key = (str(session.connection().engine.url), card_id)
+    key = (str(session.connection().engine.url), card_id, signed_at(session, card_id))
     if key not in _LEFT:
         status = status_of(get_card(session, card_id))
         _LEFT[key] = {

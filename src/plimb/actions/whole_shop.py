@@ -20,7 +20,7 @@ SHOP_FORMAT = "plimb-shop"
 LARGEST_SHOP = 200_000_000
 
 
-_LEFT_OUT = frozenset({"sitting", "asked", "secret"})
+_LEFT_OUT = frozenset({"sitting", "asked", "secret", "wrong_code", "instrument_line"})
 """What is of this server alone: who is signed in, what was asked for."""
 
 

@@ -2,10 +2,10 @@
 
 from collections.abc import Callable, Iterable
 from pathlib import Path
-from threading import Lock
 from typing import Any
 
 from apiflask import APIFlask
+from filelock import FileLock
 from flask import request
 
 from plimb.actions.clock import utc_now
@@ -68,15 +68,15 @@ Wsgi = Callable[[dict[str, Any], Any], Iterable[bytes]]
 class Beside:
     """An application beside a shop's record, made when it is first asked for."""
 
-    def __init__(self, make: Callable[[], APIFlask]) -> None:
-        self._make, self._lock = make, Lock()
+    def __init__(self, make: Callable[[], APIFlask], lock: Path) -> None:
+        self._make, self._lock = make, FileLock(lock)  # of all workers: it makes a record
         self._app: APIFlask | None = None
 
     def __call__(self, environ: dict[str, Any], start_response: Any) -> Iterable[bytes]:
         """Answer what is asked of it."""
-        with self._lock:
-            if self._app is None:
-                self._app = self._make()
+        if self._app is None:
+            with self._lock:
+                self._app = self._app or self._make()
         answer: Iterable[bytes] = self._app(environ, start_response)
         return answer
 
@@ -105,4 +105,5 @@ def beside(shop: Database, host: str, names: tuple[str, ...]) -> dict[str, Besid
             app.before_request(lambda: _only_who_works_here(shop, utc_now))
         return app
 
-    return {AT: Beside(practice), SCHOOL: Beside(school)}
+    making = path.with_name(f"{path.stem}-beside.lock")
+    return {AT: Beside(practice, making), SCHOOL: Beside(school, making)}

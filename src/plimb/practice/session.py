@@ -8,8 +8,9 @@ from dataclasses import dataclass, field
 from datetime import datetime
 from functools import partial
 from pathlib import Path
-from threading import Lock
 from typing import Any
+
+from filelock import FileLock
 
 from plimb.actions.bench import find_engines, read_shop
 from plimb.actions.cards import Change, Written
@@ -77,6 +78,15 @@ class Session:
         }  # fmt: skip
 
 
+Stamp = tuple[int, int, int]
+"""What tells one state of a file from another."""
+
+
+def _stamp(file: Path) -> Stamp:
+    found = file.stat()
+    return found.st_ino, found.st_mtime_ns, found.st_size
+
+
 class Practice:
     """Everything that is practised on beside one shop's record: lessons under way, their engines.
 
@@ -88,7 +98,9 @@ class Practice:
         clock: Callable[[], datetime] = utc_now,
     ) -> None:  # fmt: skip
         self.database, self.shop, self._folder, self._clock = database, shop, folder, clock
-        self._lock, self._open = Lock(), dict[int, Session]()
+        self._folder.mkdir(parents=True, exist_ok=True)
+        self._lock = FileLock(self._folder / "lock")  # of all workers
+        self._open: dict[int, tuple[Stamp, Session]] = {}
 
     def begun(self) -> list[Begun]:
         """Return every lesson that was begun, the newest first; what cannot be read is left out."""
@@ -113,12 +125,17 @@ class Practice:
     def session(self, card: int) -> Session:
         """Return the lesson of a card; NotFound where it is none."""
         with self._lock:
-            if card not in self._open:
-                file = self._file(card)
-                if not file.is_file():
-                    raise NotFound(f"Card {card} is no lesson.")
-                self._open[card] = _again(json.loads(file.read_text("utf-8")))
-            return self._open[card]
+            return self._session(card)
+
+    def _session(self, card: int) -> Session:
+        """Return a lesson as it lies now: another worker may have gone on with it."""
+        file = self._file(card)
+        if not file.is_file():
+            raise NotFound(f"Card {card} is no lesson.")
+        stamp, kept = _stamp(file), self._open.get(card)
+        if kept is None or kept[0] != stamp:
+            self._open[card] = kept = (stamp, _again(json.loads(file.read_text("utf-8"))))
+        return kept[1]
 
     def act(self, card: int, name: str, said: Sequence[Any]) -> Told:
         """Do one act on a lesson's engine.
@@ -127,8 +144,8 @@ class Practice:
             NotReady: It cannot be done as the engine stands, or the truth is out.
             BadValue: There is no such act.
         """
-        session = self.session(card)
         with self._lock:
+            session = self._session(card)
             if session.finished:
                 raise NotReady("The truth is out: begin the lesson anew.", field="act")
             if name == "swap":
@@ -158,11 +175,11 @@ class Practice:
             self._keep(session)
 
     def _keep(self, session: Session) -> None:
-        self._folder.mkdir(parents=True, exist_ok=True)
         file = self._file(session.card)
         whole = file.with_suffix(".new")
         whole.write_text(json.dumps(session.kept()), "utf-8")
         os.replace(whole, file)
+        self._open[session.card] = (_stamp(file), session)
 
     def begin(self, lesson: Lesson, document: dict[str, Any] | None = None) -> Session:
         """Begin a lesson: an engine that shows its point, a card, and what was done already.
@@ -211,7 +228,6 @@ class Practice:
         _OtherHand(self, session, card, micrometer).work()
         session.by_others = rig.tries
         with self._lock:
-            self._open[card.id] = session
             self._keep(session)
         return session
 

@@ -11,7 +11,7 @@ from typing import Any
 from zlib import crc32
 
 from flask import Flask, jsonify, request
-from waitress.server import create_server
+from werkzeug.serving import make_server
 
 BACK_ORDER_DAYS = 7
 USUAL_PRICE = Decimal("7.90")
@@ -106,6 +106,6 @@ def _lines(body: Any) -> list[tuple[int, int, int]] | None:
 
 def run_counter(port: int = 0, counter: Counter | None = None) -> str:
     """Serve the counter on this machine from a thread of its own; return its address."""
-    server = create_server(create_counter(counter), host="127.0.0.1", port=port, threads=2)
-    Thread(target=server.run, daemon=True, name="parts counter").start()
-    return f"http://127.0.0.1:{server.effective_port}"  # type: ignore[union-attr]
+    server = make_server("127.0.0.1", port, create_counter(counter), threaded=True)
+    Thread(target=server.serve_forever, daemon=True, name="parts counter").start()
+    return f"http://127.0.0.1:{server.server_port}"

@@ -7,6 +7,8 @@ what the instrument is off by.
 
 import random
 import socket
+from collections.abc import Callable
+from contextlib import suppress
 from threading import Lock, Thread
 
 from plimb.core.lengths import mm, show_mm
@@ -34,6 +36,17 @@ class SimulatedMicrometer:
                 return
             with self._lock:
                 self._listeners.append(connected)
+            Thread(target=self._heed, args=(connected,), daemon=True, name="micrometer").start()
+
+    def _heed(self, connected: socket.socket) -> None:
+        """Close on what somebody who is connected puts in: a thickness a line, in nanometres."""
+        try:
+            with connected.makefile("r", encoding="ascii", errors="replace") as lines:
+                for line in lines:
+                    if line.strip().isdigit():
+                        self.measure(int(line))
+        except OSError:
+            return
 
     def measure(self, true_nm: int) -> str:
         """Close on a piece of this thickness and send what it shows; return that too."""
@@ -56,27 +69,22 @@ class SimulatedMicrometer:
                 listener.close()
 
 
-class Readings:
-    """What an instrument has sent, kept for the screen that asks for it."""
+def press(port: int, true_nm: int) -> None:
+    """Put a piece of this thickness in the micrometer at a port, and close it."""
+    with socket.create_connection(("127.0.0.1", port), timeout=5) as connected:
+        connected.sendall(f"{true_nm}\n".encode())
+        connected.recv(64)
 
-    def __init__(self, port: int, *, kept: int = 200) -> None:
-        self._kept = kept
-        self._lines: list[str] = []
-        self._lock = Lock()
-        self._from = socket.create_connection(("127.0.0.1", port), timeout=5)
-        self._from.settimeout(None)
-        Thread(target=self._listen, daemon=True, name="readings").start()
 
-    def _listen(self) -> None:
-        with self._from, self._from.makefile("r", encoding="ascii", errors="replace") as lines:
-            try:
-                for line in lines:
-                    with self._lock:
-                        self._lines.append(line.strip())
-            except OSError:
-                return
+def listen(port: int, keep: Callable[[str], None]) -> None:
+    """Have every line that the instrument at a port sends kept, until it is closed."""
+    connected = socket.create_connection(("127.0.0.1", port), timeout=5)
+    connected.settimeout(None)
 
-    def after(self, seen: int) -> tuple[int, list[str]]:
-        """Return how many readings have come in all, and those after the first `seen`."""
-        with self._lock:
-            return len(self._lines), self._lines[max(seen, len(self._lines) - self._kept) :]
+    def heed() -> None:
+        lines = connected.makefile("r", encoding="ascii", errors="replace")
+        with connected, lines, suppress(OSError):
+            for line in lines:
+                keep(line.strip())
+
+    Thread(target=heed, daemon=True, name="readings").start()

@@ -133,6 +133,11 @@ def card_before(session: Session, card: CardRow) -> int | None:
     return session.scalars(query).first()
 
 
+def signed_at(session: Session, card_id: int) -> datetime | None:
+    """Return when a card was signed."""
+    return session.scalar(select(CardRow.signed_at).where(CardRow.id == card_id))
+
+
 def add_card(
     session: Session,
     revision: EngineRevisionRow,

@@ -2,11 +2,10 @@
 
 import os
 import sqlite3
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from contextlib import closing, contextmanager
 from datetime import datetime
 from pathlib import Path
-from threading import Condition, local
 from typing import Any
 
 from alembic import command
@@ -30,7 +29,6 @@ from plimb.store.copying import (
 from plimb.store.held import hold_anew, named
 from plimb.store.journal import close_entry, lay_triggers, lift_triggers, own_up, take_up
 from plimb.store.troubles import plain_words
-from plimb.store.turns import Turns
 
 
 def record_path(name: str) -> Path:
@@ -41,23 +39,23 @@ def record_path(name: str) -> Path:
 class Database:
     """The record in one file, brought to the newest schema when opened.
 
-    `made_up` says that what is kept of cards was made up for since this file was opened.
+    `made_up` says that what is kept of cards was made up for. Any number of processes may have
+    it open: SQLite lets one of them write at a time, and the others wait.
     """
 
-    def __init__(self, path: Path) -> None:
+    def __init__(self, path: Path, *, settled: bool = False) -> None:
+        """Open a record; one that is `settled` was brought up to date just before."""
         path.parent.mkdir(parents=True, exist_ok=True)
         self.path = path
         if not path.exists():
             path.touch(mode=0o600)
         self.engine = _engine(path)
-        migrate(self.engine)
+        if not settled:
+            migrate(self.engine)
         about = {"record": path}
         # a reader writes nothing, whatever is made up in it: it would wait for whoever writes
         self._readers = sessionmaker(self.engine, info=about, autoflush=False)
         self._writers = sessionmaker(self.engine.execution_options(writes=True), info=about)
-        self._door, self._inside, self._shut = Condition(), 0, False
-        self._mine, self._in_turn = local(), Turns()
-        self._before_alone: list[Callable[[], None]] = []
         self._file = named(path)
         hold_anew(path)
         self.made_up = False
@@ -65,7 +63,7 @@ class Database:
     @contextmanager
     def reading(self) -> Iterator[Session]:
         """Give a session that sees one moment of the record."""
-        with self.entered(), self._readers() as session:
+        with self._readers() as session:
             self._still_there()
             yield session
 
@@ -77,7 +75,7 @@ class Database:
             what: What is done, in the words of the trade: it stands in the journal.
             at: When, as naive UTC; now where nothing is said.
         """
-        with self.entered(), self._in_turn, self._writers.begin() as session:
+        with self._writers.begin() as session:
             self._still_there()
             own_up(session.connection())
             refuse_twice(session)
@@ -93,53 +91,6 @@ class Database:
         if now is None or now != self._file:
             raise RecordGone(self.path.name)
 
-    @contextmanager
-    def entered(self) -> Iterator[None]:
-        """Wait while the record is put back; who is in already may go in again."""
-        depth = getattr(self._mine, "depth", 0)
-        if not depth:
-            with self._door:
-                self._door.wait_for(lambda: not self._shut)
-                self._inside += 1
-        self._mine.depth = depth + 1
-        try:
-            yield
-        finally:
-            self._mine.depth = depth
-            if not depth:
-                with self._door:
-                    self._inside -= 1
-                    self._door.notify_all()
-
-    def before_alone(self, let_go: Callable[[], None]) -> None:
-        """Have something done before the file is left alone: others let go of it, too."""
-        self._before_alone.append(let_go)
-
-    @contextmanager
-    def alone(self) -> Iterator[None]:
-        """Keep everybody out of the file until the block is done, then bring it up to date."""
-        with self._door:
-            self._door.wait_for(lambda: not self._shut)
-            self._shut = True
-            self._door.wait_for(lambda: not self._inside)
-        try:
-            for let_go in self._before_alone:
-                let_go()
-            self.let_go()
-            yield
-            migrate(self.engine)
-            hold_anew(self.path)
-        finally:
-            with self._door:
-                self._shut = False
-                self._door.notify_all()
-
-    def let_go(self) -> None:
-        """Close the file; it is opened again when it is next read, and may be another by then."""
-        self.engine.dispose()
-        self._file = None
-        self.made_up = False
-
     def close(self) -> None:
         """Let go of the file."""
         self.engine.dispose()
@@ -153,7 +104,7 @@ def is_writable(path: Path) -> bool:
 def _engine(path: Path) -> Engine:
     if not is_writable(path):
         return _looked_at_only(path)
-    engine = create_engine(f"sqlite:///{path}", connect_args={"timeout": 10})
+    engine = create_engine(f"sqlite:///{path}", connect_args={"timeout": 30})
 
     @event.listens_for(engine, "connect")
     def _prepare(connection: Any, _record: object) -> None:

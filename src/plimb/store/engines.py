@@ -43,15 +43,20 @@ def _said(asked: str) -> list[ColumnElement[bool]]:
     ]
 
 
-def newest_numbers(session: Session) -> list[tuple[int, str, int]]:
-    """Return each engine's number, its label, and the row of its newest revision, by label."""
+def newest_numbers(session: Session) -> list[tuple[int, str, int, datetime]]:
+    """Return each engine's number, label, and the row and moment of its newest revision."""
     query = (
-        select(EngineRow.id, EngineRow.label, func.max(EngineRevisionRow.id))
+        select(
+            EngineRow.id,
+            EngineRow.label,
+            func.max(EngineRevisionRow.id),
+            func.max(EngineRevisionRow.recorded_at),
+        )
         .join(EngineRevisionRow, EngineRevisionRow.engine_id == EngineRow.id)
         .group_by(EngineRow.id)
         .order_by(EngineRow.label)
     )
-    return [(engine, label, revision) for engine, label, revision in session.execute(query)]
+    return [(one, label, row, at) for one, label, row, at in session.execute(query)]
 
 
 def newest_documents(session: Session, engines: Iterable[int]) -> dict[int, str]:

@@ -22,7 +22,9 @@ from sqlalchemy.exc import DBAPIError
 from plimb.store.tables import card, journal, order, people, shim  # noqa: F401  # all are known then
 from plimb.store.tables.base import Base
 
-_NO_TABLES = frozenset({"entry", "change", "sitting", "asked", "secret"})
+_NO_TABLES = frozenset(
+    {"entry", "change", "sitting", "asked", "secret", "wrong_code", "instrument_line"}
+)
 _NO_COLUMNS = frozenset({
     ("card", "summary"), ("card", "outcome"), ("engine", "outlook"), ("engine", "due_on"),
     ("person", "code"),

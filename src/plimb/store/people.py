@@ -6,17 +6,19 @@ from sqlalchemy import delete, select
 from sqlalchemy.orm import Session
 
 from plimb.core.errors import NotFound
-from plimb.store.tables.people import PersonRole, PersonRow, SittingRow
+from plimb.store.tables.people import PersonRole, PersonRow, SittingRow, WrongCodeRow
 
 __all__ = [
     "PersonRole",
     "add_sitting",
+    "count_wrong",
     "drop_sittings",
     "get_person",
     "list_people",
     "people_at_work",
     "sitting_of",
     "somebody_at_work",
+    "wrong_codes",
 ]
 
 
@@ -61,3 +63,25 @@ def add_sitting(
 def drop_sittings(session: Session, person_id: int) -> None:
     """Sign somebody out everywhere."""
     session.execute(delete(SittingRow).where(SittingRow.person_id == person_id))
+
+
+def wrong_codes(session: Session, who: str) -> tuple[int, datetime | None]:
+    """Return how many wrong codes were given for somebody of late, and when the last was."""
+    row = session.scalars(select(WrongCodeRow).where(WrongCodeRow.who == who)).first()
+    return (0, None) if row is None else (row.count, row.last)
+
+
+def count_wrong(session: Session, who: str, now: datetime | None, *, most: int) -> None:
+    """Count a wrong code, or forget those before where there is no `now`; the oldest go."""
+    row = session.scalars(select(WrongCodeRow).where(WrongCodeRow.who == who)).first()
+    if now is None:
+        if row is not None:
+            session.delete(row)
+        return
+    if row is None:
+        row = WrongCodeRow(who=who, count=0, last=now)
+        session.add(row)
+    row.count, row.last = row.count + 1, now
+    session.flush()
+    kept = select(WrongCodeRow.id).order_by(WrongCodeRow.last.desc()).limit(most)
+    session.execute(delete(WrongCodeRow).where(WrongCodeRow.id.not_in(kept)))

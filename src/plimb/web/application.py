@@ -12,9 +12,7 @@ from werkzeug.routing import IntegerConverter, Map
 from plimb import __version__
 from plimb.actions.clock import utc_now
 from plimb.actions.said import MOST
-from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
-from plimb.store.turns import Turns
 from plimb.web import (
     acts,
     address,
@@ -41,26 +39,7 @@ from plimb.web import (
     together,
     years,
 )
-from plimb.web.readers import is_read
 from plimb.web.request import Bench, Clock
-
-
-class _ReadsInTurn:
-    """Reads take turns, as they came: one interpreter does one at a time anyway.
-
-    Four that share it by turns of milliseconds take a third longer than four one after the
-    other (`make bench`). Changes do not wait here: they wait for the record.
-    """
-
-    def __init__(self, application: Any) -> None:
-        self._application, self._turns = application, Turns()
-
-    def __call__(self, environ: dict[str, Any], start_response: Any) -> Any:
-        """Answer a request, a read when it is its turn."""
-        if not is_read(environ):
-            return self._application(environ, start_response)
-        with self._turns:
-            return self._application(environ, start_response)
 
 
 class _Number(IntegerConverter):
@@ -113,7 +92,7 @@ def create_app(
     addresses: tuple[str, ...] = (),
     authority: Path | None = None,
     counter: str | None = None,
-    instrument: SimulatedMicrometer | None = None,
+    instrument: int | None = None,
 ) -> APIFlask:
     """Return the application that serves one shop's record.
 
@@ -125,7 +104,7 @@ def create_app(
         addresses: Where it is opened from elsewhere, the likeliest first.
         authority: The certificate that those who open it are to trust.
         counter: Address of a parts counter, if one is connected.
-        instrument: A micrometer whose readings are taken in, if one is connected.
+        instrument: The port of a micrometer on this machine, if one is connected.
     """
     app = APIFlask(
         __name__,
@@ -149,7 +128,6 @@ def create_app(
         clock=clock,
         counter=counter,
         instrument=instrument,
-        readings=Readings(instrument.port) if instrument else None,
         beyond=not door.is_loopback(host),
         addresses=addresses,
         authority=authority,
@@ -162,7 +140,6 @@ def create_app(
     errors.init_app(app)
     spec.init_app(app)
     app.after_request(_harden)
-    app.wsgi_app = _ReadsInTurn(app.wsgi_app)  # type: ignore[method-assign]
     return app
 
 
@@ -173,6 +150,7 @@ def _harden(response: Response) -> Response:
         "form-action 'self'",
         "X-Content-Type-Options": "nosniff",
         "Referrer-Policy": "no-referrer",
+        "Server": "Plimb",
     }
     if request.path.startswith("/api/"):
         headers["Cache-Control"] = "no-store"

@@ -144,7 +144,7 @@ def sign_in(json_data: SignInIn) -> Response:
     """Sign somebody in at this screen."""
     _end_here()
     try:
-        done = people.sign_in(at_hand(), bench().tries, **json_data.said(), now=now())
+        done = people.sign_in(at_hand(), **json_data.said(), now=now())
     except WrongCode:
         LOG.warning("wrong code for person %d from %s", json_data.person_id, request.remote_addr)
         raise

@@ -1,14 +1,12 @@
 """What a request works with: the record, the time, and what is connected to the bench."""
 
 from collections.abc import Callable
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
 
 from flask import Response, current_app
 
-from plimb.actions.people import Tries
-from plimb.standins.instrument import Readings, SimulatedMicrometer
 from plimb.store.database import Database
 
 Clock = Callable[[], datetime]
@@ -19,16 +17,14 @@ class Bench:
     """What the application works with: the record, the time, and what is connected to it.
 
     `beyond` says that other machines reach it, at the `addresses`, trusting the `authority`;
-    `tries` counts wrong codes.
+    `instrument` is the port of a micrometer on this machine, whose lines come into the record.
     """
 
     database: Database
     clock: Clock
     counter: str | None = None
-    instrument: SimulatedMicrometer | None = None
-    readings: Readings | None = None
+    instrument: int | None = None
     beyond: bool = False
-    tries: Tries = field(default_factory=Tries)
     addresses: tuple[str, ...] = ()
     authority: Path | None = None
 

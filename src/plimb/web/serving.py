@@ -1,12 +1,10 @@
 """Run the server on this machine."""
 
-import asyncio
-import gc
 import json
 import logging
 import socket
 from collections.abc import Callable, Iterator
-from contextlib import contextmanager, nullcontext
+from contextlib import closing, contextmanager, nullcontext
 from dataclasses import dataclass
 from functools import partial
 from pathlib import Path
@@ -15,10 +13,7 @@ from time import sleep
 from typing import Any
 
 import segno
-import waitress
 from apiflask import APIFlask
-from hypercorn.asyncio import serve
-from hypercorn.config import Config
 from werkzeug.middleware.dispatcher import DispatcherMiddleware
 
 from plimb.actions.backup import copy_of_the_day
@@ -28,24 +23,22 @@ from plimb.actions.shop import kept_by
 from plimb.core.errors import BadValue
 from plimb.core.lengths import mm
 from plimb.standins.counter import run_counter
-from plimb.standins.instrument import SimulatedMicrometer
+from plimb.standins.instrument import SimulatedMicrometer, listen
 from plimb.store.database import Database, is_writable
 from plimb.store.held import held
+from plimb.store.instrument import keep_line
 from plimb.store.people import PersonRole
 from plimb.web.application import create_app
 from plimb.web.door import is_loopback
-from plimb.web.readers import Readers, readers
 from plimb.web.tls import Certificate, fingerprint, names_in, own_certificate, own_names, utc
+from plimb.web.workers import Workers
 
 DEMO_ZERO_NM = mm("0.003")
 """Where the simulated micrometer's zero stands, so that checking it is worth something."""
 
 
-CONNECTIONS, SILENT_S, LARGEST_BODY, LARGEST_HEAD = 1000, 30, 2_000_000, 32_768
-"""Who says nothing for half a minute is cut off, and who sends too much is before it is kept."""
-
-
 Beside = Callable[[Database, str, tuple[str, ...]], dict[str, Any]]
+Make = Callable[[Database], APIFlask]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -91,30 +84,63 @@ def run_server(
     # what cannot be written is looked at only, and held by nobody
     written = is_writable(path) or not path.exists()
     alone = held(path, f"it is served at {places[0]}") if written else nullcontext()
-    # the readers are made first: they hold neither its address nor its lock
-    with readers() as reading, _listening(host, port) as listener, alone:
-        database = Database(path)
-        if beyond:
-            with _closed_if_refused(database):
+    with _listening(host, port) as listener, alone:
+        with closing(Database(path)) as database:  # up to date, before anybody reads it
+            if beyond:
                 _refuse_unknown(database)
         tls = _certificate(path, names, given) if beyond else None
         others = tuple(at for name, at in zip(names, places, strict=True) if not is_loopback(name))
+        standins_here = _standins(path, counter) if standins else (counter, None)
         make = partial(
             create_app,
             host=host,
             names=names,
             addresses=others,
             authority=tls.authority if tls else None,
-            counter=run_counter() if standins and counter is None else counter,
+            counter=standins_here[0],
+            instrument=standins_here[1],
         )
-        mounts = beside(database, host, names) if beside is not None else {}
-        app = _application(database, make, standins, reading, mounts)
-        _say_ready(path, places[0], tls, as_json)
-        gc.freeze()
-        if tls is None:
-            _serve_plain(app, listener)
+        if written:
+            Thread(target=_copy_each_day, args=(path,), daemon=True).start()
         else:
-            _serve_encrypted(app, listener, tls)
+            logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
+        _say_ready(path, places[0], tls, as_json)
+        import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
+
+        certificate, key = (tls.certificate, tls.key) if tls else (None, None)
+        workers = Workers(listener, certificate=certificate, key=key)
+        workers.run(partial(application, path, make, beside, host, names))
+
+
+def application(
+    path: Path, make: Make, beside: Beside | None, host: str, names: tuple[str, ...]
+) -> Any:
+    """Return the application that serves a record, with what is served beside it."""
+    database = Database(path, settled=True)
+    app = make(database)
+    mounts = beside(database, host, names) if beside is not None else {}
+    app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
+    return app
+
+
+def _standins(path: Path, counter: str | None) -> tuple[str | None, int]:
+    """Start the simulated parts counter and micrometer; return where they are reached."""
+    micrometer = SimulatedMicrometer(zero_nm=DEMO_ZERO_NM)
+    keep_readings(path, micrometer.port)
+    return run_counter() if counter is None else counter, micrometer.port
+
+
+def keep_readings(path: Path, port: int) -> None:
+    """Have every line that an instrument sends kept in the record."""
+
+    def keep(text: str) -> None:
+        with (
+            closing(Database(path, settled=True)) as database,
+            database.writing("a reading came") as session,
+        ):
+            keep_line(session, text)
+
+    listen(port, keep)
 
 
 def _names_given(given: Given) -> tuple[str, ...]:
@@ -123,15 +149,6 @@ def _names_given(given: Given) -> tuple[str, ...]:
         if not file.exists():
             raise BadValue(f"certificate: {file} is not there.", field="certificate")
     return names_in(given.certificate)
-
-
-@contextmanager
-def _closed_if_refused(database: Database) -> Iterator[None]:
-    try:
-        yield
-    except BadValue:
-        database.close()
-        raise
 
 
 def _refuse_unknown(database: Database) -> None:
@@ -149,27 +166,6 @@ def _certificate(path: Path, names: tuple[str, ...], given: Given | None) -> Cer
     if given is None:
         return own_certificate(path, list(names), utc())
     return Certificate(certificate=given.certificate, key=given.key, authority=None)
-
-
-def _application(
-    database: Database,
-    make: Callable[..., APIFlask],
-    standins: bool,
-    reading: Readers | None,
-    mounts: dict[str, Any],
-) -> APIFlask:
-    """Return the application that keeps the record, with what is connected to it and beside it."""
-    import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
-
-    app = make(database, instrument=SimulatedMicrometer(zero_nm=DEMO_ZERO_NM) if standins else None)
-    if is_writable(database.path):
-        Thread(target=_copy_each_day, args=(database,), daemon=True).start()
-    else:
-        logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
-    if reading is not None and is_writable(database.path):
-        reading.answer_for(app, database, make)
-    app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
-    return app
 
 
 @contextmanager
@@ -198,33 +194,13 @@ def _say_ready(path: Path, place: str, tls: Certificate | None, as_json: bool) -
               f"{fingerprint(tls.authority)}", flush=True)  # fmt: skip
 
 
-def _serve_plain(app: APIFlask, listener: socket.socket) -> None:
-    waitress.serve(
-        app, sockets=[listener], threads=8, ident="", connection_limit=CONNECTIONS,
-        channel_timeout=SILENT_S, cleanup_interval=5,
-        max_request_header_size=LARGEST_HEAD, max_request_body_size=LARGEST_BODY,
-        _quiet=True,
-    )  # fmt: skip
-
-
-def _serve_encrypted(app: APIFlask, listener: socket.socket, tls: Certificate) -> None:
-    config = Config()
-    config.bind = [f"fd://{listener.fileno()}"]
-    config.certfile, config.keyfile = str(tls.certificate), str(tls.key)
-    config.include_server_header = False
-    config.read_timeout = SILENT_S
-    config.ssl_handshake_timeout = SILENT_S
-    config.wsgi_max_body_size = LARGEST_BODY
-    config.alpn_protocols = ["http/1.1"]
-    config.accesslog = config.errorlog = None
-    asyncio.run(serve(app, config, mode="wsgi"))
-
-
-def _copy_each_day(database: Database) -> None:
+def _copy_each_day(path: Path) -> None:
     """Make the day's copy of the record, today and as long as it is served."""
     while True:
         try:
-            copy_of_the_day(database.path, utc_now(), kept_by(database))
+            with closing(Database(path, settled=True)) as database:
+                kept = kept_by(database)
+            copy_of_the_day(path, utc_now(), kept)
         except BadValue as refusal:  # the next hour tries again; Shop shows how old the last is
             logging.getLogger("plimb").warning("no copy made: %s", refusal.sentence)
         sleep(3600)

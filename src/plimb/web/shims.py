@@ -7,8 +7,10 @@ from apiflask import APIBlueprint
 from plimb.actions.said import Sent, Text
 from plimb.core.errors import NotReady
 from plimb.core.lengths import mm
+from plimb.standins.instrument import press
+from plimb.store.instrument import lines_after
 from plimb.web.cards import card_as_it_stands
-from plimb.web.request import bench
+from plimb.web.request import at_hand, bench
 from plimb.web.wire import Answer
 
 blueprint = APIBlueprint("shims", __name__, url_prefix="/api")
@@ -26,10 +28,10 @@ class ReadingsOut(Answer):
 @blueprint.output(ReadingsOut)
 def instrument_readings(seen: int) -> ReadingsOut:
     """Return what a connected instrument has sent after the first `seen` readings."""
-    readings = bench().readings
-    if readings is None:
+    if bench().instrument is None:
         return ReadingsOut(connected=False, count=0, lines=[])
-    count, lines = readings.after(seen)
+    with at_hand().reading() as session:
+        count, lines = lines_after(session, seen)
     return ReadingsOut(connected=True, count=count, lines=lines)
 
 
@@ -54,5 +56,5 @@ def press_instrument(json_data: PressIn) -> ReadingsOut:
     dice = crc32(f"{card.id} {json_data.valve}".encode())
     # a piece has worn a little below its size, each by its own
     made_nm = piece.marked_nm if piece and piece.marked_nm else sizes[dice % len(sizes)]
-    instrument.measure(made_nm - dice % 9 * mm("0.001"))
+    press(instrument, made_nm - dice % 9 * mm("0.001"))
     return ReadingsOut(connected=True, count=0, lines=[])

@@ -75,7 +75,7 @@
             />
           {:else if draft}
             <Field
-              label={one.unit && one.unit !== "%" ? `${one.says}, ${one.unit}` : one.says}
+              label={one.unit ? `${one.says}, ${one.unit}` : one.says}
               class={one.kind === "text" || one.unit === "mm" ? "col-span-2" : ""}
               kind={one.kind as "text" | "whole" | "decimal"}
               id={one.name}

@@ -31,6 +31,16 @@ class PersonRow(Base):
     left_at: Mapped[datetime | None]
 
 
+class WrongCodeRow(Base):
+    """How often a wrong code was given for somebody of late, and when the last was."""
+
+    __tablename__ = "wrong_code"
+
+    who: Mapped[str] = mapped_column(unique=True)
+    count: Mapped[int]
+    last: Mapped[datetime]
+
+
 class SittingRow(Base):
     """One screen at which somebody is signed in; its token is kept as a hash."""
 

@@ -27,6 +27,15 @@ class SecretRow(Base):
     value: Mapped[str]
 
 
+class InstrumentLineRow(Base):
+    """One line that a connected instrument has sent."""
+
+    __tablename__ = "instrument_line"
+    __table_args__ = {"sqlite_autoincrement": True}  # noqa: RUF012  # as the mapper wants it
+
+    text: Mapped[str]
+
+
 class BladeSetRow(Base):
     """A feeler set of the shop."""
 

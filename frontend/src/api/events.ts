@@ -1,0 +1,6 @@
+/** What the whole page is told of its server. */
+
+/** The server wants to know who it is. */
+export const WHO = "plimb-who";
+/** The server answers again after it did not. */
+export const BACK = "plimb-back";
