@@ -19,22 +19,29 @@ def sheet(school):
 
 def contents_twice(pdf):
     """Draw another page where the last of two entries counts, or where the first does."""
-    return with_blank_page(pdf, b"/Contents 4 0 R\n/Contents %d 0 R")
+    return with_blank_page(
+        pdf, lambda own, blank: b"/Contents %d 0 R\n/Contents %d 0 R" % (own, blank)
+    )
 
 
 def first_of_two(pdf):
-    return with_blank_page(pdf, b"/Contents %d 0 R\n/Contents 4 0 R")
+    return with_blank_page(
+        pdf, lambda own, blank: b"/Contents %d 0 R\n/Contents %d 0 R" % (blank, own)
+    )
 
 
 def in_disguise(pdf):
-    return with_blank_page(pdf, b"/Contents 4 0 R\n/C#6fntents %d 0 R")
+    return with_blank_page(
+        pdf, lambda own, blank: b"/Contents %d 0 R\n/C#6fntents %d 0 R" % (own, blank)
+    )
 
 
 def with_blank_page(pdf, entry):
     """Put an object in that draws nothing, named in the page as told, the table made right."""
     number = int(re.search(rb"xref\n0 (\d+)\n", pdf)[1])
     blank = b"%d 0 obj\n<<\n/Length 3\n>>\nstream\nq Q\nendstream\nendobj\n" % number
-    return tabled(pdf.replace(b"/Contents 4 0 R", entry % number, 1), blank)
+    own = re.search(rb"/Contents (\d+) 0 R", pdf)
+    return tabled(pdf.replace(own[0], entry(int(own[1]), number), 1), blank)
 
 
 def tabled(pdf, more=b""):
@@ -87,7 +94,8 @@ def endless(pdf):
     node = b"%d 0 obj\n[ %d 0 R %d 0 R ]\nendobj\n"
     nodes = [node % (one, one + 1, one + 1) for one in range(first, first + levels)]
     last = b"%d 0 obj\n[ ]\nendobj\n" % (first + levels)
-    begun = pdf.replace(b"/Contents 4 0 R", b"/Contents 4 0 R\n/Extra %d 0 R" % first, 1)
+    own = re.search(rb"/Contents \d+ 0 R", pdf)[0]
+    begun = pdf.replace(own, own + b"\n/Extra %d 0 R" % first, 1)
     return tabled(begun, b"".join((*nodes, last)))
 
 

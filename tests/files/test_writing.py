@@ -1,5 +1,6 @@
 """Names of the whole world on paper: drawn in a font that has them, found as text."""
 
+import time
 import unicodedata
 from dataclasses import replace
 
@@ -7,8 +8,8 @@ import pypdfium2
 import pytest
 
 from plimb.actions.signing import read_sheet
+from plimb.files.paper import OTHERS, font_for, letters_of
 from plimb.files.sheet_pdf import sheet_pdf
-from plimb.files.writing import PLAIN, drawn, lines, runs
 
 NAMES = {
     "Latin": "Nguyễn Thị Ánh Łukasz Çelik",
@@ -48,11 +49,10 @@ def test_a_name_is_found_as_text_wherever_it_stands(sheet, name):
 
 @pytest.mark.parametrize("name", NAMES.values(), ids=NAMES)
 def test_every_letter_is_in_the_font_it_is_drawn_in(name):
-    from reportlab.pdfbase import pdfmetrics
-
-    for font, part in runs(name):
-        face = pdfmetrics.getFont(font).face
-        assert all(ord(letter) in face.charToGlyph for letter in part), (font, part)
+    for letter in name:
+        other = font_for(letter)
+        file = OTHERS[other] if other else "Archivo-Regular.ttf"
+        assert ord(letter) in letters_of(file), (letter, other)
 
 
 def test_a_name_without_a_break_wraps_and_the_page_keeps_its_edge(sheet):
@@ -68,10 +68,19 @@ def test_a_name_without_a_break_wraps_and_the_page_keeps_its_edge(sheet):
     document.close()
 
 
-def test_what_is_written_from_right_to_left_is_drawn_so_line_by_line():
-    assert drawn("abc") == "abc"
-    assert drawn("דוד לוי") == "דוד לוי"[::-1]
-    long = " ".join(["שלום"] * 40)
-    assert len(lines(long)) > 2
-    assert " ".join(lines(long)) == long
-    assert [name for name, _part in runs("a")] == [PLAIN]
+def test_what_is_written_from_right_to_left_is_drawn_so_within_a_line_that_runs_on(sheet):
+    pdf = sheet_pdf(replace(sheet, signed_by="דוד"))
+    document = pypdfium2.PdfDocument(pdf)
+    page = document[0].get_textpage()
+    whole = page.get_text_range()
+    at = {letter: page.get_charbox(whole.index(letter))[0] for letter in "דו"}
+    year = whole.index("2025", whole.index("Signed"))
+    assert at["ד"] > at["ו"]  # the second letter stands left of the first
+    assert page.get_charbox(year)[0] > at["ד"]  # and what follows in Latin right of the name
+    document.close()
+
+
+def test_the_same_sheet_is_the_same_bytes_whenever_it_is_printed(sheet, monkeypatch):
+    first = sheet_pdf(sheet)
+    monkeypatch.setattr(time, "time", lambda: 2_000_000_000.0)
+    assert sheet_pdf(sheet) == first

@@ -61,6 +61,8 @@ def with_card(pdf: bytes, document: Any, public: str, sign: Callable[[str], str]
         "signature": sign(_signed_text(card, PdfReader(io.BytesIO(pdf)))),
     }
     writer = PdfWriter(clone_from=io.BytesIO(pdf))
+    for name in {*writer.root_object} - _ROOT:  # how it is opened is nobody's to say
+        del writer.root_object[name]
     writer.add_attachment(ATTACHED, json.dumps(said, ensure_ascii=False).encode())
     out = io.BytesIO()
     writer.write(out)
