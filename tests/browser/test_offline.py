@@ -77,7 +77,8 @@ def test_a_tick_a_note_and_how_cold_it_is_wait_too_over_a_closed_page(own_browse
     first.keyboard.press("Enter")
     tick = first.get_by_role("checkbox").first
     was = tick.is_checked()
-    tick.click()
+    tick.focus()
+    first.keyboard.press("Space")
     first.get_by_text("Notes here").click()
     note = first.get_by_label("On this card")
     note.click()

@@ -239,8 +239,9 @@ def test_two_windows_on_one_card_conflict_clearly_and_lose_nothing_typed(open_pa
     here.keyboard.press("Enter")
     alert = here.get_by_role("alert")
     expect(alert).to_contain_text("Not saved yet")
+    expect(alert).to_contain_text("3 EX L was written meanwhile, as 28.")
     expect(alert).to_contain_text("30 for 3 EX L")
-    expect(entry(here)).to_have_value("30")
+    expect(here.get_by_text("1 entry waits")).to_be_visible()  # kept, over a reload too
     no_barriers(here, "conflict")
     here.get_by_role("button", name="Save mine").click()
     expect(plate(here, "3 EX L")).to_contain_text("0.30")

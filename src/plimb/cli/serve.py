@@ -40,7 +40,7 @@ def serve(
         raise BadValue("key: a certificate comes with its key; give both or none.", field="key")
     run_server(
         database or record_path("shop"), host=host, port=port, as_json=as_json, counter=counter,
-        beside=beside,
+        mounts=beside,
         given=Given(certificate=certificate, key=key) if certificate and key else None,
     )  # fmt: skip
 
@@ -55,4 +55,4 @@ def demo(database: Path | None, host: str, port: int, as_json: bool, fresh: bool
     """Serve the Ostrel Hill Climb School, a made-up shop to try things on."""
     path = database or record_path("demo")
     load_demo(path, fresh=fresh)
-    run_server(path, host=host, port=port, as_json=as_json, standins=True, beside=beside)
+    run_server(path, host=host, port=port, as_json=as_json, standins=True, mounts=beside)

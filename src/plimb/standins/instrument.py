@@ -19,12 +19,19 @@ STEP_NM = mm("0.001")
 class SimulatedMicrometer:
     """The instrument, and the stream it serves."""
 
-    def __init__(self, *, zero_nm: int = 0, off_by_nm: int = mm("0.004"), seed: int = 1) -> None:
+    def __init__(
+        self,
+        *,
+        zero_nm: int = 0,
+        off_by_nm: int = mm("0.004"),
+        seed: int = 1,
+        port: int = 0,
+    ) -> None:
         self.zero_nm, self.off_by_nm = zero_nm, off_by_nm
         self._dice = random.Random(seed)
         self._listeners: list[socket.socket] = []
         self._lock = Lock()
-        self._server = socket.create_server(("127.0.0.1", 0))
+        self._server = socket.create_server(("127.0.0.1", port))
         self.port: int = self._server.getsockname()[1]
         Thread(target=self._accept, daemon=True, name="micrometer").start()
 

@@ -8,7 +8,6 @@ from contextlib import closing, contextmanager, nullcontext
 from dataclasses import dataclass
 from functools import partial
 from pathlib import Path
-from threading import Thread
 from time import sleep
 from typing import Any
 
@@ -31,13 +30,13 @@ from plimb.store.people import PersonRole
 from plimb.web.application import create_app
 from plimb.web.door import is_loopback
 from plimb.web.tls import Certificate, fingerprint, names_in, own_certificate, own_names, utc
-from plimb.web.workers import Workers
+from plimb.web.workers import Workers, beside
 
 DEMO_ZERO_NM = mm("0.003")
 """Where the simulated micrometer's zero stands, so that checking it is worth something."""
 
 
-Beside = Callable[[Database, str, tuple[str, ...]], dict[str, Any]]
+Mounts = Callable[[Database, str, tuple[str, ...]], dict[str, Any]]
 Make = Callable[[Database], APIFlask]
 
 
@@ -58,7 +57,7 @@ def run_server(
     counter: str | None = None,
     standins: bool = False,
     given: Given | None = None,
-    beside: Beside | None = None,
+    mounts: Mounts | None = None,
 ) -> None:
     """Serve the record until stopped.
 
@@ -70,7 +69,7 @@ def run_server(
         counter: Address of a parts counter to order from.
         standins: Serve the simulated parts counter and micrometer beside it.
         given: A certificate to serve with, instead of one of the shop's own authority.
-        beside: Makes what is served beside it, by where; it is given the record, host and names.
+        mounts: Makes what is served beside it, by where; it is given the record, host and names.
 
     Raises:
         BadValue: The port is taken, or other machines would reach it with nobody set up.
@@ -101,7 +100,7 @@ def run_server(
             instrument=standins_here[1],
         )
         if written:
-            Thread(target=_copy_each_day, args=(path,), daemon=True).start()
+            beside(copy_each_day, path)
         else:
             logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
         _say_ready(path, places[0], tls, as_json)
@@ -109,25 +108,40 @@ def run_server(
 
         certificate, key = (tls.certificate, tls.key) if tls else (None, None)
         workers = Workers(listener, certificate=certificate, key=key)
-        workers.run(partial(application, path, make, beside, host, names))
+        workers.run(partial(application, path, make, mounts, host, names))
 
 
 def application(
-    path: Path, make: Make, beside: Beside | None, host: str, names: tuple[str, ...]
+    path: Path, make: Make, mounts: Mounts | None, host: str, names: tuple[str, ...]
 ) -> Any:
     """Return the application that serves a record, with what is served beside it."""
     database = Database(path, settled=True)
     app = make(database)
-    mounts = beside(database, host, names) if beside is not None else {}
-    app.wsgi_app = DispatcherMiddleware(app.wsgi_app, mounts)  # type: ignore[method-assign]
+    more = mounts(database, host, names) if mounts is not None else {}
+    app.wsgi_app = DispatcherMiddleware(app.wsgi_app, more)  # type: ignore[method-assign]
     return app
 
 
-def _standins(path: Path, counter: str | None) -> tuple[str | None, int]:
+def _standins(path: Path, counter: str | None) -> tuple[str, int]:
     """Start the simulated parts counter and micrometer; return where they are reached."""
-    micrometer = SimulatedMicrometer(zero_nm=DEMO_ZERO_NM)
-    keep_readings(path, micrometer.port)
-    return run_counter() if counter is None else counter, micrometer.port
+    ports = [_free_port(), _free_port()]
+    beside(run_standins, path, *ports)
+    return counter or f"http://127.0.0.1:{ports[0]}", ports[1]
+
+
+def _free_port() -> int:
+    with socket.create_server(("127.0.0.1", 0)) as free:
+        port: int = free.getsockname()[1]
+    return port
+
+
+def run_standins(path: Path, counter: int, micrometer: int) -> None:
+    """Serve the stand-ins at these ports, until the process ends."""
+    run_counter(counter)
+    SimulatedMicrometer(zero_nm=DEMO_ZERO_NM, port=micrometer)
+    keep_readings(path, micrometer)
+    while True:
+        sleep(3600)
 
 
 def keep_readings(path: Path, port: int) -> None:
@@ -194,7 +208,7 @@ def _say_ready(path: Path, place: str, tls: Certificate | None, as_json: bool) -
               f"{fingerprint(tls.authority)}", flush=True)  # fmt: skip
 
 
-def _copy_each_day(path: Path) -> None:
+def copy_each_day(path: Path) -> None:
     """Make the day's copy of the record, today and as long as it is served."""
     while True:
         try:

@@ -30,7 +30,7 @@ MOST = 4
 """More workers than this only take one another's cores and memory."""
 THREADS = 4
 """So many requests are under way in a worker at once; SQLite and numpy share the interpreter."""
-BEAT_S, SILENT_S, LOOK_S = 0.5, 4.0, 0.5
+BEAT_S, SILENT_S, LOOK_S, LOADING_S = 0.5, 4.0, 0.5, 20.0
 HEAD_MS, LARGEST_HEAD, BACKLOG = 30_000, 32_768, 1024
 """Who says nothing for half a minute is cut off."""
 
@@ -96,7 +96,7 @@ class Workers(MPServer):
     def _spawn_worker(  # type: ignore[override]
         self, idx: int, target: Any, callback_loader: Loader
     ) -> WorkerProcess:
-        self._beats[idx] = monotonic()
+        self._beats[idx] = monotonic() + LOADING_S
         load = partial(_in_worker, callback_loader, self._beats, idx, os.getpid())
         return super()._spawn_worker(idx=idx, target=target, callback_loader=load)
 
@@ -107,10 +107,27 @@ class Workers(MPServer):
             for worker in list(self.wrks):
                 if monotonic() - self._beats[worker.idx] > SILENT_S and worker.inner.is_alive():
                     LOG.warning("worker %d does not answer; it is replaced", worker.idx + 1)
-                    self._beats[worker.idx] = monotonic()
+                    self._beats[worker.idx] = monotonic() + LOADING_S
                     self.respawned_wrks.pop(worker.idx, None)  # it did not end by itself
                     with suppress(OSError):
                         os.kill(worker.inner.pid, signal.SIGKILL)
+
+
+def beside(target: Callable[..., None], *args: Any) -> None:
+    """Run something for as long as this process does, in one of its own.
+
+    Not in a thread: workers are forked from here, and what a thread holds at that moment (a lock
+    of SQLite's, say) would be held in the worker for ever.
+    """
+    run = partial(_beside, target, os.getpid(), *args)
+    context = multiprocessing.get_context("fork" if sys.platform == "linux" else None)
+    context.Process(target=run, daemon=True, name=target.__name__).start()
+
+
+def _beside(target: Callable[..., None], parent: int, *args: Any) -> None:
+    signal.signal(signal.SIGINT, signal.SIG_IGN)
+    _end_with(parent)
+    target(*args)
 
 
 def socket_held(listener: socket.socket) -> Any:
@@ -124,9 +141,9 @@ def _in_worker(load: Loader, beats: Beats, idx: int, parent: int) -> Any:
     """Make the application in a worker, which is seen from then on for as long as it runs."""
     signal.signal(signal.SIGINT, signal.SIG_IGN)  # Ctrl-C is the server's
     _end_with(parent)
-    Thread(target=_beat, args=(beats, idx, parent), daemon=True, name="heartbeat").start()
     application = load()
     gc.freeze()
+    Thread(target=_beat, args=(beats, idx, parent), daemon=True, name="heartbeat").start()
     return application
 
 

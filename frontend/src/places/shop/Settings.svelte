@@ -11,7 +11,7 @@
   let drafts = $state.raw<Record<string, Draft>>({});
   /** What came of the last save, by the group it was of. */
   let came = $state<Record<string, string>>({});
-  let refusal = $state.raw<Refusal | null>(null);
+  let refused = $state.raw<Record<string, Refusal | null>>({});
   const groups = $derived([...new Set(settings.map((one) => one.group))]);
   /** What Practice found, where one comes from there to take it over; nothing is saved by that. */
   const found = new URLSearchParams(location.search).get("hand") ?? "";
@@ -40,13 +40,13 @@
     const sent = answer(api.PATCH("/api/settings", { body })).then(
       (now) => {
         take(now.settings);
-        [refusal, came] = [null, { [group]: "Saved." }];
+        [refused, came] = [{}, { [group]: "Saved." }];
         void shopState.load();
         return true;
       },
       (error: unknown) => {
-        refusal = error as Refusal;
-        came = { [group]: (error as Refusal).sentence };
+        refused = { [group]: error as Refusal };
+        came = {};
         return false;
       },
     );
@@ -61,7 +61,7 @@
       <h2 id="settings-{nth}" class="text-lg">{group}</h2>
       <Form
         class="grid grid-cols-2 items-end gap-2"
-        refusal={came[group] === "Saved." ? null : refusal}
+        refusal={refused[group] ?? null}
         onsend={() => save(group)}
       >
         {#each settings.filter((one) => one.group === group) as one (one.name)}
