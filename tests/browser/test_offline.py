@@ -70,6 +70,7 @@ def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(own_brows
 def test_a_tick_a_note_and_how_cold_it_is_wait_too_over_a_closed_page(own_browser, own_server):
     first = opened(own_browser, "/cards/2/ready")
     kept_by_now(first)
+    expect(first.get_by_label("Hours since it ran")).to_be_visible()
     own_server.kill()
     first.get_by_label("Hours since it ran").click()
     first.keyboard.press("ControlOrMeta+a")
