@@ -32,6 +32,10 @@ test: .venv/.dev $(APP) $(API)/answers/.done chromium ## Set up what the tests n
 	@echo "plimb: testing core, record, API, command line and the interface in a browser"
 	@$(BIN)/python -m pytest
 
+.PHONY: quick
+quick: .venv/.dev ## The sums, and what is done to a card: in under a minute
+	@$(BIN)/python -m pytest tests/core tests/actions -m "not slow"
+
 .PHONY: test-long
 test-long: .venv/.dev $(APP) ## The same with every simulation whole: 2,000 engines by brute force, 500 proofs a cause
 	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --ignore tests/browser --timeout 7200

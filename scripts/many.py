@@ -103,7 +103,7 @@ def filled(path: Path, cards: int, engines: int, pieces: int) -> None:
     with database.engine.execution_options(writes=True).begin() as connection:
         lay_triggers(connection)
         take_up(connection, "made many")
-    while database.made_up is False or _unknown(database):
+    while database.backfilled is False or _unknown(database):
         read_shop(database, TODAY.date())
     database.close()
 

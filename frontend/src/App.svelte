@@ -1,7 +1,8 @@
 <script lang="ts">
   /** The frame: where one is, how it is read, and the place itself. */
   import { untrack } from "svelte";
-  import { Button, Dialog, Pair, TurnMark, UndoMark } from "./kit";
+  import { Button, Dialog, ToggleGroup, UndoMark } from "./kit";
+  import { TurnMark } from "./trade";
   import { keys } from "./state/keys.svelte";
   import { preferences } from "./state/preferences.svelte";
   import { reach } from "./state/reach.svelte";
@@ -126,7 +127,7 @@
       {/if}
       <WhoWorks />
       <div class={place.name === "card" ? "" : "max-md:hidden"}>
-        <Pair
+        <ToggleGroup
           label="Gaps in"
           value={preferences.unit}
           items={[

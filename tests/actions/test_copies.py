@@ -28,7 +28,7 @@ from plimb.actions.fitting import turn_by_hand
 from plimb.actions.shop import change_settings, kept_by
 from plimb.core.errors import BadValue, NotFound
 from plimb.store.database import Database, copies_of
-from plimb.store.held import held
+from plimb.store.lock import held
 
 from ..conftest import NOON, earlier_records
 
@@ -67,7 +67,7 @@ def test_a_served_record_is_not_put_back_nor_thrown_away(school, tmp_path):
 def test_a_server_that_died_holds_nothing(tmp_path):
     record = tmp_path / "shop.sqlite3"
     code = (
-        "import os, sys; from pathlib import Path; from plimb.store.held import held\n"
+        "import os, sys; from pathlib import Path; from plimb.store.lock import held\n"
         f"with held(Path({str(record)!r}), 'it is served'): os._exit(1)"
     )
     subprocess.run([sys.executable, "-c", code], check=False)

@@ -269,7 +269,7 @@ def test_records_of_before_are_made_up_for_when_they_are_asked_for(database):
         session.connection().exec_driver_sql("UPDATE card SET outcome = NULL, summary = NULL")
         session.connection().exec_driver_sql("UPDATE engine SET outlook = NULL, due_on = NULL")
         session.connection().exec_driver_sql("DELETE FROM finding")
-    database.made_up = False
+    database.backfilled = False
     assert [card.id for card in read_shop(database).cards if card.signed_at] == [one.card.id]
     assert len(past(one).checks) == 1
     there = find_cards(database, Sought(like="interval", state=CardState.SIGNED), 0)

@@ -11,14 +11,14 @@ from plimb.actions.backup import copy_now, put_back
 from plimb.actions.shop import change_settings
 from plimb.core.errors import BadValue, RecordGone
 from plimb.store.database import Database
-from plimb.store.held import held
+from plimb.store.lock import held
 
 from ..conftest import NOON
 
 ASKS = """
 import sys
 from pathlib import Path
-from plimb.store.held import held
+from plimb.store.lock import held
 with held(Path(sys.argv[1]), "asked"):
     pass
 """

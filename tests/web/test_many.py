@@ -14,7 +14,7 @@ import pytest
 
 from plimb.actions import drawer_csv
 from plimb.actions.drawer_csv import import_drawer
-from plimb.store.asked import asked_with
+from plimb.store.idempotency import asked_with
 from plimb.store.shims import audit
 
 from ..conftest import NOON

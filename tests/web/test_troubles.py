@@ -7,8 +7,8 @@ from sqlalchemy import event
 from plimb.cli.root import main
 from plimb.core.errors import BadValue
 from plimb.store.database import Database
-from plimb.store.held import held
-from plimb.store.troubles import plain_words
+from plimb.store.faults import plain_words
+from plimb.store.lock import held
 from plimb.web.application import create_app
 from plimb.web.serving import run_server
 

@@ -1,8 +1,7 @@
 /** The one client of the server, typed from the document that the server writes itself. */
 import createClient from "openapi-fetch";
-import { WHO } from "./events";
-import { reach } from "../state/reach.svelte";
-import { BASE } from "../state/route.svelte";
+import { HEARD, MISSED, WHO } from "./events";
+import { BASE } from "./base";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -80,7 +79,7 @@ api.use({
     return request;
   },
   onResponse({ request, response }) {
-    reach.heard(response);
+    dispatchEvent(new CustomEvent(HEARD, { detail: response }));
     const key = request.headers.get("Idempotency-Key");
     for (const [name, one] of unanswered) if (one === key) unanswered.delete(name);
   },
@@ -107,7 +106,8 @@ export async function answer<T>(
     settled = await call;
   } catch (error) {
     // what was let go of here says nothing about the server
-    if (!(error instanceof DOMException && error.name === "AbortError")) reach.missed();
+    if (!(error instanceof DOMException && error.name === "AbortError"))
+      dispatchEvent(new Event(MISSED));
     throw AWAY;
   }
   if (settled.data !== undefined) return settled.data;

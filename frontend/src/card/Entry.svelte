@@ -1,7 +1,8 @@
 <script lang="ts">
   /** The valve in hand and the one field for what the blade or the micrometer says. */
   import { type Snippet, flushSync, untrack } from "svelte";
-  import { GapMark, Offers } from "../kit";
+  import { Offers } from "../kit";
+  import { GapMark } from "../trade";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
   import { preferences } from "../state/preferences.svelte";
   import type { CardState } from "./card.svelte";

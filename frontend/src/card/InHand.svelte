@@ -1,7 +1,7 @@
 <script lang="ts">
   /** The valve in hand: its name, what it may measure, what it says so far. */
   import type { Gap, Valve, Verdict } from "../api/client";
-  import { GapMark, SpecScale } from "../kit";
+  import { GapMark, SpecScale } from "../trade";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
 
   let {

@@ -2,7 +2,7 @@
   /** What kind of job it is; of one valve which, and by how much its gap is to change. */
   import kinds from "../api/kinds.json";
   import type { Schemas, Unit } from "../api/client";
-  import { Field, Pair, Select } from "../kit";
+  import { Field, ToggleGroup, Select } from "../kit";
 
   let {
     kind = $bindable("set"),
@@ -47,7 +47,7 @@
       onchange={(to) => (valve = to)}
     />
     <div class="max-sm:order-last max-sm:col-span-2">
-      <Pair
+      <ToggleGroup
         label="Which way"
         value={wider ? "wider" : "narrower"}
         items={["wider", "narrower"]}

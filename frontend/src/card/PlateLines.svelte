@@ -3,8 +3,8 @@
   import type { Lane, PlanMove, Stage, Valve } from "../api/client";
   import { sourceWords } from "./plan.svelte";
   import { kindOf } from "./registry";
-  import LobeDial from "../stages/turn/LobeDial.svelte";
-  import { GapMark } from "../kit";
+  import { LobeDial } from "../trade";
+  import { GapMark } from "../trade";
   import { preferences } from "../state/preferences.svelte";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** How far a machine has run: a distance in the unit its counter counts, or hours, or both. */
-  import { Field, Pair } from "../kit";
+  import { Field, ToggleGroup } from "../kit";
 
   let {
     distance = $bindable(""),
@@ -24,7 +24,7 @@
     placeholder="on the counter"
   />
   <div class="max-sm:order-last max-sm:col-span-2">
-    <Pair
+    <ToggleGroup
       label="The counter counts"
       value={measure}
       items={["km", { value: "mi", label: "miles" }]}

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** No spec is entered for the valve in hand: ask for it here, as it is printed. */
   import { act } from "../api/acts";
-  import { Button, Field, Form, Pair } from "../kit";
+  import { Button, Field, Form, ToggleGroup } from "../kit";
   import { preferences } from "../state/preferences.svelte";
   import type { CardState } from "./card.svelte";
 
@@ -47,7 +47,7 @@
       placeholder={unit === "mm" ? "0.10-0.15 or 0.13±0.03" : ".004-.006 or .005±.001"}
       autocomplete="off"
     />
-    <Pair
+    <ToggleGroup
       label="The spec is in"
       value={unit}
       items={["mm", { value: "in", label: "inch" }]}

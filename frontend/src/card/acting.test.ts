@@ -3,72 +3,9 @@ import { act, send } from "../api/acts";
 import "fake-indexeddb/auto";
 import { flushSync } from "svelte";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import answered from "../api/answers/card-3.json";
-import type { Card } from "../api/client";
+import { FakeServer } from "./fake-server";
 import { drop, kept } from "./kept";
 
-interface Sent {
-  method: string;
-  path: string;
-  body: { version: number; key: string; valve?: string; text?: string };
-}
-
-/** A server of one card: an act on an old version clashes, a key it has seen is not done again. */
-class FakeServer {
-  card = structuredClone(answered) as unknown as Card;
-  away = false;
-  refuses = "";
-  sent: Sent[] = [];
-  done: Sent[] = [];
-  /** Whether what is written shows on the card. */
-  writes = false;
-  /** Answers wait here while it is slow. */
-  held: (() => void)[] | null = null;
-  private seen = new Map<string, string>();
-
-  readonly fetch = async (request: Request): Promise<Response> => {
-    if (this.away) throw new TypeError("no network");
-    const path = new URL(request.url).pathname;
-    if (request.method === "GET") return this.says(200, this.card);
-    const body = (await request.json()) as Sent["body"];
-    if (path.endsWith("/understand")) return this.says(200, { words: "read back", verdict: null });
-    this.sent.push({ method: request.method, path, body });
-    if (this.held) await new Promise<void>((free) => this.held?.push(free));
-    const before = this.seen.get(body.key);
-    if (before) return new Response(before, { status: 200, headers: JSON_TYPE });
-    if (this.refuses) return this.refuse(422, "bad_value", this.refuses);
-    if (body.version !== this.card.version) return this.refuse(409, "conflict", "It moved on.");
-    this.done.push({ method: request.method, path, body });
-    this.card = this.after(body);
-    this.seen.set(body.key, JSON.stringify(this.card));
-    return this.says(200, this.card);
-  };
-
-  private after(body: Sent["body"]): Card {
-    const feels = (one: Card["todo"][number]) => one.stage === "feel";
-    const valves = this.card.valves.map((one) =>
-      this.writes && one.valve === body.valve
-        ? { ...one, found: { ...one.found!, typed: body.text ?? "" } }
-        : one,
-    );
-    return {
-      ...this.card,
-      valves,
-      version: this.card.version + 1,
-      todo: this.card.todo.map((one) =>
-        feels(one) ? { ...one, waiting: one.waiting.filter((v) => v !== body.valve) } : one,
-      ),
-    };
-  }
-  private says(status: number, what: unknown): Response {
-    return new Response(JSON.stringify(what), { status, headers: JSON_TYPE });
-  }
-  private refuse(status: number, code: string, sentence: string): Response {
-    return this.says(status, { code, sentence, field: "gap", offers: [] });
-  }
-}
-
-const JSON_TYPE = { "Content-Type": "application/json" };
 const stub = vi.hoisted(() => {
   const held = {
     fetch: (() => Promise.reject(new Error())) as (one: Request) => Promise<Response>,
@@ -78,7 +15,6 @@ const stub = vi.hoisted(() => {
 });
 const { CardState } = await import("./card.svelte");
 const { called } = await import("./sending.svelte");
-const { preferences } = await import("../state/preferences.svelte");
 
 let server: FakeServer;
 let job: InstanceType<typeof CardState>;
@@ -383,79 +319,5 @@ describe("any act", () => {
     expect(await job.act(act("take-plan", {}))).toBe(false);
     expect(job.outbox.waiting).toEqual([]);
     expect(job.refusal?.code).toBe("away");
-  });
-});
-
-describe("units", () => {
-  /** The same dice for everyone: a small linear congruence. */
-  function dice(seed: number): (sides: number) => number {
-    let state = seed;
-    return (sides) => {
-      state = (state * 1_103_515_245 + 12_345) % 2_147_483_648;
-      return Math.floor((state / 2_147_483_648) * sides);
-    };
-  }
-
-  it("shown otherwise at any moment change nothing that is written, and write nothing", async () => {
-    for (let seed = 1; seed <= 40; seed++) {
-      const roll = dice(seed);
-      const show = (): void => preferences.setUnit(roll(2) ? "mm" : "in");
-      const before = server.done.length;
-      const meant: { valve: string; text: string; unit: string }[] = [];
-      for (let n = 0; n < 4; n++) {
-        const valve = order[roll(order.length)] ?? "";
-        job.pick(valve);
-        show();
-        const begun = preferences.unit;
-        const text = ["13-15", "6", "2.5", "4-5"][roll(4)] ?? "6";
-        for (const key of text) {
-          job.entry.draft += key;
-          if (roll(2)) show();
-          if (roll(3) === 0) {
-            const other = order[roll(order.length)] ?? "";
-            job.pick(other);
-            show();
-            job.pick(valve);
-          }
-        }
-        show();
-        await job.entry.write();
-        meant.push({ valve, text, unit: begun });
-        show();
-      }
-      const written = server.done.slice(before).map(({ body }) => {
-        const { valve, text, unit } = body as unknown as {
-          valve: string;
-          text: string;
-          unit: string;
-        };
-        return { valve, text, unit };
-      });
-      expect(written).toEqual(meant);
-    }
-  });
-
-  it("of what is corrected are those it was written in, whatever is shown", async () => {
-    const [valve = ""] = order;
-    server.card.valves = server.card.valves.map((one) =>
-      one.valve === valve
-        ? ({ ...one, found: { typed: "4-5", unit: "in" } } as unknown as typeof one)
-        : one,
-    );
-    await job.queue.load();
-    preferences.setUnit("mm");
-    job.pick(valve);
-    expect(job.entry.correct()).toBe(true);
-    preferences.setUnit("in");
-    preferences.setUnit("mm");
-    await job.entry.write();
-    expect(server.done.at(-1)?.body).toMatchObject({ valve, text: "4-5", unit: "in" });
-  });
-
-  it("of a tapped blade are the blade's own, even where something was begun in the other", () => {
-    preferences.setUnit("in");
-    job.entry.draft = "6";
-    job.entry.begin("0.152", "mm");
-    expect([job.entry.draft, job.entry.unit]).toEqual(["0.152", "mm"]);
   });
 });

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** How this screen is read and heard: kept in this browser, not in the record. */
-  import { Check, Dialog, Pair } from "../kit";
+  import { Check, Dialog, ToggleGroup } from "../kit";
   import { preferences } from "../state/preferences.svelte";
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
@@ -8,7 +8,7 @@
 
 <Dialog bind:open title="This screen" says="Kept in this browser alone.">
   <div class="flex flex-col gap-3">
-    <Pair
+    <ToggleGroup
       label="Light"
       value={preferences.light}
       items={[

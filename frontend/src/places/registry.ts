@@ -38,7 +38,7 @@ function place<Props extends Anything>(
 
 const lessons = () => import("../practice/Home.svelte");
 const truth = () => import("../practice/Truth.svelte");
-const card = () => import("../card/StageFrame.svelte");
+const card = () => import("../stages/StageFrame.svelte");
 const editor = () => import("./engines/Editor.svelte");
 const years = () => import("./years/Page.svelte");
 const history = () => import("./history/Page.svelte");

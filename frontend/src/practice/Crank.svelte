@@ -1,7 +1,7 @@
 <script lang="ts">
   /** The crank with its mark in a window, turned by dragging or by keys; onwards only. */
   import type { Turning } from "../api/client";
-  import LobeDial from "../stages/turn/LobeDial.svelte";
+  import { LobeDial } from "../trade";
   import type { RigState } from "./rig.svelte";
 
   let { rig, turning, valve }: { rig: RigState; turning: Turning; valve: string | null } = $props();

@@ -1,6 +1,6 @@
 /** Whether the server is reached, and whether it serves a newer page than this one. */
 
-import { BACK } from "../api/events";
+import { BACK, HEARD, MISSED } from "../api/events";
 import { DATA } from "./data";
 import { BASE } from "./route.svelte";
 
@@ -49,6 +49,12 @@ class Reach {
 }
 
 export const reach = new Reach();
+addEventListener(HEARD, (event) => {
+  reach.heard((event as CustomEvent<Response>).detail);
+});
+addEventListener(MISSED, () => {
+  reach.missed();
+});
 
 /** Keep this page and what it shows in the browser, so that it opens without its server. */
 export async function keepHere(): Promise<void> {

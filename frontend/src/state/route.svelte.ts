@@ -1,7 +1,7 @@
+import { BASE } from "../api/base";
 /** The address is the place: `/`, `/cards/3/feel`; in practice the same below `/practice`. */
 
-/** Where all of this page's addresses begin: practice and the school are records of their own. */
-export const BASE = /^\/(practice|school)(?=\/|$)/.exec(location.pathname)?.[0] ?? "";
+export { BASE } from "../api/base";
 export const PRACTISING = BASE === "/practice";
 
 const here = (): string => location.pathname.slice(BASE.length) || "/";

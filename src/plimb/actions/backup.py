@@ -11,14 +11,14 @@ from datetime import UTC, date, datetime
 from functools import partial
 from pathlib import Path
 
-from plimb.actions.bench import make_up
+from plimb.actions.bench import backfill
 from plimb.core.errors import BadValue, NotFound
 from plimb.store.copying import copied_whole, looking
 from plimb.store.database import Database, copies_of
+from plimb.store.faults import is_full
 from plimb.store.health import looked_at
-from plimb.store.held import held
+from plimb.store.lock import held
 from plimb.store.records import free_name
-from plimb.store.troubles import is_full
 
 NO_ROOM = "There is not enough room on the disk for it; nothing was changed. Make room, try again."
 
@@ -138,11 +138,11 @@ def copy_of_the_day(record: Path, now: datetime, kept: Kept | None = None) -> Co
     if f"{now:%Y-%m-%d}.sqlite3" in names:
         return None
     made = copy_now(record, now)
-    let_go(record, kept or Kept())
+    prune_copies(record, kept or Kept())
     return made
 
 
-def let_go(record: Path, kept: Kept) -> None:
+def prune_copies(record: Path, kept: Kept) -> None:
     """Remove the copies that are kept no longer."""
     by_day: dict[date, list[str]] = {}
     befores = []
@@ -203,8 +203,8 @@ def _opened(record: Path) -> sqlite3.Connection:
 def _brought_up(whole: Path) -> None:
     """Bring a copy to the newest schema, with what lists show, before anybody reads it."""
     newer = Database(whole)
-    while not newer.made_up:
-        make_up(newer)
+    while not newer.backfilled:
+        backfill(newer)
     newer.close()
     with closing(_opened(whole)) as settled:
         settled.execute("PRAGMA journal_mode=DELETE")

@@ -13,7 +13,7 @@ from plimb.actions.cards import keep_summary
 from plimb.actions.clock import utc_now
 from plimb.actions.settings import settings_of
 from plimb.actions.views import drawn
-from plimb.actions.years import MADE_UP_AT_ONCE, make_up_outlooks
+from plimb.actions.years import BACKFILLED_AT_ONCE, backfill_outlooks
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import HeadDrawing
 from plimb.core.engine.machine import Measure
@@ -180,7 +180,7 @@ FIRST = {CardState.OPEN: 40, CardState.SIGNED: 12, CardState.AWAY: 12}
 def read_shop(database: Database, today: date | None = None) -> ShopView:
     """Return the shop for the bench; cards are shown by what was kept of them when changed."""
     today = today or utc_now().date()
-    make_up(database)
+    backfill(database)
     with database.reading() as session:
         shop = settings_of(session)
         lines, lost = _engine_lines(session, engines_like(session, "", skip=0, most=PAGE))
@@ -230,7 +230,7 @@ def find_engines(database: Database, asked: str, skip: int) -> EnginePage:
 
 def find_due(database: Database, today: date, skip: int) -> DuePage:
     """Return a page of what is due, the earliest first."""
-    make_up(database)
+    backfill(database)
     with database.reading() as session:
         rows = due_engines(session, skip=skip, most=PAGE)
         return DuePage(count=count_due(session), due=_due_lines(rows, today))
@@ -238,7 +238,7 @@ def find_due(database: Database, today: date, skip: int) -> DuePage:
 
 def read_dated(database: Database, today: date) -> tuple[DueLine, ...]:
     """Return all that is due on a known day, the earliest first."""
-    make_up(database)
+    backfill(database)
     with database.reading() as session:
         return _dated(due_engines(session), today)
 
@@ -263,19 +263,19 @@ def _due_lines(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:
     return tuple(lines)
 
 
-def make_up(database: Database) -> None:
+def backfill(database: Database) -> None:
     """Make up for what is kept of cards and engines, where an earlier version did not keep it."""
-    if not database.made_up:
+    if not database.backfilled:
         with database.reading() as session:
-            missing = {*without_summary(session), *without_words(session, MADE_UP_AT_ONCE)}
+            missing = {*without_summary(session), *without_words(session, BACKFILLED_AT_ONCE)}
         for number in sorted(missing):
             with (
                 suppress(Exception),  # one that cannot be read is said on the bench
                 database.writing("what lists show made up for") as session,
             ):
                 keep_summary(get_card(session, number))
-        database.made_up = len(missing) < MADE_UP_AT_ONCE
-    make_up_outlooks(database)
+        database.backfilled = len(missing) < BACKFILLED_AT_ONCE
+    backfill_outlooks(database)
 
 
 def _engine_lines(

@@ -15,10 +15,10 @@ from plimb.core.shim.family import Family
 from plimb.core.shim.location import DRAWER, GONE, Location, Where
 from plimb.core.shim.shim import Condition, ShimReading, parse_shim
 from plimb.files.engine_file import parsed_engine
-from plimb.store.asked import note_done
 from plimb.store.database import Database
 from plimb.store.engines import list_engines, newest_documents, newest_numbers
 from plimb.store.families import core_family, families
+from plimb.store.idempotency import note_done
 from plimb.store.orders import Order, list_orders
 from plimb.store.rows import numbered, value_of
 from plimb.store.shims import (

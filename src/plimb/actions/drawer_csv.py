@@ -12,9 +12,9 @@ from plimb.core.shim.family import Family
 from plimb.core.shim.location import DRAWER
 from plimb.core.shim.shim import Condition, ShimReading, parse_shim
 from plimb.files.table_csv import read_csv, write_csv
-from plimb.store.asked import done_so_far, note_done
 from plimb.store.database import Database
 from plimb.store.families import core_family, families
+from plimb.store.idempotency import note_done, resume_offset
 from plimb.store.shims import add_shims, drawer
 
 COLUMNS = ("family", "marked", "measured_mm", "condition", "count")
@@ -54,7 +54,7 @@ def import_drawer(database: Database, text: str, *, now: datetime) -> int:
             place = f"row {number}"
             raise BadValue(f"{place}: {refusal.sentence}", field=place) from None
     with database.reading() as session:
-        done = done_so_far(session)
+        done = resume_offset(session)
     while done < len(pieces):
         # nobody waits behind a long file: it is written by and by, each part whole
         part = pieces[done : done + AT_ONCE]

@@ -11,10 +11,10 @@ from plimb.core.engine.layout import HeadDrawing
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue
 from plimb.files.engine_file import parsed_engine, turning_of
-from plimb.store.asked import note_done
 from plimb.store.database import Database
 from plimb.store.engines import add_engine, list_engines, newest_revision, revise_engine
 from plimb.store.families import know_families
+from plimb.store.idempotency import note_done
 from plimb.store.rows import value_of
 
 

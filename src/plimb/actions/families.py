@@ -9,9 +9,9 @@ from plimb.core.errors import BadValue, StaleVersion
 from plimb.core.lengths import Unit, decimal_in, mm, parse_length, show_mm
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.marking import Code
-from plimb.store.asked import note_done
 from plimb.store.database import Database
 from plimb.store.families import families
+from plimb.store.idempotency import note_done
 from plimb.store.rows import numbered
 from plimb.store.tables.shim import ShimFamilyRow
 

@@ -22,9 +22,9 @@ from plimb.core.wear.stack import Piece, Seen
 from plimb.core.words import Units
 from plimb.files.engine_file import parsed_engine
 from plimb.files.table_csv import read_csv, write_csv
-from plimb.store.asked import note_done
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
+from plimb.store.idempotency import note_done
 from plimb.store.rows import numbered
 from plimb.store.tables.engine import NotedCheckRow
 

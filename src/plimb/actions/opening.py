@@ -24,10 +24,10 @@ from plimb.core.job.kinds import JobKind, kind_of_job
 from plimb.core.lengths import Unit, mm, parse_length
 from plimb.core.shim.sum import Aim
 from plimb.files.engine_file import parsed_engine
-from plimb.store.asked import note_done
 from plimb.store.cards import add_card
 from plimb.store.database import Database
 from plimb.store.engines import newest_revision
+from plimb.store.idempotency import note_done
 from plimb.store.shop import list_blade_sets, list_instruments
 from plimb.store.tables.card import CardRow
 from plimb.store.tables.shop import BladeSetRow

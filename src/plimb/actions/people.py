@@ -12,8 +12,8 @@ from argon2.exceptions import VerificationError
 from sqlalchemy.orm import Session
 
 from plimb.core.errors import BadValue, NotFound, NotReady, WrongCode
-from plimb.store.asked import note_done
 from plimb.store.database import Database
+from plimb.store.idempotency import note_done
 from plimb.store.people import (
     PersonRole,
     add_sitting,
@@ -169,7 +169,7 @@ def change_role(database: Database, *, person_id: int, role: PersonRole, now: da
         drop_sittings(session, row.id)
 
 
-def let_go(database: Database, *, person_id: int, gone: bool, now: datetime) -> None:
+def set_gone(database: Database, *, person_id: int, gone: bool, now: datetime) -> None:
     """Say that somebody works here no more, or again; what they wrote stays theirs.
 
     Raises:

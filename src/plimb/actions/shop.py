@@ -11,10 +11,10 @@ from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, parse_length
 from plimb.core.measure.blades import BladeSet, BladeState
 from plimb.core.shim.shim import Instrument
-from plimb.store.asked import note_done
 from plimb.store.cards import get_card, open_numbers
 from plimb.store.database import Database
 from plimb.store.engines import list_engines
+from plimb.store.idempotency import note_done
 from plimb.store.rows import numbered
 from plimb.store.settings import keep_setting
 from plimb.store.shop import (

@@ -37,11 +37,11 @@ from plimb.files.records import (
     read_record,
 )
 from plimb.files.table_csv import write_csv
-from plimb.store.asked import note_done
 from plimb.store.cards import get_card
 from plimb.store.database import Database
 from plimb.store.engines import add_engine, list_engines
 from plimb.store.families import know_families
+from plimb.store.idempotency import note_done
 from plimb.store.keys import is_signed, key_at_hand
 from plimb.store.records import add_record, free_name
 from plimb.store.tables.engine import EngineRevisionRow

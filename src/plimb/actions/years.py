@@ -155,7 +155,7 @@ def keep_outlook(session: Session, engine_id: int) -> None:
     row.outlook, row.due_on = outlook, outlook.on
 
 
-MADE_UP_AT_ONCE = 40
+BACKFILLED_AT_ONCE = 40
 """So many engines are made up for at most when a list is asked for."""
 
 
@@ -168,10 +168,10 @@ def make_up_outcomes(database: Database, engine_id: int) -> None:
             keep_outcome(get_card(session, number))  # one that cannot be read is said on the bench
 
 
-def make_up_outlooks(database: Database) -> None:
+def backfill_outlooks(database: Database) -> None:
     """Make up for engines of which it was not worked out when they are due, or not anew."""
     with database.reading() as session:
-        engines = without_outlook(session, MADE_UP_AT_ONCE)
+        engines = without_outlook(session, BACKFILLED_AT_ONCE)
     for number in engines:
         make_up_outcomes(database, number)
         with suppress(Exception), database.writing("when it is due made up for") as session:

@@ -85,5 +85,5 @@ def back(record: Database, name: str) -> None:
 
 def _let_go(record: Database, name: str, *, gone: bool) -> None:
     person = people.person_called(record, name)
-    people.let_go(record, person_id=person.id, gone=gone, now=utc_now())
+    people.set_gone(record, person_id=person.id, gone=gone, now=utc_now())
     click.echo(f"{person.name} {'has left' if gone else 'is back'}.")

@@ -9,7 +9,7 @@ from plimb.core.errors import BadValue
 from plimb.demo.load import load_demo
 from plimb.practice.application import beside
 from plimb.store.database import record_path
-from plimb.web.serving import Given, run_server
+from plimb.web.serving import GivenCertificate, run_server
 
 _port = click.option(
     "--port", type=click.IntRange(1, 65535), envvar="PLIMB_PORT", default=DEFAULT_PORT
@@ -41,7 +41,7 @@ def serve(
     run_server(
         database or record_path("shop"), host=host, port=port, as_json=as_json, counter=counter,
         mounts=beside,
-        given=Given(certificate=certificate, key=key) if certificate and key else None,
+        given=GivenCertificate(certificate=certificate, key=key) if certificate and key else None,
     )  # fmt: skip
 
 

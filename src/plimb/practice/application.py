@@ -16,7 +16,7 @@ from plimb.practice.session import Practice
 from plimb.practice.web import blueprint
 from plimb.store.database import Database
 from plimb.web.application import create_app
-from plimb.web.door import is_loopback
+from plimb.web.origin import is_loopback
 from plimb.web.people import COOKIE
 from plimb.web.request import Clock
 

@@ -12,7 +12,7 @@ from plimb.core.measure.gap import Gap, none_below, point
 from plimb.core.measure.limits import Verdict, judge
 from plimb.practice.caps import FINAL
 from plimb.practice.rig import Rig
-from plimb.practice.session import Begun, Session
+from plimb.practice.session import Begun, LessonRun
 from plimb.standins.simulated import Truth
 
 SLIP_NM = mm("0.03")
@@ -65,7 +65,7 @@ class Score:
         return sum(one.right for one in self.reads)
 
 
-def score_of(session: Session, rounds: Sequence[Round]) -> Score:
+def score_of(session: LessonRun, rounds: Sequence[Round]) -> Score:
     """Return how a lesson went, by what is true in its engine."""
     engine, rig = session.rig.engine, session.rig
     truth = Truth(rig.simulated)
@@ -149,7 +149,7 @@ class Feel:
     spread_nm: int | None
 
 
-def feel_of(sessions: Sequence[Begun | Session]) -> Feel:
+def feel_of(sessions: Sequence[Begun | LessonRun]) -> Feel:
     """Return the feel of the hand that did these lessons; slips are left out."""
     errors = [e for one in sessions for e in one.errors_nm if abs(e) <= SLIP_NM]
     return Feel(

@@ -55,7 +55,7 @@ class Begun:
 
 
 @dataclass(kw_only=True)
-class Session:
+class LessonRun:
     """One lesson under way. `first` is what was true before anybody touched it."""
 
     card: int
@@ -100,7 +100,7 @@ class Practice:
         self.database, self.shop, self._folder, self._clock = database, shop, folder, clock
         self._folder.mkdir(parents=True, exist_ok=True)
         self._lock = FileLock(self._folder / "lock")  # of all workers
-        self._open: dict[int, tuple[Stamp, Session]] = {}
+        self._open: dict[int, tuple[Stamp, LessonRun]] = {}
 
     def begun(self) -> list[Begun]:
         """Return every lesson that was begun, the newest first; what cannot be read is left out."""
@@ -122,12 +122,12 @@ class Practice:
     def _file(self, card: int) -> Path:
         return self._folder / f"{card}.json"
 
-    def session(self, card: int) -> Session:
+    def session(self, card: int) -> LessonRun:
         """Return the lesson of a card; NotFound where it is none."""
         with self._lock:
             return self._session(card)
 
-    def _session(self, card: int) -> Session:
+    def _session(self, card: int) -> LessonRun:
         """Return a lesson as it lies now: another worker may have gone on with it."""
         file = self._file(card)
         if not file.is_file():
@@ -168,20 +168,20 @@ class Practice:
         with self.shop.reading() as session:
             return newest_revision(session, engine_id).document
 
-    def finish(self, session: Session, errors_nm: Sequence[float]) -> None:
+    def finish(self, session: LessonRun, errors_nm: Sequence[float]) -> None:
         """Note that the truth has been shown, and how far off each reading was."""
         with self._lock:
             session.finished, session.errors_nm = True, list(errors_nm)
             self._keep(session)
 
-    def _keep(self, session: Session) -> None:
+    def _keep(self, session: LessonRun) -> None:
         file = self._file(session.card)
         whole = file.with_suffix(".new")
         whole.write_text(json.dumps(session.kept()), "utf-8")
         os.replace(whole, file)
         self._open[session.card] = (_stamp(file), session)
 
-    def begin(self, lesson: Lesson, document: dict[str, Any] | None = None) -> Session:
+    def begin(self, lesson: Lesson, document: dict[str, Any] | None = None) -> LessonRun:
         """Begin a lesson: an engine that shows its point, a card, and what was done already.
 
         Args:
@@ -221,7 +221,7 @@ class Practice:
             self.database, engine_id=made, opened_by=WHO, reason=f"Practice: {lesson.title}",
             now=now, kind=lesson.kind,
         )  # fmt: skip
-        session = Session(
+        session = LessonRun(
             card=card.id, lesson=lesson, seed=seed, document=document, rig=rig,
             first=_true(engine, rig),
         )  # fmt: skip
@@ -262,7 +262,7 @@ def _rig(lesson: Lesson, engine: Engine, seed: int, *, caps: bool = False) -> Ri
     return rig
 
 
-def _again(kept: Mapping[str, Any]) -> Session:
+def _again(kept: Mapping[str, Any]) -> LessonRun:
     """Build a lesson again from what was kept of it."""
     lesson = BY_ID[kept["lesson"]]
     engine = EngineFile.model_validate(kept["document"]).to_core()
@@ -270,7 +270,7 @@ def _again(kept: Mapping[str, Any]) -> Session:
     first = _true(engine, rig)
     for name, *said in kept["acts"]:
         rig.do(name, *said)
-    return Session(
+    return LessonRun(
         card=kept["card"], lesson=lesson, seed=kept["seed"], document=kept["document"], rig=rig,
         first=first, by_others=kept["by_others"], finished=kept["finished"],
         errors_nm=kept["errors_nm"],
@@ -296,7 +296,7 @@ class _OtherHand:
     """What another hand has done before a lesson begins, through the same acts as the screen."""
 
     def __init__(
-        self, practice: Practice, session: Session, card: Written, micrometer: int
+        self, practice: Practice, session: LessonRun, card: Written, micrometer: int
     ) -> None:
         self.practice, self.session, self.rig = practice, session, session.rig
         self.card, self.micrometer = card, micrometer

@@ -15,7 +15,7 @@ from plimb.core.job.stages import Stage
 from plimb.practice.caps import STAGES
 from plimb.practice.lessons import BY_ID, LESSONS, OWN, Lesson
 from plimb.practice.score import Feel, Read, Score, errors_of, feel_of, score_of
-from plimb.practice.session import Begun, Practice, Session
+from plimb.practice.session import Begun, LessonRun, Practice
 from plimb.practice.told import Told
 from plimb.web.wire import Answer, read_off
 
@@ -144,14 +144,14 @@ def _practice() -> Practice:
     return found
 
 
-def _begun(session: Begun | Session) -> dict[str, Any]:
+def _begun(session: Begun | LessonRun) -> dict[str, Any]:
     return {
         "card": session.card, "title": session.lesson.title, "begins": session.lesson.begins,
         "finished": session.finished,
     }  # fmt: skip
 
 
-def _rig(session: Session) -> dict[str, Any]:
+def _rig(session: LessonRun) -> dict[str, Any]:
     rig = session.rig
     return {
         "card": session.card, "lesson": session.lesson, "crank": rig.crank,
@@ -229,12 +229,12 @@ def get_truth(card_id: int) -> dict[str, Any]:
     return _shown(session, _score(session))
 
 
-def _score(session: Session) -> Score:
+def _score(session: LessonRun) -> Score:
     with _practice().database.reading() as record:
         return score_of(session, read_card(record, session.card).rounds)
 
 
-def _shown(session: Session, score: Score) -> dict[str, Any]:
+def _shown(session: LessonRun, score: Score) -> dict[str, Any]:
     said = {name: getattr(score, name) for name in Score.__dataclass_fields__}
     lesson = session.lesson
     return {**said, "right": score.right, "title": lesson.title, "point": lesson.point}

@@ -18,7 +18,6 @@ from sqlalchemy.orm import Session, sessionmaker
 from sqlalchemy.pool import QueuePool
 
 from plimb.core.errors import BadValue, RecordGone
-from plimb.store.asked import refuse_twice
 from plimb.store.copying import (
     MIGRATIONS,
     copied_whole,
@@ -26,9 +25,10 @@ from plimb.store.copying import (
     newest_revision,
     refuse_later,
 )
-from plimb.store.held import hold_anew, named
+from plimb.store.faults import plain_words
+from plimb.store.idempotency import refuse_twice
 from plimb.store.journal import close_entry, lay_triggers, lift_triggers, own_up, take_up
-from plimb.store.troubles import plain_words
+from plimb.store.lock import hold_anew, named
 
 
 def record_path(name: str) -> Path:
@@ -39,7 +39,7 @@ def record_path(name: str) -> Path:
 class Database:
     """The record in one file, brought to the newest schema when opened.
 
-    `made_up` says that what is kept of cards was made up for. Any number of processes may have
+    `backfilled` says that what is kept of cards was made up for. Any number of processes may have
     it open: SQLite lets one of them write at a time, and the others wait.
     """
 
@@ -58,7 +58,7 @@ class Database:
         self._writers = sessionmaker(self.engine.execution_options(writes=True), info=about)
         self._file = named(path)
         hold_anew(path)
-        self.made_up = False
+        self.backfilled = False
 
     @contextmanager
     def reading(self) -> Iterator[Session]:

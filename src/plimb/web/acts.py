@@ -12,7 +12,7 @@ from plimb.actions.doing import DOING
 from plimb.actions.said import ChangeIn, first_line, sent_to
 from plimb.web.cards import CardOut, card_as_it_stands
 from plimb.web.people import whoever
-from plimb.web.request import at_hand, now
+from plimb.web.request import now, record
 from plimb.web.rights import only
 
 blueprint = APIBlueprint("acts", __name__, url_prefix="/api/cards/<int:card_id>/acts")
@@ -26,7 +26,7 @@ def _serve(doing: Doing) -> None:
         said = json_data.said()
         if row.name is not None:
             said[row.name] = whoever(said[row.name])
-        doing.done(at_hand(), change, **said)
+        doing.done(record(), change, **said)
         return card_as_it_stands(card_id)
 
     answer.__name__ = row.kind.replace("-", "_")

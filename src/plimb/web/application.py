@@ -18,7 +18,6 @@ from plimb.web import (
     address,
     cards,
     copies,
-    door,
     drawer,
     engines,
     errors,
@@ -27,6 +26,7 @@ from plimb.web import (
     history,
     keys,
     log,
+    origin,
     page,
     people,
     plans,
@@ -128,14 +128,14 @@ def create_app(
         clock=clock,
         counter=counter,
         instrument=instrument,
-        beyond=not door.is_loopback(host),
+        beyond=not origin.is_loopback(host),
         addresses=addresses,
         authority=authority,
     )
     for part in PARTS:
         app.register_blueprint(part.blueprint)
     log.init_app(app)
-    door.init_app(app, host, names)
+    origin.init_app(app, host, names)
     app.before_request(people.look_who)
     errors.init_app(app)
     spec.init_app(app)

@@ -20,11 +20,11 @@ from plimb.core.job.torque import TorqueSaid
 from plimb.core.job.tray import Part, Pocket
 from plimb.core.measure.blades import Blade, Stack
 from plimb.web.drawings import DrawingOut, TurnOut
-from plimb.web.once import once
+from plimb.web.idempotency import idempotent
 from plimb.web.people import whoever
-from plimb.web.request import at_hand, now
+from plimb.web.request import now, record
 from plimb.web.valves import ValveOut
-from plimb.web.wire import Answer, Length, answer_of, off, read_off
+from plimb.web.wire import Answer, Length, answer_of, read_from, read_off
 
 blueprint = APIBlueprint("cards", __name__, url_prefix="/api")
 
@@ -51,19 +51,19 @@ class StackOut(Answer):
 class BladeSetOut(Answer):
     """A feeler set of the shop."""
 
-    name: str = off("blades", "name")
-    stacking: bool = off("blades", "stacking")
-    blades: list[BladeOut] = off("blades", "blades")
-    stacks: list[StackOut] = off("blades", "stacks")
+    name: str = read_from("blades", "name")
+    stacking: bool = read_from("blades", "stacking")
+    blades: list[BladeOut] = read_from("blades", "blades")
+    stacks: list[StackOut] = read_from("blades", "stacks")
 
 
 @read_off(Line, without=("item",))
 class SafetyOut(Answer):
     """One line of a list to see to."""
 
-    id: str = off("item", "id")
-    does: str = off("item", "does")
-    caution: str = off("item", "caution")
+    id: str = read_from("item", "id")
+    does: str = read_from("item", "does")
+    caution: str = read_from("item", "caution")
 
 
 @read_off(Conditions)
@@ -132,15 +132,15 @@ class CardOut(Answer):
     drawing: DrawingOut
     turning: TurnOut
     valves: list[ValveOut]
-    todo: list[TodoOut] = off("status", "todo")
+    todo: list[TodoOut] = read_from("status", "todo")
     at: Stage
-    not_in_spec: list[str] = off("status", "not_in_spec")
+    not_in_spec: list[str] = read_from("status", "not_in_spec")
     not_done: list[str]
 
 
 def card_as_it_stands(card_id: int) -> CardView:
     """Return the card, read outside of any write."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return read_card(session, card_id)
 
 
@@ -153,10 +153,10 @@ Who = Annotated[str, Field(max_length=200), AfterValidator(whoever)]
     sent_to("CardIn", opening.open_card, now=None, amount=opening.AmountPart | None, opened_by=Who)
 )
 @blueprint.output(CardOut, status_code=201)
-@once(lambda made: card_as_it_stands(int(made)))
+@idempotent(lambda made: card_as_it_stands(int(made)))
 def open_card(json_data: Sent) -> CardView:
     """Open a card for an engine."""
-    opened = opening.open_card(at_hand(), **json_data.said(), now=now())
+    opened = opening.open_card(record(), **json_data.said(), now=now())
     return card_as_it_stands(opened.id)
 
 

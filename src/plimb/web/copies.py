@@ -8,7 +8,7 @@ from pydantic import Field
 from plimb.actions import backup
 from plimb.actions.backup import CopiesView, Copy
 from plimb.actions.said import Sent
-from plimb.web.request import at_hand, now
+from plimb.web.request import now, record
 from plimb.web.rights import owners_only
 from plimb.web.wire import Answer, answer_of, read_off
 
@@ -35,7 +35,7 @@ class PutBackOut(Answer):
 
 
 def _copies() -> CopiesView:
-    return CopiesView(copies=tuple(backup.list_copies(at_hand().path)))
+    return CopiesView(copies=tuple(backup.list_copies(record().path)))
 
 
 @blueprint.get("")
@@ -49,7 +49,7 @@ def get_copies() -> CopiesView:
 @blueprint.output(CopiesOut)
 def make_copy() -> CopiesView:
     """Make a copy now, whatever the day's copy is."""
-    backup.copy_now(at_hand().path, now())
+    backup.copy_now(record().path, now())
     return _copies()
 
 
@@ -59,4 +59,4 @@ def make_copy() -> CopiesView:
 @owners_only
 def put_back(json_data: PutBackIn) -> PutBackOut:
     """Put a copy in the record's place; the record that was there is laid aside."""
-    return PutBackOut(aside=backup.put_back(at_hand(), json_data.name))
+    return PutBackOut(aside=backup.put_back(record(), json_data.name))

@@ -19,11 +19,11 @@ from plimb.actions.drawer import DrawerView, FamilyView, Pocket, ShimView
 from plimb.actions.said import MOST, Sent, Short, inside, sent_to
 from plimb.core.shim.location import Location
 from plimb.core.shim.marking import Code
-from plimb.web.once import once
+from plimb.web.idempotency import idempotent
 from plimb.web.plans import OrderOut
-from plimb.web.request import at_hand, csv_answer, now
+from plimb.web.request import csv_answer, now, record
 from plimb.web.sheets import FileIn
-from plimb.web.wire import Answer, Length, Number, answer_of, off, read_off
+from plimb.web.wire import Answer, Length, Number, answer_of, read_from, read_off
 
 blueprint = APIBlueprint("drawer", __name__, url_prefix="/api")
 
@@ -44,8 +44,8 @@ class DrawerPocketOut(Answer):
 class FamilyRunOut(Answer):
     """Sizes that are made."""
 
-    low: Length = off("from_nm")
-    high: Length = off("to_nm")
+    low: Length = read_from("from_nm")
+    high: Length = read_from("to_nm")
     step: Length
 
 
@@ -53,10 +53,10 @@ class FamilyRunOut(Answer):
 class FamilyOut(Answer):
     """A family with its pockets."""
 
-    diameter: Length | None = off("family", "diameter_nm")
-    runs: list[FamilyRunOut] = off("family", "runs")
-    code: Code = off("family", "code")
-    price: Number | None = off("family", "price")
+    diameter: Length | None = read_from("family", "diameter_nm")
+    runs: list[FamilyRunOut] = read_from("family", "runs")
+    code: Code = read_from("family", "code")
+    price: Number | None = read_from("family", "price")
     pieces: int
 
 
@@ -69,7 +69,7 @@ class DrawerOut(Answer):
 
 
 def _drawer(added: int = 0) -> DrawerView:
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return drawer.read_drawer(session, added)
 
 
@@ -90,7 +90,7 @@ class PocketPiecesOut(Answer):
 @blueprint.output(PocketPiecesOut)
 def get_pocket(family_id: int, query_data: PocketAsked) -> PocketPiecesOut:
     """Return every piece in a pocket, the thinnest first."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         found = drawer.read_pocket(session, family_id, query_data.nominal_nm)
     return PocketPiecesOut(pieces=found)
 
@@ -115,7 +115,7 @@ class AssortmentOut(Answer):
 @blueprint.output(AssortmentOut)
 def get_assortment() -> Assortment:
     """Return what the shop's engines will want within a year, against what lies there."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return read_assortment(session)
 
 
@@ -123,7 +123,7 @@ def get_assortment() -> Assortment:
 @blueprint.doc(hide=True)
 def get_assortment_csv() -> Response:
     """Return what is to be bought as CSV."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return csv_answer(assortment_csv(session), "assortment.csv")
 
 
@@ -147,14 +147,14 @@ FamilyIn = sent_to(
 
 
 def _save(family_id: int | None, sent: Sent) -> DrawerView:
-    families.save_family(at_hand(), family_id=family_id, **sent.said())
+    families.save_family(record(), family_id=family_id, **sent.said())
     return _drawer()
 
 
 @blueprint.post("/families")
 @blueprint.input(FamilyIn)
 @blueprint.output(DrawerOut, status_code=201)
-@once(lambda _made: _drawer())
+@idempotent(lambda _made: _drawer())
 def add_family(json_data: Sent) -> DrawerView:
     """Add a family of shims."""
     return _save(None, json_data)
@@ -176,10 +176,10 @@ Pieces = Annotated[str, Field(max_length=4000)]
     sent_to("AddPiecesIn", drawer.add_pieces, whole=True, family_id=None, now=None, text=Pieces)
 )
 @blueprint.output(DrawerOut, status_code=201)
-@once(lambda made: _drawer(int(made)))
+@idempotent(lambda made: _drawer(int(made)))
 def add_pieces(family_id: int, json_data: Sent) -> DrawerView:
     """Put pieces into the drawer as typed."""
-    added = drawer.add_pieces(at_hand(), family_id=family_id, **json_data.said(), now=now())
+    added = drawer.add_pieces(record(), family_id=family_id, **json_data.said(), now=now())
     return _drawer(added)
 
 
@@ -188,7 +188,7 @@ def add_pieces(family_id: int, json_data: Sent) -> DrawerView:
 @blueprint.output(DrawerOut)
 def count_pocket(family_id: int, json_data: Sent) -> DrawerView:
     """Set a pocket to what was counted."""
-    drawer.count_pocket(at_hand(), family_id=family_id, **json_data.said(), now=now())
+    drawer.count_pocket(record(), family_id=family_id, **json_data.said(), now=now())
     return _drawer()
 
 
@@ -200,7 +200,7 @@ Place = inside("PlacePart", Location)
 @blueprint.output(DrawerOut, status_code=201)
 def move_piece(shim_id: int, json_data: Sent) -> DrawerView:
     """Move a piece from where it was seen to another place."""
-    drawer.move_piece(at_hand(), shim_id=shim_id, **json_data.said(), now=now())
+    drawer.move_piece(record(), shim_id=shim_id, **json_data.said(), now=now())
     return _drawer()
 
 
@@ -214,7 +214,7 @@ class HistoryOut(Answer):
 @blueprint.output(HistoryOut)
 def piece_history(shim_id: int) -> HistoryOut:
     """Return every move of a piece."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return HistoryOut(moves=drawer.piece_history(session, shim_id))
 
 
@@ -222,22 +222,22 @@ def piece_history(shim_id: int) -> HistoryOut:
 @blueprint.output(DrawerOut)
 def receive(line_id: int) -> DrawerView:
     """Take in what came of one order line."""
-    orders.receive(at_hand(), line_id=line_id, now=now())
+    orders.receive(record(), line_id=line_id, now=now())
     return _drawer()
 
 
 @blueprint.post("/drawer/csv")
 @blueprint.input(FileIn)
 @blueprint.output(DrawerOut, status_code=201)
-@once(lambda made: _drawer(int(made)))
+@idempotent(lambda made: _drawer(int(made)))
 def import_drawer(json_data: FileIn) -> DrawerView:
     """Add every piece of a CSV table to the drawer, or none."""
-    return _drawer(drawer_csv.import_drawer(at_hand(), json_data.text, now=now()))
+    return _drawer(drawer_csv.import_drawer(record(), json_data.text, now=now()))
 
 
 @blueprint.get("/drawer.csv")
 @blueprint.doc(hide=True)
 def export_drawer() -> Response:
     """Return the drawer as CSV."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return csv_answer(drawer_csv.drawer_csv(session), "drawer.csv")

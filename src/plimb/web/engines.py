@@ -23,8 +23,8 @@ from plimb.files.printed import as_printed
 from plimb.files.readings import number_in
 from plimb.files.starting_point import Start, starting_point
 from plimb.web.drawings import DrawingOut, TurnOut
-from plimb.web.once import once
-from plimb.web.request import at_hand, now
+from plimb.web.idempotency import idempotent
+from plimb.web.request import now, record
 from plimb.web.shop import ShopOut, shop_as_it_stands
 from plimb.web.wire import Answer, read_off
 
@@ -36,10 +36,10 @@ Document = Annotated[str, Field(max_length=500_000)]
 @blueprint.post("/engines")
 @blueprint.input(sent_to("EngineIn", register_engine, now=None, document=Document))
 @blueprint.output(ShopOut, status_code=201)
-@once(lambda _made: shop_as_it_stands())
+@idempotent(lambda _made: shop_as_it_stands())
 def add_engine(json_data: Sent) -> ShopView:
     """Take an engine file into the shop's care."""
-    register_engine(at_hand(), **json_data.said(), now=now())
+    register_engine(record(), **json_data.said(), now=now())
     return shop_as_it_stands()
 
 
@@ -55,7 +55,7 @@ class EngineOut(Answer):
 @blueprint.output(EngineOut)
 def get_engine(engine_id: int) -> EngineView:
     """Return an engine with its file."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return read_engine_view(session, engine_id)
 
 
@@ -74,7 +74,7 @@ class EngineChangeIn(Sent):
 def change_engine(engine_id: int, json_data: EngineChangeIn) -> EngineView:
     """Correct what an engine is; cards keep the revision they were opened with."""
     revise(
-        at_hand(),
+        record(),
         engine_id=engine_id,
         seen=json_data.revision,
         label=json_data.label,
@@ -82,7 +82,7 @@ def change_engine(engine_id: int, json_data: EngineChangeIn) -> EngineView:
         document=json_data.document,
         now=now(),
     )
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return read_engine_view(session, engine_id)
 
 
@@ -138,7 +138,7 @@ class PrintedOut(Answer):
 @blueprint.output(PrintedOut)
 def read_printed(json_data: PrintedIn) -> PrintedOut:
     """Read a spec as it is printed: a range, a figure with its tolerance, one figure."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         room = json_data.room or usual_room(session, json_data.unit)
     spec = parse_spec(json_data.text, json_data.unit, room)
     low, high = (number_in(nm, json_data.unit) for nm in (spec.check.low_nm, spec.check.high_nm))

@@ -9,7 +9,7 @@ from pydantic import BaseModel, Field
 from plimb.actions.bench import CardPage, EnginePage, find_cards, find_engines
 from plimb.actions.said import Skipped
 from plimb.core.job.summary import CardState, Sought
-from plimb.web.request import at_hand
+from plimb.web.request import record
 from plimb.web.shop import CardLineOut, EngineLineOut
 from plimb.web.wire import Answer, read_off
 
@@ -55,7 +55,7 @@ class EnginePageOut(Answer):
 def get_cards(query_data: CardsAsked) -> CardPage:
     """Return a page of cards, the newest first."""
     asked = query_data.model_dump(exclude={"skip"})
-    return find_cards(at_hand(), Sought(**asked), query_data.skip)
+    return find_cards(record(), Sought(**asked), query_data.skip)
 
 
 @blueprint.get("/engines")
@@ -63,4 +63,4 @@ def get_cards(query_data: CardsAsked) -> CardPage:
 @blueprint.output(EnginePageOut)
 def get_engines(query_data: EnginesAsked) -> EnginePage:
     """Return a page of engines by label."""
-    return find_engines(at_hand(), query_data.like, query_data.skip)
+    return find_engines(record(), query_data.like, query_data.skip)

@@ -8,7 +8,7 @@ from pydantic import BaseModel, Field
 from plimb.actions import history
 from plimb.actions.history import Happened, History, WasIs
 from plimb.actions.said import MOST
-from plimb.web.request import at_hand
+from plimb.web.request import record
 from plimb.web.wire import Answer, answer_of, read_off
 
 blueprint = APIBlueprint("history", __name__, url_prefix="/api/history")
@@ -33,4 +33,4 @@ class Earlier(BaseModel):
 @blueprint.output(HistoryOut)
 def get_history(kind: str, number: int, query_data: Earlier) -> History:
     """Return what happened on a card, to a piece, to an engine, or in the shop (number 1)."""
-    return history.read_history(at_hand(), kind, number, query_data.before)
+    return history.read_history(record(), kind, number, query_data.before)

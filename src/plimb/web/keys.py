@@ -5,7 +5,7 @@ from apiflask import APIBlueprint
 from plimb.actions import sealing
 from plimb.actions.said import Sent, sent_to
 from plimb.actions.sealing import KeysView, KnownKey
-from plimb.web.request import at_hand, now
+from plimb.web.request import now, record
 from plimb.web.rights import owners_only
 from plimb.web.wire import Answer, answer_of, read_off
 
@@ -23,7 +23,7 @@ class KeysOut(Answer):
 @blueprint.output(KeysOut)
 def get_keys() -> KeysView:
     """Return the keys that the shop has and knows."""
-    return sealing.read_keys(at_hand())
+    return sealing.read_keys(record())
 
 
 @blueprint.post("")
@@ -32,8 +32,8 @@ def get_keys() -> KeysView:
 @owners_only
 def know_key(json_data: Sent) -> KeysView:
     """Take another shop's key for known."""
-    sealing.know_key(at_hand(), **json_data.said(), now=now())
-    return sealing.read_keys(at_hand())
+    sealing.know_key(record(), **json_data.said(), now=now())
+    return sealing.read_keys(record())
 
 
 @blueprint.delete("/<int:key_id>")
@@ -41,5 +41,5 @@ def know_key(json_data: Sent) -> KeysView:
 @owners_only
 def forget_key(key_id: int) -> KeysView:
     """Take another shop's key for unknown again."""
-    sealing.forget_key(at_hand(), key_id=key_id)
-    return sealing.read_keys(at_hand())
+    sealing.forget_key(record(), key_id=key_id)
+    return sealing.read_keys(record())

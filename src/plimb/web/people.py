@@ -13,9 +13,9 @@ from plimb.actions.said import Sent, sent_to
 from plimb.core.errors import NobodyAtWork, OwnersOnly, WrongCode
 from plimb.store.journal import begin_work
 from plimb.store.people import PersonRole
-from plimb.web.door import CHANGES
-from plimb.web.once import once
-from plimb.web.request import at_hand, bench, now
+from plimb.web.idempotency import idempotent
+from plimb.web.origin import CHANGES
+from plimb.web.request import bench, now, record
 from plimb.web.rights import before_who, owners_only, said_of
 from plimb.web.wire import Answer, answer_of
 
@@ -44,7 +44,7 @@ def look_who() -> None:
     if not request.path.startswith("/api/"):
         return
     begin_work("", now())
-    with at_hand().reading() as session:
+    with record().reading() as session:
         if not anybody_here(session):
             if bench().beyond and not said_of("before_who"):
                 raise NobodyAtWork("Nobody is set up to work here; see plimb people.")
@@ -58,7 +58,7 @@ def look_who() -> None:
     g.person = here.person
     begin_work(g.person.name, now())
     if here.unseen:
-        people.note_seen(at_hand(), token, now())
+        people.note_seen(record(), token, now())
     own_code = request.endpoint == "people.change_code" and (
         (request.view_args or {}).get("person_id") == g.person.id
     )
@@ -75,7 +75,7 @@ def whoever(typed: str) -> str:
 
 
 def _everybody() -> PeopleOut:
-    return PeopleOut(people=people.read_people(at_hand()), here=g.person)
+    return PeopleOut(people=people.read_people(record()), here=g.person)
 
 
 @blueprint.get("")
@@ -92,11 +92,11 @@ Code = Annotated[str, Field(max_length=people.LONGEST)]
 @blueprint.post("")
 @blueprint.input(sent_to("PersonIn", people.add_person, now=None, code=Code))
 @blueprint.output(PeopleOut, status_code=201)
-@once(lambda _made: _everybody())
+@idempotent(lambda _made: _everybody())
 @owners_only
 def add_person(json_data: Sent) -> PeopleOut:
     """Set somebody up."""
-    people.add_person(at_hand(), **json_data.said(), now=now())
+    people.add_person(record(), **json_data.said(), now=now())
     return _everybody()
 
 
@@ -105,7 +105,7 @@ def add_person(json_data: Sent) -> PeopleOut:
 @blueprint.output(PeopleOut)
 def change_code(person_id: int, json_data: Sent) -> PeopleOut:
     """Give somebody another code."""
-    people.change_code(at_hand(), person_id=person_id, **json_data.said(), now=now())
+    people.change_code(record(), person_id=person_id, **json_data.said(), now=now())
     return _everybody()
 
 
@@ -115,17 +115,17 @@ def change_code(person_id: int, json_data: Sent) -> PeopleOut:
 @owners_only
 def change_role(person_id: int, json_data: Sent) -> PeopleOut:
     """Make somebody an owner or a technician."""
-    people.change_role(at_hand(), person_id=person_id, **json_data.said(), now=now())
+    people.change_role(record(), person_id=person_id, **json_data.said(), now=now())
     return _everybody()
 
 
 @blueprint.put("/<int:person_id>/gone")
-@blueprint.input(sent_to("GoneIn", people.let_go, now=None, person_id=None))
+@blueprint.input(sent_to("GoneIn", people.set_gone, now=None, person_id=None))
 @blueprint.output(PeopleOut)
 @owners_only
-def let_go(person_id: int, json_data: Sent) -> PeopleOut:
+def set_gone(person_id: int, json_data: Sent) -> PeopleOut:
     """Say that somebody works here no more, or again."""
-    people.let_go(at_hand(), person_id=person_id, **json_data.said(), now=now())
+    people.set_gone(record(), person_id=person_id, **json_data.said(), now=now())
     return _everybody()
 
 
@@ -144,7 +144,7 @@ def sign_in(json_data: SignInIn) -> Response:
     """Sign somebody in at this screen."""
     _end_here()
     try:
-        done = people.sign_in(at_hand(), **json_data.said(), now=now())
+        done = people.sign_in(record(), **json_data.said(), now=now())
     except WrongCode:
         LOG.warning("wrong code for person %d from %s", json_data.person_id, request.remote_addr)
         raise
@@ -172,4 +172,4 @@ def sign_out() -> Response:
 
 def _end_here() -> None:
     if token := request.cookies.get(COOKIE):
-        people.sign_out(at_hand(), token)
+        people.sign_out(record(), token)

@@ -15,8 +15,8 @@ from plimb.core.shim.shim import Source
 from plimb.files.table_csv import write_csv
 from plimb.standins.counter_client import Answered
 from plimb.store.orders import Order, OrderedLine
-from plimb.web.request import at_hand, bench, csv_answer, now
-from plimb.web.wire import Answer, Length, ShownGap, answer_of, off, read_off
+from plimb.web.request import bench, csv_answer, now, record
+from plimb.web.wire import Answer, Length, ShownGap, answer_of, read_from, read_off
 
 blueprint = APIBlueprint("plans", __name__, url_prefix="/api")
 
@@ -35,33 +35,33 @@ MustOut = answer_of(Must, "MustOut")
 class MoveOut(Answer):
     """What the plan gives one valve, and every piece that can be had for it."""
 
-    valve: str = off("move", "valve")
-    source: Source = off("move", "source")
-    thickness: Length | None = off("move", "thickness_nm")
-    from_valve: str | None = off("move", "from_valve")
-    gap: ShownGap | None = off("move", "gap")
-    provisional: bool = off("move", "provisional")
-    changes: bool = off("move", "changes")
+    valve: str = read_from("move", "valve")
+    source: Source = read_from("move", "source")
+    thickness: Length | None = read_from("move", "thickness_nm")
+    from_valve: str | None = read_from("move", "from_valve")
+    gap: ShownGap | None = read_from("move", "gap")
+    provisional: bool = read_from("move", "provisional")
+    changes: bool = read_from("move", "changes")
 
 
 @read_off(Variant, without=("plan",))
 class VariantOut(Answer):
     """The plan or what can be had instead, and what that gives up."""
 
-    cost: str = off("plan", "cost")
-    priced: bool = off("plan", "priced")
-    to_buy: int = off("plan", "to_buy")
-    out_of_spec: list[str] = off("plan", "out_of_spec")
+    cost: str = read_from("plan", "cost")
+    priced: bool = read_from("plan", "priced")
+    to_buy: int = read_from("plan", "to_buy")
+    out_of_spec: list[str] = read_from("plan", "out_of_spec")
 
 
 @read_off(BuyLine, without=("line",))
 class BuyOut(Answer):
     """One size to buy; `ordered` of them are on their way or here."""
 
-    thickness: Length = off("line", "thickness_nm")
-    diameter: Length | None = off("line", "diameter_nm")
-    count: int = off("line", "count")
-    price: str | None = off("line", "price")
+    thickness: Length = read_from("line", "thickness_nm")
+    diameter: Length | None = read_from("line", "diameter_nm")
+    count: int = read_from("line", "count")
+    price: str | None = read_from("line", "price")
 
 
 class HelpOut(Answer):
@@ -88,19 +88,19 @@ class OrderOut(Answer):
 class PlanOut(Answer):
     """The whole engine decided."""
 
-    optimal: bool = off("plan", "optimal")
-    camshafts_out: list[str] = off("plan", "camshafts_out")
-    out_of_spec: list[str] = off("plan", "out_of_spec")
-    cost: str = off("plan", "cost")
-    priced: bool = off("plan", "priced")
-    provisional: list[str] = off("plan", "provisional")
-    doubtful: list[str] = off("plan", "doubtful")
+    optimal: bool = read_from("plan", "optimal")
+    camshafts_out: list[str] = read_from("plan", "camshafts_out")
+    out_of_spec: list[str] = read_from("plan", "out_of_spec")
+    cost: str = read_from("plan", "cost")
+    priced: bool = read_from("plan", "priced")
+    provisional: list[str] = read_from("plan", "provisional")
+    doubtful: list[str] = read_from("plan", "doubtful")
     sure: str
     helps: list[HelpOut]
 
 
 def _plan(card_id: int) -> PlanView:
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return read_plan(session, card_id, counter=bench().counter is not None)
 
 
@@ -128,7 +128,7 @@ class QuotesOut(Answer):
 @blueprint.output(QuotesOut)
 def ask_counter(card_id: int) -> dict[str, object]:
     """Ask the parts counter about all that is still to buy; nothing is ordered."""
-    return {"lines": orders.ask_counter(at_hand(), bench().counter, card_id)}
+    return {"lines": orders.ask_counter(record(), bench().counter, card_id)}
 
 
 class OrderIn(Sent):
@@ -142,7 +142,7 @@ class OrderIn(Sent):
 @blueprint.output(PlanOut, status_code=201)
 def order_parts(card_id: int, json_data: OrderIn) -> PlanView:
     """Order all that is still to buy for a card."""
-    orders.order_parts(at_hand(), bench().counter, card_id=card_id, key=json_data.key, now=now())
+    orders.order_parts(record(), bench().counter, card_id=card_id, key=json_data.key, now=now())
     return _plan(card_id)
 
 
@@ -150,7 +150,7 @@ def order_parts(card_id: int, json_data: OrderIn) -> PlanView:
 @blueprint.output(PlanOut)
 def receive_for_card(card_id: int, line_id: int) -> PlanView:
     """Take in what came of one order line."""
-    orders.receive(at_hand(), line_id=line_id, now=now())
+    orders.receive(record(), line_id=line_id, now=now())
     return _plan(card_id)
 
 

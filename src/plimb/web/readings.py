@@ -11,7 +11,7 @@ from plimb.actions.said import Sent, Text
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import Tried
 from plimb.core.measure.limits import Verdict
-from plimb.web.request import at_hand
+from plimb.web.request import record
 from plimb.web.valves import TryOut
 from plimb.web.wire import Answer, answer_of
 
@@ -42,9 +42,9 @@ def understand(card_id: int, json_data: UnderstandIn) -> WordsOut:
     """Read back what is being typed, without writing it down."""
     valve, text = json_data.valve, json_data.text
     if json_data.kind == "piece":
-        words = shims.understand_shim(at_hand(), card_id, valve, text).words
+        words = shims.understand_shim(record(), card_id, valve, text).words
         return WordsOut(words=words, verdict=None, next_blade=None)
-    said = readings.understand_gap(at_hand(), card_id, valve, text, json_data.unit)
+    said = readings.understand_gap(record(), card_id, valve, text, json_data.unit)
     next_blade = TryOut.model_validate(said.next_blade) if said.next_blade else None
     words = said.reading.words(json_data.unit)
     return WordsOut(words=words, verdict=said.verdict, next_blade=next_blade)
@@ -69,5 +69,5 @@ def ask_next_blade(card_id: int, json_data: NextBladeIn) -> NextTry:
     """Say which blade to try next on a valve, and the verdict once it is settled."""
     tried = Tried(goes_nm=json_data.goes_nm, refuses_nm=json_data.refuses_nm)
     return readings.ask_next_blade(
-        at_hand(), card_id, valve=json_data.valve, tried=tried, fine=json_data.fine
+        record(), card_id, valve=json_data.valve, tried=tried, fine=json_data.fine
     )

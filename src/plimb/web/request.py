@@ -35,7 +35,7 @@ def bench() -> Bench:
     return found
 
 
-def at_hand() -> Database:
+def record() -> Database:
     """Return the record that this application serves."""
     return bench().database
 

@@ -24,11 +24,11 @@ from plimb.core.lengths import mm
 from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer, listen
 from plimb.store.database import Database, is_writable
-from plimb.store.held import held
 from plimb.store.instrument import keep_line
+from plimb.store.lock import held
 from plimb.store.people import PersonRole
 from plimb.web.application import create_app
-from plimb.web.door import is_loopback
+from plimb.web.origin import is_loopback
 from plimb.web.tls import Certificate, fingerprint, names_in, own_certificate, own_names, utc
 from plimb.web.workers import Workers, beside
 
@@ -41,7 +41,7 @@ Make = Callable[[Database], APIFlask]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Given:
+class GivenCertificate:
     """A certificate that the shop has from elsewhere, and its key."""
 
     certificate: Path
@@ -56,7 +56,7 @@ def run_server(
     as_json: bool = False,
     counter: str | None = None,
     standins: bool = False,
-    given: Given | None = None,
+    given: GivenCertificate | None = None,
     mounts: Mounts | None = None,
 ) -> None:
     """Serve the record until stopped.
@@ -101,8 +101,6 @@ def run_server(
         )
         if written:
             beside(copy_each_day, path)
-        else:
-            logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
         _say_ready(path, places[0], tls, as_json)
         import scipy.optimize  # noqa: F401  # before the first request, which would wait for it
 
@@ -157,7 +155,7 @@ def keep_readings(path: Path, port: int) -> None:
     listen(port, keep)
 
 
-def _names_given(given: Given) -> tuple[str, ...]:
+def _names_given(given: GivenCertificate) -> tuple[str, ...]:
     """Return the names of a certificate from elsewhere; BadValue where it is not there."""
     for file in (given.certificate, given.key):
         if not file.exists():
@@ -176,7 +174,7 @@ def _refuse_unknown(database: Database) -> None:
         )
 
 
-def _certificate(path: Path, names: tuple[str, ...], given: Given | None) -> Certificate:
+def _certificate(path: Path, names: tuple[str, ...], given: GivenCertificate | None) -> Certificate:
     if given is None:
         return own_certificate(path, list(names), utc())
     return Certificate(certificate=given.certificate, key=given.key, authority=None)
@@ -197,6 +195,8 @@ def _listening(host: str, port: int) -> Iterator[socket.socket]:
 
 
 def _say_ready(path: Path, place: str, tls: Certificate | None, as_json: bool) -> None:
+    if not is_writable(path):
+        logging.getLogger("plimb").warning("the record cannot be written: it is looked at only")
     if as_json:
         print(json.dumps({"url": place, "record": str(path)}), flush=True)
         return

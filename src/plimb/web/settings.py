@@ -8,7 +8,7 @@ from pydantic import Field, create_model
 from plimb.actions.said import Sent
 from plimb.actions.settings import Choice, SettingView, rows, settings_view
 from plimb.actions.shop import change_settings, read_settings
-from plimb.web.request import at_hand
+from plimb.web.request import record
 from plimb.web.rights import owners_only
 from plimb.web.wire import Answer, answer_of, read_off
 
@@ -38,7 +38,7 @@ SettingsIn: Any = create_model(
 
 
 def _settings() -> dict[str, object]:
-    return {"settings": settings_view(read_settings(at_hand()))}
+    return {"settings": settings_view(read_settings(record()))}
 
 
 @blueprint.get("")
@@ -55,6 +55,6 @@ def get_settings() -> dict[str, object]:
 def change(json_data: Any) -> dict[str, object]:
     """Change the settings that are sent; the others stay."""
     change_settings(
-        at_hand(), **{one: getattr(json_data, one) for one in json_data.model_fields_set}
+        record(), **{one: getattr(json_data, one) for one in json_data.model_fields_set}
     )
     return _settings()

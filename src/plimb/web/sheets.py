@@ -11,8 +11,8 @@ from plimb.actions.card_view import CardView
 from plimb.actions.said import Key, Long, Sent, sent_to
 from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
 from plimb.web.cards import CardOut, Who, card_as_it_stands
-from plimb.web.once import once
-from plimb.web.request import at_hand, csv_answer, file_answer, now
+from plimb.web.idempotency import idempotent
+from plimb.web.request import csv_answer, file_answer, now, record
 from plimb.web.wire import Answer, answer_of, read_off
 
 blueprint = APIBlueprint("sheets", __name__, url_prefix="/api")
@@ -37,7 +37,7 @@ SheetOut = answer_of(
 
 
 def _sheet(card_id: int) -> Sheet:
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return signing.read_sheet(session, card_id)
 
 
@@ -55,7 +55,7 @@ def get_sheet(card_id: int) -> Sheet:
 @blueprint.output(CardOut, status_code=201)
 def amend(card_id: int, json_data: Sent) -> CardView:
     """Write a dated line on a signed card."""
-    signing.amend(at_hand(), card_id=card_id, **json_data.said(), now=now())
+    signing.amend(record(), card_id=card_id, **json_data.said(), now=now())
     return card_as_it_stands(card_id)
 
 
@@ -91,12 +91,12 @@ def check_fingerprint(card_id: int, json_data: CheckSheetIn) -> FingerprintOut:
 @blueprint.doc(hide=True)
 def check_pdf(card_id: int) -> dict[str, object]:
     """Say whether a PDF is a sheet of this card as it stands."""
-    found, says = sealing.check_sheet(at_hand(), card_id, request.get_data(cache=False))
+    found, says = sealing.check_sheet(record(), card_id, request.get_data(cache=False))
     return FingerprintOut(fingerprint=found, says=says).model_dump()
 
 
 def _checked(card_id: int, fingerprint: str) -> FingerprintOut:
-    with at_hand().reading() as session:
+    with record().reading() as session:
         says = card_document.check_fingerprint(session, card_id, fingerprint)
     return FingerprintOut(fingerprint=fingerprint, says=says)
 
@@ -105,7 +105,7 @@ def _checked(card_id: int, fingerprint: str) -> FingerprintOut:
 @blueprint.doc(hide=True)
 def get_pdf(card_id: int) -> Response:
     """Return the sheet as PDF."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         pdf = sealing.printed_sheet(session, card_id)
     return file_answer(pdf, "application/pdf", f"card-{card_id}.pdf", keep=False)
 
@@ -114,7 +114,7 @@ def get_pdf(card_id: int) -> Response:
 @blueprint.doc(hide=True)
 def get_blank(card_id: int) -> Response:
     """Return an empty data sheet of the card's engine to print."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         pdf = signing.blank_sheet(session, card_id)
     return file_answer(pdf, "application/pdf", f"card-{card_id}-empty.pdf", keep=False)
 
@@ -123,7 +123,7 @@ def get_blank(card_id: int) -> Response:
 @blueprint.doc(hide=True)
 def get_file(card_id: int) -> Response:
     """Return the card as its open file."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         text = transfer.export_card(session, card_id)
     return file_answer(text, "application/json", f"card-{card_id}.json")
 
@@ -132,7 +132,7 @@ def get_file(card_id: int) -> Response:
 @blueprint.doc(hide=True)
 def get_readings(card_id: int) -> Response:
     """Return every reading of a card as CSV."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return csv_answer(transfer.readings_csv(session, card_id), f"card-{card_id}.csv")
 
 
@@ -140,7 +140,7 @@ def get_readings(card_id: int) -> Response:
 @blueprint.doc(hide=True)
 def get_bill(card_id: int) -> Response:
     """Return what goes on the bill as CSV."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return csv_answer(billing.bill_csv(session, card_id), f"bill-{card_id}.csv")
 
 
@@ -153,7 +153,7 @@ class FileIn(Sent):
 @blueprint.post("/cards/file")
 @blueprint.input(FileIn)
 @blueprint.output(CardOut, status_code=201)
-@once(lambda made: card_as_it_stands(int(made)))
+@idempotent(lambda made: card_as_it_stands(int(made)))
 def take_file(json_data: FileIn) -> CardView:
     """Take a card file into the shop."""
-    return card_as_it_stands(transfer.import_card(at_hand(), json_data.text, now=now()))
+    return card_as_it_stands(transfer.import_card(record(), json_data.text, now=now()))

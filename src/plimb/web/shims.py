@@ -10,7 +10,7 @@ from plimb.core.lengths import mm
 from plimb.standins.instrument import press
 from plimb.store.instrument import lines_after
 from plimb.web.cards import card_as_it_stands
-from plimb.web.request import at_hand, bench
+from plimb.web.request import bench, record
 from plimb.web.wire import Answer
 
 blueprint = APIBlueprint("shims", __name__, url_prefix="/api")
@@ -30,7 +30,7 @@ def instrument_readings(seen: int) -> ReadingsOut:
     """Return what a connected instrument has sent after the first `seen` readings."""
     if bench().instrument is None:
         return ReadingsOut(connected=False, count=0, lines=[])
-    with at_hand().reading() as session:
+    with record().reading() as session:
         count, lines = lines_after(session, seen)
     return ReadingsOut(connected=True, count=count, lines=lines)
 

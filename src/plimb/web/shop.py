@@ -26,10 +26,10 @@ from plimb.core.measure.blades import Blade, BladeSet, BladeState, Stack
 from plimb.core.measure.limits import Verdict
 from plimb.web.cards import BladeSetOut
 from plimb.web.drawings import DrawingOut
-from plimb.web.once import once
-from plimb.web.request import at_hand, file_answer, now
+from plimb.web.idempotency import idempotent
+from plimb.web.request import file_answer, now, record
 from plimb.web.rights import before_who
-from plimb.web.wire import Answer, answer_of, off, read_off
+from plimb.web.wire import Answer, answer_of, read_from, read_off
 
 blueprint = APIBlueprint("shop", __name__, url_prefix="/api")
 
@@ -38,10 +38,10 @@ blueprint = APIBlueprint("shop", __name__, url_prefix="/api")
 class CardLineOut(Answer):
     """One card in the list; `verdicts` go by the valves' names as the engine is drawn."""
 
-    at: Stage = off("summary", "at")
-    measured: int = off("summary", "measured")
-    opened: int = off("summary", "opened")
-    valves: int = off("summary", "valves")
+    at: Stage = read_from("summary", "at")
+    measured: int = read_from("summary", "measured")
+    opened: int = read_from("summary", "opened")
+    valves: int = read_from("summary", "valves")
     verdicts: dict[str, Verdict | None]
     drawing: DrawingOut
 
@@ -50,8 +50,8 @@ class CardLineOut(Answer):
 class EngineLineOut(Answer):
     """One engine in the list."""
 
-    name: str = off("engine", "name")
-    follower: str = off("engine", "follower")
+    name: str = read_from("engine", "name")
+    follower: str = read_from("engine", "follower")
     valves: int
     drawing: DrawingOut
 
@@ -83,14 +83,14 @@ class HealthOut(Answer):
 @before_who
 def health() -> HealthOut:
     """Say whether the server answers and its record can be read."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         session.connection().exec_driver_sql("SELECT 1")
     return HealthOut(status="ok", version=__version__)
 
 
 def shop_as_it_stands() -> ShopView:
     """Return the shop for the screen."""
-    return read_shop(at_hand())
+    return read_shop(record())
 
 
 @blueprint.get("/shop")
@@ -181,17 +181,17 @@ class BladeStateIn(Sent):
 @blueprint.output(ShopOut)
 def change_blade(set_id: int, json_data: BladeStateIn) -> ShopView:
     """Say what one blade of a set is fit for: a snapped one leaves from where it is used."""
-    shop.set_blade_state(at_hand(), set_id=set_id, **json_data.said())
+    shop.set_blade_state(record(), set_id=set_id, **json_data.said())
     return shop_as_it_stands()
 
 
 @blueprint.post("/blade-sets")
 @blueprint.input(BladeSetIn)
 @blueprint.output(ShopOut, status_code=201)
-@once(lambda _made: shop_as_it_stands())
+@idempotent(lambda _made: shop_as_it_stands())
 def add_blade_set(json_data: BladeSetIn) -> ShopView:
     """Add a feeler set to the shop."""
-    shop.save_blade_set(at_hand(), set_id=None, blades=json_data.to_core())
+    shop.save_blade_set(record(), set_id=None, blades=json_data.to_core())
     return shop_as_it_stands()
 
 
@@ -200,17 +200,17 @@ def add_blade_set(json_data: BladeSetIn) -> ShopView:
 @blueprint.output(ShopOut)
 def change_blade_set(set_id: int, json_data: BladeSetIn) -> ShopView:
     """Write a feeler set as it now is: blades added, measured, bent or broken."""
-    shop.save_blade_set(at_hand(), set_id=set_id, blades=json_data.to_core())
+    shop.save_blade_set(record(), set_id=set_id, blades=json_data.to_core())
     return shop_as_it_stands()
 
 
 @blueprint.post("/instruments")
 @blueprint.input(sent_to("InstrumentIn", shop.add_instrument, doubt=Short))
 @blueprint.output(ShopOut, status_code=201)
-@once(lambda _made: shop_as_it_stands())
+@idempotent(lambda _made: shop_as_it_stands())
 def add_instrument(json_data: Sent) -> ShopView:
     """Add a micrometer or calliper to the shop."""
-    shop.add_instrument(at_hand(), **json_data.said())
+    shop.add_instrument(record(), **json_data.said())
     return shop_as_it_stands()
 
 
@@ -225,7 +225,7 @@ class AwayUnreadIn(Sent):
 @blueprint.output(ShopOut)
 def put_away_unread(card_id: int, json_data: AwayUnreadIn) -> ShopView:
     """Put a card away that cannot be read, or bring it back."""
-    unreadable.put_away_unread(at_hand(), card_id=card_id, **json_data.said(), now=now())
+    unreadable.put_away_unread(record(), card_id=card_id, **json_data.said(), now=now())
     return shop_as_it_stands()
 
 
@@ -233,6 +233,6 @@ def put_away_unread(card_id: int, json_data: AwayUnreadIn) -> ShopView:
 @blueprint.doc(hide=True)
 def get_rows(card_id: int) -> Response:
     """Return every row of a card as it lies in the record."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         text = unreadable.export_rows(session, card_id)
     return file_answer(text, "application/json", f"card-{card_id}-rows.json")

@@ -4,7 +4,7 @@ from apiflask import APIBlueprint
 
 from plimb.actions.together import CardTogether, Together, read_together
 from plimb.core.plan.result import Move, OrderLine
-from plimb.web.request import at_hand
+from plimb.web.request import record
 from plimb.web.wire import Answer, read_off
 
 blueprint = APIBlueprint("together", __name__, url_prefix="/api")
@@ -40,4 +40,4 @@ class TogetherOut(Answer):
 @blueprint.output(TogetherOut)
 def get_together() -> Together:
     """Return the plan of all open cards that wait for pieces."""
-    return read_together(at_hand())
+    return read_together(record())

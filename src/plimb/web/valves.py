@@ -11,7 +11,7 @@ from plimb.core.plan.needs import Need
 from plimb.core.shim.shim import ShimReading, Source
 from plimb.core.shim.sum import Window
 from plimb.core.shim.worksheet import Worksheet
-from plimb.web.wire import Answer, Length, ShownGap, answer_of, off, read_off
+from plimb.web.wire import Answer, Length, ShownGap, answer_of, read_from, read_off
 
 
 @read_off(Gauge)
@@ -38,7 +38,7 @@ class PieceOut(Answer):
     """A shim that came out."""
 
     thickness: Length
-    marked_as: Length | None = off("marked_nm")
+    marked_as: Length | None = read_from("marked_nm")
     words: str
     disagrees: bool
     spread: Length | None
@@ -61,7 +61,7 @@ class ChosenOut(Answer):
     """The piece decided on; `goes_in` is what it measured as it went in, if it was measured."""
 
     thickness: Length
-    goes_in: Length = off("goes_in_nm")
+    goes_in: Length = read_from("goes_in_nm")
     source: Source
     by_hand: bool
 
@@ -70,29 +70,29 @@ class ChosenOut(Answer):
 class ValveOut(Answer):
     """One valve as it stands."""
 
-    valve: str = off("status", "valve")
-    cylinder: int = off("status", "clearance", "cylinder")
-    side: Side = off("status", "clearance", "side")
-    action: Role = off("status", "clearance", "action")
-    camshaft: str = off("status", "clearance", "camshaft")
-    spec: SpecOut | None = off("status", "clearance", "check")
-    found: ReadingOut | None = off("status", "record", "found")
-    verdict: Verdict | None = off("status", "verdict")
-    near_edge: bool = off("status", "near_edge")
-    need: Need = off("status", "need")
-    opens: bool = off("status", "opens")
-    reason: str = off("status", "reason")
-    in_doubt: bool = off("status", "in_doubt")
-    piece: PieceOut | None = off("status", "record", "piece")
-    chosen: ChosenOut | None = off("status", "record", "choice")
-    touched: bool = off("status", "touched")
-    change: WindowOut | None = off("status", "change")
-    overtaken: bool = off("status", "overtaken")
-    left_unset: bool = off("status", "left_unset")
-    predicted: ShownGap | None = off("status", "predicted")
-    proof: ReadingOut | None = off("status", "record", "proof")
-    proof_verdict: Verdict | None = off("status", "proof_verdict")
-    residual: Length | None = off("status", "residual_nm")
-    was: Length | None = off("status", "was_nm")
-    left: Verdict | None = off("status", "left")
+    valve: str = read_from("status", "valve")
+    cylinder: int = read_from("status", "clearance", "cylinder")
+    side: Side = read_from("status", "clearance", "side")
+    action: Role = read_from("status", "clearance", "action")
+    camshaft: str = read_from("status", "clearance", "camshaft")
+    spec: SpecOut | None = read_from("status", "clearance", "check")
+    found: ReadingOut | None = read_from("status", "record", "found")
+    verdict: Verdict | None = read_from("status", "verdict")
+    near_edge: bool = read_from("status", "near_edge")
+    need: Need = read_from("status", "need")
+    opens: bool = read_from("status", "opens")
+    reason: str = read_from("status", "reason")
+    in_doubt: bool = read_from("status", "in_doubt")
+    piece: PieceOut | None = read_from("status", "record", "piece")
+    chosen: ChosenOut | None = read_from("status", "record", "choice")
+    touched: bool = read_from("status", "touched")
+    change: WindowOut | None = read_from("status", "change")
+    overtaken: bool = read_from("status", "overtaken")
+    left_unset: bool = read_from("status", "left_unset")
+    predicted: ShownGap | None = read_from("status", "predicted")
+    proof: ReadingOut | None = read_from("status", "record", "proof")
+    proof_verdict: Verdict | None = read_from("status", "proof_verdict")
+    residual: Length | None = read_from("status", "residual_nm")
+    was: Length | None = read_from("status", "was_nm")
+    left: Verdict | None = read_from("status", "left")
     spread: Length | None

@@ -97,8 +97,8 @@ def _read_as(name: str) -> AliasChoices:
     return AliasChoices(name, f"{name}_nm")
 
 
-def off(*steps: str) -> Any:
-    """Return a field that is read off further inside: `off("status", "record", "found")`."""
+def read_from(*steps: str) -> Any:
+    """Return a field that is read off further inside: `read_from("status", "record", "found")`."""
     return Field(validation_alias=AliasPath(*steps))
 
 

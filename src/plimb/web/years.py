@@ -24,8 +24,8 @@ from plimb.core.wear.evenness import Apart, Evenness
 from plimb.core.wear.forecast import Rate
 from plimb.web.cards import Who
 from plimb.web.drawings import DrawingOut
-from plimb.web.once import once
-from plimb.web.request import at_hand, csv_answer, file_answer, now
+from plimb.web.idempotency import idempotent
+from plimb.web.request import csv_answer, file_answer, now, record
 from plimb.web.rights import before_who, owners_only
 from plimb.web.shop import DueOut
 from plimb.web.wire import Answer, answer_of, read_off
@@ -54,14 +54,14 @@ class YearsOut(Answer):
 @blueprint.output(YearsOut)
 def get_years(engine_id: int) -> YearsView:
     """Return an engine's past: every check, how each valve wears, when the next check is due."""
-    return read_years(at_hand(), engine_id)
+    return read_years(record(), engine_id)
 
 
 @blueprint.get("/engines/<int:engine_id>/past.json")
 @blueprint.doc(hide=True)
 def get_past(engine_id: int) -> Response:
     """Return an engine's past as a history file."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         text = history_json(session, engine_id)
     return file_answer(text, "application/json", f"history-{engine_id}.json")
 
@@ -70,7 +70,7 @@ def get_past(engine_id: int) -> Response:
 @blueprint.doc(hide=True)
 def get_past_csv(engine_id: int) -> Response:
     """Return an engine's past as CSV, one row a valve and check."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         text = notebook_csv(session, engine_id)
     return csv_answer(text, f"history-{engine_id}.csv")
 
@@ -94,7 +94,7 @@ class NotebookIn(Sent):
 @blueprint.output(NotebookOut)
 def look_into_notebook(engine_id: int, json_data: NotebookIn) -> Notebook:
     """Return how an old notebook is understood; nothing is kept."""
-    with at_hand().reading() as session:
+    with record().reading() as session:
         return read_notebook(session, engine_id, json_data.text)
 
 
@@ -107,18 +107,18 @@ KeptIn = sent_to(
 @blueprint.post("/engines/<int:engine_id>/notebook")
 @blueprint.input(KeptIn)
 @blueprint.output(YearsOut, status_code=201)
-@once(lambda made: read_years(at_hand(), engine_of_note(at_hand(), int(made))))
+@idempotent(lambda made: read_years(record(), engine_of_note(record(), int(made))))
 def keep_old_notebook(engine_id: int, json_data: Sent) -> YearsView:
     """Keep what was understood of an old notebook; the engine's years are the answer."""
-    keep_notebook(at_hand(), engine_id=engine_id, **json_data.said(), now=now())
-    return read_years(at_hand(), engine_id)
+    keep_notebook(record(), engine_id=engine_id, **json_data.said(), now=now())
+    return read_years(record(), engine_id)
 
 
 @blueprint.delete("/notebook/<int:note_id>")
 @blueprint.output(YearsOut)
 def take_back(note_id: int) -> YearsView:
     """Take a check out of an old notebook back; it stays on record."""
-    return read_years(at_hand(), take_back_check(at_hand(), note_id=note_id, now=now()))
+    return read_years(record(), take_back_check(record(), note_id=note_id, now=now()))
 
 
 class DueAsked(BaseModel):
@@ -139,14 +139,14 @@ class DuePageOut(Answer):
 @blueprint.output(DuePageOut)
 def get_due(query_data: DueAsked) -> DuePage:
     """Return a page of what is due, the earliest first."""
-    return find_due(at_hand(), now().date(), query_data.skip)
+    return find_due(record(), now().date(), query_data.skip)
 
 
 @blueprint.get("/due.ics")
 @blueprint.doc(hide=True)
 def get_due_calendar() -> Response:
     """Return what is due as a calendar file."""
-    return file_answer(due_calendar(at_hand(), now()), CALENDAR, "due.ics")
+    return file_answer(due_calendar(record(), now()), CALENDAR, "due.ics")
 
 
 class CalendarOut(Answer):
@@ -159,7 +159,7 @@ class CalendarOut(Answer):
 @blueprint.output(CalendarOut)
 def get_calendar() -> CalendarOut:
     """Return the calendar's address."""
-    secret = calendar_secret(at_hand())
+    secret = calendar_secret(record())
     return CalendarOut(path=secret and f"/api/calendar/{secret}.ics")
 
 
@@ -168,7 +168,7 @@ def get_calendar() -> CalendarOut:
 @owners_only
 def new_calendar() -> CalendarOut:
     """Give the calendar a new address; the one before it leads nowhere any more."""
-    return CalendarOut(path=f"/api/calendar/{new_calendar_address(at_hand(), now=now())}.ics")
+    return CalendarOut(path=f"/api/calendar/{new_calendar_address(record(), now=now())}.ics")
 
 
 @blueprint.get("/calendar/<secret>.ics")
@@ -176,4 +176,4 @@ def new_calendar() -> CalendarOut:
 @before_who
 def read_calendar(secret: str) -> Response:
     """Return the calendar for whoever has its secret, signed in or not."""
-    return file_answer(calendar_at(at_hand(), secret, now()), CALENDAR, "due.ics", keep=False)
+    return file_answer(calendar_at(record(), secret, now()), CALENDAR, "due.ics", keep=False)

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Drawer: every piece in its pocket, so that a gap in the assortment is seen. */
   import type { Condition, Family } from "../../api/client";
-  import { Button, Dialog, Field, Form, Pair, PlaceFrame, Tabs } from "../../kit";
+  import { Button, Dialog, Field, Form, ToggleGroup, PlaceFrame, Tabs } from "../../kit";
   import { DrawerState } from "./drawer.svelte";
   import FamilyForm from "./FamilyForm.svelte";
   import Season from "./Season.svelte";
@@ -102,7 +102,7 @@
               autocomplete="off"
               invalid={state_.refusal?.field === "shim" || state_.refusal?.field === "text"}
             />
-            <Pair
+            <ToggleGroup
               label="They are"
               value={condition}
               items={["sound", "worn"]}

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Which way the crank turns, when each cylinder fires, cam timing, and the marks. */
-  import { Button, Field, Pair } from "../../kit";
+  import { Button, Field, ToggleGroup } from "../../kit";
   import type { EngineDocument } from "./document";
   import { TIMING, type EngineState } from "./engine.svelte";
   import MarkFields from "./MarkFields.svelte";
@@ -11,7 +11,7 @@
 <fieldset>
   <legend class="border-ink w-full border-b-2 text-lg font-[600]">Crank and timing</legend>
   <div class="flex flex-wrap items-end gap-3 py-2">
-    <Pair
+    <ToggleGroup
       label="Turns"
       value={(file.engine.crank.rotation ?? "") as "clockwise"}
       items={["clockwise", "anticlockwise"]}

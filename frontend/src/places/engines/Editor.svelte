@@ -4,7 +4,7 @@
   import { atRest } from "../../head/crank";
   import HeadMini from "../../head/HeadMini.svelte";
   import { Button, Field, Form, Notice } from "../../kit";
-  import Cycle from "../../stages/turn/Cycle.svelte";
+  import { Cycle } from "../../trade";
   import CrankFields from "./CrankFields.svelte";
   import { EngineState } from "./engine.svelte";
   import FamilyFields from "./FamilyFields.svelte";

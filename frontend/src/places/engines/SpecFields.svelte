@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The spec as printed: a range a side, a closer or a single valve, and the units it is in. */
-  import { Button, Field, Offers, Pair, Select } from "../../kit";
+  import { Button, Field, Offers, ToggleGroup, Select } from "../../kit";
   import type { EngineDocument, SpecDocument } from "./document";
   import type { EngineState } from "./engine.svelte";
 
@@ -77,7 +77,7 @@
   <div class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
     <span class="flex items-center gap-2">
       <span class="text-soft">Gaps in</span>
-      <Pair
+      <ToggleGroup
         label="Unit of the gaps in the manual"
         value={file.unit ?? "mm"}
         items={["mm", { value: "in", label: "inch" }]}
@@ -86,7 +86,7 @@
     </span>
     <span class="flex items-center gap-2">
       <span class="text-soft">shims in</span>
-      <Pair
+      <ToggleGroup
         label="Unit of the shims"
         value={file.shim_unit ?? file.unit ?? "mm"}
         items={["mm", { value: "in", label: "inch" }]}

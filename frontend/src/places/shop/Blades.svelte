@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The shop's feeler sets, blade by blade, in millimetres, inches or both at once. */
-  import { Button, Check, Cross, Field, Form, Pair, Select } from "../../kit";
+  import { Button, Check, Cross, Field, Form, ToggleGroup, Select } from "../../kit";
   import type { Items } from "../../kit/items";
   import { shopState } from "../../state/shop.svelte";
   import { BladesState, PATTERNS, type Row } from "./blades.svelte";
@@ -118,7 +118,7 @@
           set.add();
         }}
       />
-      <Pair
+      <ToggleGroup
         label="The blades are marked in"
         value={set.unit}
         items={["mm", { value: "in", label: "inch" }]}

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
-  import { Button, Field, Pair } from "../../kit";
+  import { Button, Field, ToggleGroup } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Entry from "../../card/Entry.svelte";
@@ -74,7 +74,7 @@
   {/if}
   {#if !job.signed}
     <div class="flex items-center justify-between gap-2">
-      <Pair
+      <ToggleGroup
         label="How to measure this valve"
         value={mode}
         items={[

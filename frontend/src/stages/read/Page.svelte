@@ -3,7 +3,7 @@
   import { act } from "../../api/acts";
   import type { Refusal } from "../../api/client";
   import { preferences } from "../../state/preferences.svelte";
-  import { Button, Field, Form, Pair, Select } from "../../kit";
+  import { Button, Field, Form, ToggleGroup, Select } from "../../kit";
   import { shopState } from "../../state/shop.svelte";
   import type { CardState } from "../../card/card.svelte";
   import Checklist from "../../card/Checklist.svelte";
@@ -107,7 +107,7 @@
     hint="290 is the marking. 2.897 is measured. ?? where the marking is worn off."
   >
     <div class="flex flex-wrap items-center gap-2">
-      <Pair
+      <ToggleGroup
         label="The piece is"
         value={job.entry.condition}
         items={["sound", "worn", "scrap"]}

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** What is looked at besides the gaps: symptoms, compression and leak-down, plugs, chain, seals. */
   import { act } from "../../api/acts";
-  import { Button, Details, Field, Form, Pair } from "../../kit";
+  import { Button, Details, Field, Form, ToggleGroup } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
   import { Draft } from "../../state/draft.svelte";
 
@@ -95,7 +95,7 @@
     >
       <div class="flex items-center gap-3">
         <span class="text-soft">Compression in</span>
-        <Pair
+        <ToggleGroup
           label="The gauge reads"
           value={draft.value.unit}
           items={["bar", "psi", "kPa"]}

@@ -4,7 +4,7 @@
    * where it lives. Read backwards it is the list for putting together again.
    */
   import type { Part } from "../../api/client";
-  import { Button, Field, Form, Pair } from "../../kit";
+  import { Button, Field, Form, ToggleGroup } from "../../kit";
   import { whole } from "../../kit/numbers";
   import { untrack } from "svelte";
   import { type Act, act } from "../../api/acts";
@@ -117,7 +117,7 @@
 
 <div class="border-ink flex items-end justify-between gap-3 border-b-2 pb-1">
   <h2 id="tray" class="text-xl">Strip tray</h2>
-  <Pair
+  <ToggleGroup
     label="Order"
     value={way}
     items={[

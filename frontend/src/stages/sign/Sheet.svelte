@@ -4,7 +4,7 @@
   import { arrange } from "../../head/arrange";
   import Head from "../../head/Head.svelte";
   import type { Drawing } from "../../api/client";
-  import { GapMark } from "../../kit";
+  import { GapMark } from "../../trade";
   import { VERDICT_WORDS } from "../../kit/verdicts";
   import { preferences } from "../../state/preferences.svelte";
 

@@ -2,7 +2,7 @@
   /** The whole cycle below the head, to turn through; what is only assumed is shown when asked. */
   import { Button } from "../../kit";
   import type { CardState } from "../../card/card.svelte";
-  import Cycle from "./Cycle.svelte";
+  import { Cycle } from "../../trade";
 
   let { job }: { job: CardState } = $props();
 

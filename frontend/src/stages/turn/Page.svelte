@@ -2,7 +2,7 @@
   /** Turn: the fewest stops, and at each the two proofs to look for. */
   import { act } from "../../api/acts";
   import type { Schemas } from "../../api/client";
-  import { Button, Pair } from "../../kit";
+  import { Button, ToggleGroup } from "../../kit";
   import { route } from "../../state/route.svelte";
   import type { CardState } from "../../card/card.svelte";
 
@@ -73,7 +73,7 @@
         Past the mark: go round again, never back.
       </p>
     </div>
-    <Pair
+    <ToggleGroup
       label="How to turn"
       value={card.turning.method}
       items={[

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** One card: the rule of stages, the head drawing that stays put, and what the hands need now. */
-  import { called } from "./sending.svelte";
+  import { called } from "../card/sending.svelte";
   import { act } from "../api/acts";
   import { type Snippet, untrack } from "svelte";
   import { MediaQuery } from "svelte/reactivity";
@@ -11,13 +11,13 @@
   import { preferences } from "../state/preferences.svelte";
   import { PRACTISING, route } from "../state/route.svelte";
   import { undo } from "../state/undo.svelte";
-  import { hear, stayOn } from "./aloud";
-  import { CardState } from "./card.svelte";
+  import { hear, stayOn } from "../card/aloud";
+  import { CardState } from "../card/card.svelte";
   import { PAGES } from "./pages";
-  import PlateLines from "./PlateLines.svelte";
-  import { kindOf, stagesOf } from "./registry";
-  import StageNote from "./StageNote.svelte";
-  import StageRail from "./StageRail.svelte";
+  import PlateLines from "../card/PlateLines.svelte";
+  import { kindOf, stagesOf } from "../card/registry";
+  import StageNote from "../card/StageNote.svelte";
+  import StageRail from "../card/StageRail.svelte";
 
   let { id, stage }: { id: number; stage: Stage | null } = $props();
 

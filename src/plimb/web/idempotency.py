@@ -11,14 +11,16 @@ from typing import Any, TypeVar
 from flask import request
 
 from plimb.core.errors import BadValue
-from plimb.store.asked import DoneBefore, asked_with
+from plimb.store.idempotency import DoneBefore, asked_with
 from plimb.web.request import now
 
 Made = TypeVar("Made")
 HEADER = "Idempotency-Key"
 
 
-def once(shown: Callable[[str], Made]) -> Callable[[Callable[..., Made]], Callable[..., Made]]:
+def idempotent(
+    shown: Callable[[str], Made],
+) -> Callable[[Callable[..., Made]], Callable[..., Made]]:
     """Answer a request once done with what it made, `shown` by its number as it now stands."""
 
     def make(answer: Callable[..., Made]) -> Callable[..., Made]:

@@ -65,7 +65,7 @@ def refuse_twice(session: Session) -> None:
         raise DoneBefore(before.made)
 
 
-def done_so_far(session: Session) -> int:
+def resume_offset(session: Session) -> int:
     """Return how much of something long was done before it was cut off."""
     asked = _ASKED.get()
     if asked is None:

@@ -3,7 +3,7 @@
    * The whole cycle of 720°: a lane a cylinder's side with its lift hump, the stops, the
    * pistons, and the crank, turned by dragging or by keys. Drawn like the edge of a rule.
    */
-  import type { Turning } from "../../api/client";
+  import type { Turning } from "../api/client";
 
   let {
     turning,

@@ -1,0 +1,2 @@
+/** Where all of this page's addresses begin: practice and the school are records of their own. */
+export const BASE = /^\/(practice|school)(?=\/|$)/.exec(location.pathname)?.[0] ?? "";

@@ -1,0 +1,69 @@
+/** For the tests of this folder: a server that keeps versions and keys as the real one does. */
+import answered from "../api/answers/card-3.json";
+import type { Card } from "../api/client";
+
+export interface Sent {
+  method: string;
+  path: string;
+  body: { version: number; key: string; valve?: string; text?: string };
+}
+
+/** A server of one card: an act on an old version clashes, a key it has seen is not done again. */
+export class FakeServer {
+  card = structuredClone(answered) as unknown as Card;
+  away = false;
+  refuses = "";
+  sent: Sent[] = [];
+  done: Sent[] = [];
+  /** Whether what is written shows on the card. */
+  writes = false;
+  /** Answers wait here while it is slow. */
+  held: (() => void)[] | null = null;
+  private seen = new Map<string, string>();
+
+  readonly fetch = async (request: Request): Promise<Response> => {
+    if (this.away) throw new TypeError("no network");
+    const path = new URL(request.url).pathname;
+    if (request.method === "GET") return this.says(200, this.card);
+    const body = (await request.json()) as Sent["body"];
+    if (path.endsWith("/understand")) return this.says(200, { words: "read back", verdict: null });
+    this.sent.push({ method: request.method, path, body });
+    if (this.held) await new Promise<void>((free) => this.held?.push(free));
+    const before = this.seen.get(body.key);
+    if (before) return new Response(before, { status: 200, headers: JSON_TYPE });
+    if (this.refuses) return this.refuse(422, "bad_value", this.refuses);
+    if (body.version !== this.card.version) return this.refuse(409, "conflict", "It moved on.");
+    this.done.push({ method: request.method, path, body });
+    this.card = this.after(body);
+    this.seen.set(body.key, JSON.stringify(this.card));
+    return this.says(200, this.card);
+  };
+
+  private after(body: Sent["body"]): Card {
+    const feels = (one: Card["todo"][number]) => one.stage === "feel";
+    const valves = this.card.valves.map((one) =>
+      this.writes && one.valve === body.valve
+        ? {
+            ...one,
+            found: { ...(one.found as Exclude<typeof one.found, null>), typed: body.text ?? "" },
+          }
+        : one,
+    );
+    return {
+      ...this.card,
+      valves,
+      version: this.card.version + 1,
+      todo: this.card.todo.map((one) =>
+        feels(one) ? { ...one, waiting: one.waiting.filter((v) => v !== body.valve) } : one,
+      ),
+    };
+  }
+  private says(status: number, what: unknown): Response {
+    return new Response(JSON.stringify(what), { status, headers: JSON_TYPE });
+  }
+  private refuse(status: number, code: string, sentence: string): Response {
+    return this.says(status, { code, sentence, field: "gap", offers: [] });
+  }
+}
+
+const JSON_TYPE = { "Content-Type": "application/json" };
