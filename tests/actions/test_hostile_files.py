@@ -52,6 +52,7 @@ def cards_of(school):
     return counts.open + counts.signed + counts.away
 
 
+@pytest.mark.slow
 def test_a_file_is_refused_whole_or_every_view_shows_what_it_brought(school):
     with school.reading() as session:
         documents = [json.loads(card_text(session, number)) for number in (1, 2, 3)]

@@ -134,6 +134,7 @@ def go_on(dice, database, card_id, seen):
         return  # no shim was read: there is nothing to plan
 
 
+@pytest.mark.slow
 def test_cards_go_out_in_and_out_again_byte_for_byte(empty, seen):
     dice = random.Random(200)
     here = empty()

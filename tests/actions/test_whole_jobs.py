@@ -7,6 +7,7 @@ from dataclasses import replace
 from datetime import timedelta
 from pathlib import Path
 
+import pytest
 from hypothesis import HealthCheck, settings
 from hypothesis import strategies as st
 from hypothesis.stateful import (
@@ -335,6 +336,7 @@ class Jobs(RuleBasedStateMachine):
             empty.close()
 
 
+@pytest.mark.slow
 def test_any_act_at_any_time_leaves_a_card_that_holds_together(filled, tmp_path):
     record = Path(shutil.copy(filled, tmp_path / "filled.sqlite3"))
     machine = type("JobsHere", (Jobs,), {"record": record})

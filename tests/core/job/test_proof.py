@@ -183,6 +183,7 @@ CAUSES = {
 }
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("cause", CAUSES)
 def test_the_right_cause_comes_first_in_nine_of_ten(cause, capsys):
     first, dice, tried = Counter(), random.Random(7), 0
@@ -198,6 +199,7 @@ def test_the_right_cause_comes_first_in_nine_of_ten(cause, capsys):
     assert first[cause] >= 0.9 * PROOFS
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("sigma", ["0.004", "0.008", "0.012"])
 def test_where_nothing_is_wrong_a_cause_is_claimed_in_fewer_than_one_of_fifty(sigma, capsys):
     dice, claimed = random.Random(11), 0

@@ -14,7 +14,9 @@ from plimb.core.errors import BadValue, TwoMeanings
 from plimb.core.lengths import NM_PER_THOU, Unit, mm
 from plimb.core.measure.shorthand import parse_reading
 
-UTTERANCES = 100_000
+from ...conftest import LONG
+
+UTTERANCES = 100_000 if LONG else 20_000
 ONES = [
     "zero",
     "one",
@@ -120,6 +122,7 @@ def utterance(unit, dice):
     return said, meant
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("half", [0, 1])
 def test_of_all_that_is_said_nothing_is_kept_as_another_figure(half):
     dice, kept, asked = random.Random(20261201 + half), 0, 0
