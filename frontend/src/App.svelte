@@ -188,7 +188,7 @@
   {/if}
   {#if reach.away}
     <p class="no-print border-now bg-wash border-b-2 px-4 py-2 leading-5" role="status">
-      <b>The server does not answer.</b> What you see is as it was here last. Readings are kept in this
+      <b>The server does not answer.</b> What you see is as it was here last. What you do is kept in this
       browser and sent when it does.
     </p>
   {/if}

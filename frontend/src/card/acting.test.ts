@@ -15,6 +15,7 @@ const stub = vi.hoisted(() => {
 });
 const { CardState } = await import("./card.svelte");
 const { called } = await import("./sending.svelte");
+const { reach } = await import("../state/reach.svelte");
 
 let server: FakeServer;
 let job: InstanceType<typeof CardState>;
@@ -302,7 +303,7 @@ describe("any act", () => {
   it("that writes over what another wrote meanwhile is asked about, the next goes through", async () => {
     server.away = true;
     const mine = job.act(note("Mine"));
-    await until(() => job.refusal?.code === "away");
+    await until(() => reach.away);
     void job.act(act("tick", { item: "power", done: true }));
     await until(() => job.outbox.waiting.length === 2);
     server.away = false;

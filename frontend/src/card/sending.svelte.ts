@@ -146,7 +146,10 @@ export class Sending {
     const send = (): Act => made?.make() ?? actOf(entry);
     const before = job.card?.version ?? 0;
     const code = await job.queue.send(send, entry.key, { valve: entry.valve, ...made });
-    if (waits(code)) this.retry();
+    if (waits(code)) {
+      job.queue.refusal = null; // it is kept: the banner says so
+      this.retry();
+    }
     if (code === "who") addEventListener(HERE, () => this.retry(), { once: true });
     // what nobody has put a name to waits until somebody does
     if (waits(code) || code === "who") return "waits";
