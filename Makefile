@@ -41,7 +41,7 @@ test-long: .venv/.dev $(APP) ## The same with every simulation whole: 2,000 engi
 	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --ignore tests/browser --timeout 7200
 
 .PHONY: check
-check: .venv/.dev frontend/node_modules/.done $(API)/schema.d.ts $(API)/answers/.done ## Lint, types, layers, generated files
+check: .venv/.dev frontend/node_modules/.done $(API)/kinds.json $(API)/schema.d.ts $(API)/answers/.done ## Lint, types, layers, generated files
 	@$(BIN)/ruff check src tests scripts
 	@$(BIN)/ruff format --check src tests scripts
 	@$(BIN)/mypy
