@@ -5,6 +5,7 @@ that it is the same each time; what is ordered is taken out of the stock. Now an
 refuses a size. An order that is sent twice with one key is taken once.
 """
 
+import logging
 from decimal import Decimal
 from threading import Lock, Thread
 from typing import Any
@@ -106,6 +107,7 @@ def _lines(body: Any) -> list[tuple[int, int, int]] | None:
 
 def run_counter(port: int = 0, counter: Counter | None = None) -> str:
     """Serve the counter on this machine from a thread of its own; return its address."""
+    logging.getLogger("werkzeug").setLevel(logging.WARNING)  # it says every request else
     server = make_server("127.0.0.1", port, create_counter(counter), threaded=True)
     Thread(target=server.serve_forever, daemon=True, name="parts counter").start()
     return f"http://127.0.0.1:{server.server_port}"
