@@ -1,18 +1,11 @@
 /** Acts, the queue and the entry against a server that keeps versions and keys as the real one. */
-import { act, send } from "../api/acts";
 import "fake-indexeddb/auto";
+// before the client, which keeps the fetch that it finds
+import { type FakeServer, bench } from "./fake-server";
+import { act, send } from "../api/acts";
 import { flushSync } from "svelte";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { FakeServer } from "./fake-server";
-import { drop, kept } from "./kept";
 
-const stub = vi.hoisted(() => {
-  const held = {
-    fetch: (() => Promise.reject(new Error())) as (one: Request) => Promise<Response>,
-  };
-  globalThis.fetch = ((request: Request) => held.fetch(request)) as typeof fetch;
-  return held;
-});
 const { CardState } = await import("./card.svelte");
 const { called } = await import("./sending.svelte");
 const { reach } = await import("../state/reach.svelte");
@@ -22,19 +15,7 @@ let job: InstanceType<typeof CardState>;
 let order: string[];
 
 beforeEach(async () => {
-  localStorage.clear();
-  for (const one of (await kept(3)) ?? []) await drop(3, one.key);
-  server = new FakeServer();
-  const valves = server.card.valves.map((one) => one.valve);
-  server.card.todo = server.card.todo.map((one) =>
-    one.stage === "feel" ? { ...one, asks: valves, waiting: valves } : one,
-  );
-  server.card.valves = server.card.valves.map((one) => ({ ...one, questions: [] }));
-  stub.fetch = server.fetch;
-  order = valves;
-  job = new CardState(3);
-  await job.load();
-  job.enter("feel");
+  ({ server, job, order } = await bench());
 });
 afterEach(() => {
   job.stop();

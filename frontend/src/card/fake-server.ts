@@ -1,6 +1,8 @@
 /** For the tests of this folder: a server that keeps versions and keys as the real one does. */
 import answered from "../api/answers/card-3.json";
 import type { Card } from "../api/client";
+import type { CardState } from "./card.svelte";
+import { drop, kept } from "./kept";
 
 export interface Sent {
   method: string;
@@ -67,3 +69,25 @@ export class FakeServer {
 }
 
 const JSON_TYPE = { "Content-Type": "application/json" };
+
+let asked: FakeServer["fetch"] = () => Promise.reject(new Error());
+// before the client is loaded, which keeps the one that it finds
+globalThis.fetch = ((request: Request) => asked(request)) as typeof fetch;
+
+/** A server of card 3 with every gap still to be felt, the card open at Feel, its valves in order. */
+export async function bench(): Promise<{ server: FakeServer; job: CardState; order: string[] }> {
+  localStorage.clear();
+  for (const one of (await kept(3)) ?? []) await drop(3, one.key);
+  const server = new FakeServer();
+  const order = server.card.valves.map((one) => one.valve);
+  server.card.todo = server.card.todo.map((one) =>
+    one.stage === "feel" ? { ...one, asks: order, waiting: order } : one,
+  );
+  server.card.valves = server.card.valves.map((one) => ({ ...one, questions: [] }));
+  asked = server.fetch;
+  const { CardState } = await import("./card.svelte");
+  const job = new CardState(3);
+  await job.load();
+  job.enter("feel");
+  return { server, job, order };
+}

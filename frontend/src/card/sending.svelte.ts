@@ -17,15 +17,11 @@ const RETRY_MS = 2000;
 const MOST_TIMES = 20;
 const KINDS: Partial<Record<string, { waits: boolean; words: string }>> = kinds.acts;
 
-export type Outcome = "saved" | "waits" | "clashes" | "refused";
+type Outcome = "saved" | "waits" | "clashes" | "refused";
 
 type Said = Record<string, unknown>;
 type Stands = (card: Card, said: Said) => unknown;
 
-const onValve =
-  (name: "chosen" | "piece" | "found"): Stands =>
-  (card, said) =>
-    card.valves.find((one) => one.valve === said.valve)?.[name];
 const onCard =
   (...names: (keyof Card)[]): Stands =>
   (card) =>
@@ -46,7 +42,7 @@ const STANDS: Partial<Record<ActKind, Stands>> = {
   correct: onCard("reason", "distance", "hours", "opened_by"),
   zero: onCard("zero"),
   "turn-by-hand": onCard("hand_turns"),
-  choose: onValve("chosen"),
+  choose: (card, said) => card.valves.find((one) => one.valve === said.valve)?.chosen,
 };
 
 /** What an act is called while it waits. */
@@ -60,7 +56,7 @@ export function called(one: Waiting): string {
 }
 
 /** The act that an entry stands for. */
-export function actOf(entry: Waiting): Act {
+function actOf(entry: Waiting): Act {
   if (entry.act) return entry.act;
   const { valve, text, unit, repeats, reason = "", condition = "sound" } = entry;
   const kind = kindOf(entry.stage);

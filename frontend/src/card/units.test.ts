@@ -1,42 +1,19 @@
 /** The unit that a reading is written in, whatever is shown meanwhile. */
 import "fake-indexeddb/auto";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { FakeServer } from "./fake-server";
-import { drop, kept } from "./kept";
+import { afterEach, beforeEach, describe, expect, it } from "vitest";
+import type { CardState } from "./card.svelte";
+import { type FakeServer, bench } from "./fake-server";
 
-const stub = vi.hoisted(() => {
-  const held = {
-    fetch: (() => Promise.reject(new Error())) as (one: Request) => Promise<Response>,
-  };
-  globalThis.fetch = ((request: Request) => held.fetch(request)) as typeof fetch;
-  return held;
-});
-const { CardState } = await import("./card.svelte");
 const { preferences } = await import("../state/preferences.svelte");
 
 let server: FakeServer;
-let job: InstanceType<typeof CardState>;
+let job: CardState;
 let order: string[];
 
 beforeEach(async () => {
-  localStorage.clear();
-  for (const one of (await kept(3)) ?? []) await drop(3, one.key);
-  server = new FakeServer();
-  const valves = server.card.valves.map((one) => one.valve);
-  server.card.todo = server.card.todo.map((one) =>
-    one.stage === "feel" ? { ...one, asks: valves, waiting: valves } : one,
-  );
-  server.card.valves = server.card.valves.map((one) => ({ ...one, questions: [] }));
-  stub.fetch = server.fetch;
-  order = valves;
-  job = new CardState(3);
-  await job.load();
-  job.enter("feel");
+  ({ server, job, order } = await bench());
 });
-afterEach(() => {
-  job.stop();
-  vi.useRealTimers();
-});
+afterEach(() => job.stop());
 
 describe("units", () => {
   /** The same dice for everyone: a small linear congruence. */

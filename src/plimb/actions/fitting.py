@@ -9,6 +9,7 @@ from pydantic import Field
 from plimb.actions.cards import OnCard, act, known_valve
 from plimb.actions.remembering import remember_bolts
 from plimb.actions.said import Short, listed
+from plimb.actions.settings import MOST_TURNS
 from plimb.actions.views import status_of, units_of
 from plimb.core.engine.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
@@ -19,8 +20,6 @@ from plimb.core.lengths import mm, parse_length
 from plimb.core.shim.family import check_shim
 from plimb.core.words import Units
 from plimb.store.readings import standing, write_choice
-
-MOST_TURNS = 100
 
 FAR_OFF_NM = mm("0.05")
 """A piece this far from the chosen one is likely another piece."""

@@ -1,18 +1,13 @@
 """What a technician writes on a card besides the gaps: symptoms, side checks, notes, the bill."""
 
 from collections.abc import Sequence
-from typing import Annotated
-
-from pydantic import Field
 
 from plimb.actions.cards import OnCard, act
-from plimb.actions.said import Brief, Price, Reason, inside, listed
+from plimb.actions.said import LONGEST_NOTE, Brief, Note, Price, Reason, inside, listed
 from plimb.core.errors import BadValue
 from plimb.core.job.checks import BillLine, CylinderCheck, SideChecks, bill_lines
 from plimb.core.job.stages import Stage
 
-LONG = 4000
-_Note = Annotated[str, Field(max_length=LONG)]
 _CylinderPart = inside("CylinderPart", CylinderCheck, whole=True, dry=Brief, wet=Brief, leak=Brief)
 _ChecksPart = inside(
     "ChecksPart", SideChecks, whole=True, cylinders=listed(_CylinderPart, 24), plugs=Reason,
@@ -21,7 +16,7 @@ _ChecksPart = inside(
 _BillPart = inside("BillPart", BillLine, whole=True, price=Price)
 
 
-@act("symptoms", text=_Note)
+@act("symptoms", text=Note)
 def note_symptoms(on: OnCard, *, text: str) -> None:
     """Note what the machine did: hard cold starts, noise, lost power."""
     on.card.symptoms = _short(text)
@@ -33,7 +28,7 @@ def note_checks(on: OnCard, checks: SideChecks) -> None:
     on.card.checks = checks.checked()
 
 
-@act("note", text=_Note)
+@act("note", text=Note)
 def note_at(on: OnCard, *, stage: Stage, text: str) -> None:
     """Note something at a stage of this card; an empty text takes the note away."""
     kept = {**on.card.notes, stage: _short(text)}
@@ -47,6 +42,6 @@ def note_bill(on: OnCard, *, lines: Sequence[BillLine]) -> None:
 
 
 def _short(text: str) -> str:
-    if len(text) > LONG:
-        raise BadValue(f"A note has at most {LONG} letters.", field="text")
+    if len(text) > LONGEST_NOTE:
+        raise BadValue(f"A note has at most {LONGEST_NOTE} letters.", field="text")
     return text.strip()

@@ -19,6 +19,7 @@ from plimb.store.people import (
     add_sitting,
     count_wrong,
     drop_sittings,
+    forget_wrong,
     get_person,
     list_people,
     people_at_work,
@@ -210,7 +211,7 @@ def sign_in(database: Database, *, person_id: int, code: str, now: datetime) -> 
         raise WrongCode("That is not the code.") from None
     token = secrets.token_urlsafe(32)
     with database.writing("signed in", now) as session:
-        count_wrong(session, who, None, most=MOST_COUNTED)
+        forget_wrong(session, who)
         row = get_person(session, person_id)
         add_sitting(session, row, _kept(token), now, longest=WHOLE_STAY)
         return SignedIn(person=_person(row), token=token)

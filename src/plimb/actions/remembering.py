@@ -9,7 +9,7 @@ from typing import Annotated, Any
 from pydantic import Field
 
 from plimb.actions.cards import OnCard, act
-from plimb.actions.said import Price, inside, listed
+from plimb.actions.said import Note, Price, inside, listed
 from plimb.actions.views import machine_now
 from plimb.core.engine.changes import changes
 from plimb.core.engine.machine import Measure, RenewedPart
@@ -120,7 +120,7 @@ def note_machine(
     )  # fmt: skip
 
 
-@act("tools", tools=listed(Annotated[str, Field(max_length=120)], 40))
+@act("tools", tools=listed(Annotated[str, Field(max_length=120)], MOST_TOOLS))
 def note_tools(on: OnCard, *, tools: Sequence[str]) -> None:
     """Note the tools that just this engine asks for; BadValue for too many of them."""
     if len(tools) > MOST_TOOLS:
@@ -128,7 +128,7 @@ def note_tools(on: OnCard, *, tools: Sequence[str]) -> None:
     remember(on, tools=tuple(dict.fromkeys(one.strip() for one in tools if one.strip())))
 
 
-@act("parts", parts=listed(_PricedPart, 40))
+@act("parts", parts=listed(_PricedPart, MOST_PARTS))
 def note_parts(on: OnCard, *, parts: Sequence[RenewedPart]) -> None:
     """Note what this engine wants renewed, with the numbers the shop knows it by.
 
@@ -145,7 +145,7 @@ def note_parts(on: OnCard, *, parts: Sequence[RenewedPart]) -> None:
     remember(on, parts=tuple(parts))
 
 
-@act("engine-note", text=Annotated[str, Field(max_length=4000)])
+@act("engine-note", text=Note)
 def note_for_next_time(on: OnCard, *, stage: Stage, text: str) -> None:
     """Keep with the engine what is to be known at a stage next time."""
     notes = {**machine_now(on.session, on.card).notes, stage.value: text.strip()}

@@ -17,6 +17,8 @@ Short = Annotated[str, Field(max_length=16)]
 Brief = Annotated[str, Field(max_length=12)]
 Reason = Annotated[str, Field(max_length=500)]
 Long = Annotated[str, Field(max_length=2000)]
+LONGEST_NOTE = 4000
+Note = Annotated[str, Field(max_length=LONGEST_NOTE)]
 Price = Annotated[Decimal | None, Field(strict=False, allow_inf_nan=False)]
 Key = Annotated[str, Field(min_length=8, max_length=64)]
 

@@ -19,13 +19,15 @@ from plimb.actions.families import money_in
 from plimb.core.errors import BadValue
 from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import Unit, mm, parse_length, show_mm
-from plimb.core.measure.uncertainty import COARSEST_NM, FINEST_NM
+from plimb.core.measure.uncertainty import COARSEST_NM, FINEST_NM, SURE, USUAL_DOUBT
+from plimb.core.plan.levels import ROUND_OF_SINGLES
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.store.settings import kept_settings
 
 LONGEST_NAME = 200
 MOST_TURNS = 100
+"""So many full turns at most are noted or asked for."""
 MOST_KEPT = 400
 
 
@@ -89,18 +91,20 @@ class Settings:
         help="New cards begin with this.",
     )  # fmt: skip
     sure: int = _row(
-        90, group=DECIDES, says="Accept a plan from", low=50, high=99, unit="%", judges=True,
+        round(SURE * 100), group=DECIDES, says="Accept a plan from", low=50, high=99, unit="%",
+        judges=True,
         help="A shim that is at least this likely to end in range is good enough. 90 % is 9 times "
              "in 10. Below it a valve is named as doubtful.",
     )  # fmt: skip
     round_cost: Decimal | None = _row(
-        None, group=DECIDES, says="Another round costs", low=0, high=10_000, usual="as 30 shims",
+        None, group=DECIDES, says="Another round costs", low=0, high=10_000,
+        usual=f"as {ROUND_OF_SINGLES} shims",
         help="What doing the job again costs the shop: hours, a second order. In the money of its "
              "prices. The plan weighs it against the price of shims.",
     )  # fmt: skip
     hand_nm: int | None = _row(
         None, group=MEASURES, says="My readings repeat within ±", low=FINEST_NM, high=COARSEST_NM,
-        unit="mm", usual="0.004", judges=True,
+        unit="mm", usual=show_mm(USUAL_DOUBT.feel_nm), judges=True,
         help="How much readings of one gap differ from time to time. A larger figure makes "
              "chances smaller, and more valves are to be measured more finely. All open cards go "
              "by it.",
@@ -186,19 +190,24 @@ def settings_view(settings: Settings) -> tuple[SettingView, ...]:
     )  # fmt: skip
 
 
+def _is_length(name: str) -> bool:
+    return name.endswith("_nm")
+
+
 def _form(name: str) -> str:
+    """Return what a setting is typed in as."""
     kind = kinds()[name]
     if issubclass(kind, Enum):
         return "choice"
     if kind is str:
         return "text"
-    return "decimal" if kind is Decimal or name.endswith("_nm") else "whole"
+    return "decimal" if kind is Decimal or _is_length(name) else "whole"
 
 
 def _typed(name: str, value: Any) -> str:
     if value is None:
         return ""
-    return show_mm(value) if name.endswith("_nm") else str(value)
+    return show_mm(value) if _is_length(name) else str(value)
 
 
 def usual_room(session: Session, unit: Unit) -> str:
@@ -219,22 +228,22 @@ def understood(name: str, typed: Any) -> Any:
     row = rows().get(name)
     if row is None:
         raise BadValue(f"There is no setting “{name}”.", field=name)
-    kind, text = kinds()[name], str(typed).strip()
+    form, text = _form(name), str(typed).strip()
     if not text:
         if row.needed:
             raise BadValue(row.needed, field=name)
         return None
-    if issubclass(kind, Enum):
+    if form == "choice":
         if text not in row.choices:
             raise BadValue(f"{row.says}: one of {', '.join(row.choices)}.", field=name)
         return text
-    if kind is str:
+    if form == "text":
         return text[:LONGEST_NAME]
-    if kind is Decimal:
+    if _is_length(name):
+        return _between(name, row, parse_length(text, Unit.MM, field=name), show_mm)
+    if form == "decimal":
         cost = money_in(text, name)
         return None if cost is None else f"{cost:f}"
-    if name.endswith("_nm"):
-        return _between(name, row, parse_length(text, Unit.MM, field=name), show_mm)
     if not text.isascii() or not text.lstrip("-").isdigit() or len(text) > 9:
         raise BadValue(f"{row.says}: write a whole number.", field=name)
     return _between(name, row, int(text), str)

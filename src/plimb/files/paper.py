@@ -3,7 +3,8 @@
 Lengths are points, from the top left corner down.
 """
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
+from contextlib import contextmanager
 from datetime import UTC, datetime
 from functools import cache, lru_cache
 from importlib import resources
@@ -74,7 +75,7 @@ class Paper(FPDF):
         if keywords:
             self.set_keywords(keywords)
         self.set_creation_date(_ALWAYS)
-        self.set_display_mode("default", "default")  # no action when it is opened
+        self.set_display_mode("default", "default")  # as its reader likes
         self.add_font(OWN, "", _folder() / "Archivo-Regular.ttf")
         self.add_font(OWN, "B", _folder() / "Archivo-Bold.ttf")
         self.foot_text = ""
@@ -138,10 +139,7 @@ class Paper(FPDF):
             self.cell(beside, size * LEADING, self.ready(name))
         self.set_x(left + beside)
         high = self.para(says or " ", size, bold=bold, width=wide - beside, dry=dry)
-        if not dry:
-            self.set_xy(left, top + high)
-        else:
-            self.set_xy(left, top)
+        self.set_xy(left, top if dry else top + high)
         return high
 
     def fitted(
@@ -153,12 +151,16 @@ class Paper(FPDF):
         size = max(size * min(1.0, width / max(wide, 0.1)), 1.0)
         self._ink(size, bold=bold, colour=colour)
         self.set_xy(x, y - size * 0.6)
-        with self.unbreakable_off():
+        with self._one_page():
             self.cell(width, size * 1.2, self.ready(text), align=align)
 
-    def unbreakable_off(self) -> "_NoBreak":
+    @contextmanager
+    def _one_page(self) -> Iterator[None]:
         """Draw without going on to another page."""
-        return _NoBreak(self)
+        breaks, margin = self.auto_page_break, self.b_margin
+        self.set_auto_page_break(False)
+        yield
+        self.set_auto_page_break(breaks, margin)
 
     def rule(
         self, y: float, *, weight: float, colour: tuple[int, int, int] = INK,
@@ -225,17 +227,3 @@ class Paper(FPDF):
     def done(self) -> bytes:
         """Return the document."""
         return bytes(self.output())
-
-
-class _NoBreak:
-    """Within it nothing that is drawn begins another page."""
-
-    def __init__(self, paper: Paper) -> None:
-        self._paper = paper
-
-    def __enter__(self) -> None:
-        self._was = (self._paper.auto_page_break, self._paper.b_margin)
-        self._paper.set_auto_page_break(False)
-
-    def __exit__(self, *_error: object) -> None:
-        self._paper.set_auto_page_break(*self._was)

@@ -26,15 +26,15 @@ class Line:
     new: dict[str, Any] | None
 
 
-def last_acts(session: Session, card: CardRow, upto: int) -> Sequence[EventRow]:
-    """Return a card's last acts up to a version, the newest first."""
+def last_acts(session: Session, card: CardRow, upto: int) -> Sequence[Any]:
+    """Return version, kind and payload of a card's last acts up to a version, the newest first."""
     query = (
-        select(EventRow)
+        select(EventRow.version, EventRow.kind, EventRow.payload)
         .where(EventRow.card_id == card.id, EventRow.version <= upto)
         .order_by(EventRow.version.desc())
         .limit(LOOKED_BACK)
     )
-    return session.scalars(query).all()
+    return session.execute(query).all()
 
 
 def written_with(session: Session, card: CardRow, version: int) -> tuple[Line, ...]:

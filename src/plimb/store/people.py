@@ -13,6 +13,7 @@ __all__ = [
     "add_sitting",
     "count_wrong",
     "drop_sittings",
+    "forget_wrong",
     "get_person",
     "list_people",
     "people_at_work",
@@ -71,13 +72,9 @@ def wrong_codes(session: Session, who: str) -> tuple[int, datetime | None]:
     return (0, None) if row is None else (row.count, row.last)
 
 
-def count_wrong(session: Session, who: str, now: datetime | None, *, most: int) -> None:
-    """Count a wrong code, or forget those before where there is no `now`; the oldest go."""
+def count_wrong(session: Session, who: str, now: datetime, *, most: int) -> None:
+    """Count a wrong code; of more than so many people the oldest go."""
     row = session.scalars(select(WrongCodeRow).where(WrongCodeRow.who == who)).first()
-    if now is None:
-        if row is not None:
-            session.delete(row)
-        return
     if row is None:
         row = WrongCodeRow(who=who, count=0, last=now)
         session.add(row)
@@ -85,3 +82,8 @@ def count_wrong(session: Session, who: str, now: datetime | None, *, most: int) 
     session.flush()
     kept = select(WrongCodeRow.id).order_by(WrongCodeRow.last.desc()).limit(most)
     session.execute(delete(WrongCodeRow).where(WrongCodeRow.id.not_in(kept)))
+
+
+def forget_wrong(session: Session, who: str) -> None:
+    """Forget the wrong codes that were given for somebody: the right one was."""
+    session.execute(delete(WrongCodeRow).where(WrongCodeRow.who == who))

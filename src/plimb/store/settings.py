@@ -18,11 +18,8 @@ def kept_settings(session: Session) -> dict[str, Any]:
 
 def keep_setting(session: Session, name: str, value: Any) -> None:
     """Set one; None is the usual again."""
-    row = session.scalars(select(SettingRow).where(SettingRow.name == name)).first()
-    if row is None:
-        row = SettingRow(name=name)
-        session.add(row)
-    row.value = None if value is None else json.dumps(value, ensure_ascii=False)
+    kept = None if value is None else json.dumps(value, ensure_ascii=False)
+    _keep(session, SettingRow, name, kept)
 
 
 def secret_of(session: Session, name: str) -> str | None:
@@ -32,8 +29,12 @@ def secret_of(session: Session, name: str) -> str | None:
 
 def keep_secret(session: Session, name: str, value: str) -> None:
     """Keep a secret of the shop's in place of the one before."""
-    row = session.scalars(select(SecretRow).where(SecretRow.name == name)).first()
+    _keep(session, SecretRow, name, value)
+
+
+def _keep(session: Session, kind: Any, name: str, value: str | None) -> None:
+    row = session.scalars(select(kind).where(kind.name == name)).first()
     if row is None:
-        row = SecretRow(name=name)
+        row = kind(name=name)
         session.add(row)
     row.value = value

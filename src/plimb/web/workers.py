@@ -21,6 +21,7 @@ from threading import Thread
 from time import monotonic, sleep
 from typing import Any
 
+from granian._granian import SocketHolder
 from granian.constants import Interfaces, SSLProtocols
 from granian.http import HTTP1Settings
 from granian.server.mp import MPServer, WorkerProcess
@@ -56,7 +57,6 @@ class Workers(MPServer):
         *,
         certificate: Path | None = None,
         key: Path | None = None,
-        count: int | None = None,
     ) -> None:
         host, port = listener.getsockname()[:2]
         super().__init__(
@@ -64,7 +64,7 @@ class Workers(MPServer):
             address=host,
             port=port,
             interface=Interfaces.WSGI,
-            workers=count or how_many(),
+            workers=how_many(),
             blocking_threads=THREADS,
             backlog=BACKLOG,
             http1_settings=HTTP1Settings(header_read_timeout=HEAD_MS, max_buffer_size=LARGEST_HEAD),
@@ -87,8 +87,8 @@ class Workers(MPServer):
         self._listener.listen(BACKLOG)
         self._listener.set_inheritable(True)
         self._sso = self._listener
-        self._shd = socket_held(self._listener)
-        self._ssp = None
+        holder: Any = SocketHolder
+        self._shd = holder(self._listener.fileno(), False, BACKLOG)
 
     def _drop_shared_socket(self) -> None:
         self._listener.close()
@@ -128,13 +128,6 @@ def _beside(target: Callable[..., None], parent: int, *args: Any) -> None:
     signal.signal(signal.SIGINT, signal.SIG_IGN)
     _end_with(parent)
     target(*args)
-
-
-def socket_held(listener: socket.socket) -> Any:
-    """Return the listener as the server's own code holds it."""
-    from granian._granian import SocketHolder
-
-    return SocketHolder(listener.fileno(), False, BACKLOG)  # type: ignore[call-arg]
 
 
 def _in_worker(load: Loader, beats: Beats, idx: int, parent: int) -> Any:
