@@ -1,14 +1,9 @@
 """Many at once: writers beside a long import, the same asked twice, connections that trickle."""
 
-import json
 import shutil
 import socket
-import subprocess
-import sys
 import time
 from concurrent.futures import ThreadPoolExecutor
-from http.client import HTTPConnection
-from pathlib import Path
 
 import pytest
 
@@ -18,6 +13,7 @@ from plimb.store.idempotency import asked_with
 from plimb.store.shims import audit
 
 from ..conftest import NOON
+from .served import Served, ask
 
 ROWS = "".join(f"7.48 mm,{170 + 5 * (n % 10)},,sound,1\r\n" for n in range(1000))
 DRAWER = f"family,marked,measured_mm,condition,count\r\n{ROWS}"
@@ -25,29 +21,10 @@ DRAWER = f"family,marked,measured_mm,condition,count\r\n{ROWS}"
 
 @pytest.fixture
 def serving(filled, tmp_path):
-    """Return the port of a server in a process of its own, as `plimb serve` runs it."""
-    record = Path(shutil.copy(filled, tmp_path / "many.sqlite3"))
-    with socket.create_server(("127.0.0.1", 0)) as free:
-        port = free.getsockname()[1]
-    command = [str(Path(sys.executable).parent / "plimb"), "serve", "--json",
-               "--database", str(record), "--port", str(port)]  # fmt: skip
-    process = subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL)
-    process.stdout.readline()
-    yield port
-    process.terminate()
-    process.wait(timeout=20)
-    process.stdout.close()
-
-
-def ask(port, method, path, body=None, **headers):
-    wire = HTTPConnection("127.0.0.1", port, timeout=120)
-    try:
-        wire.request(method, path, None if body is None else json.dumps(body),
-                     {"Content-Type": "application/json", **headers})  # fmt: skip
-        answer = wire.getresponse()
-        return answer.status, json.loads(answer.read() or b"{}")
-    finally:
-        wire.close()
+    """Return the port of a server in a process of its own."""
+    served = Served(shutil.copy(filled, tmp_path / "many.sqlite3"))
+    yield served.port
+    served.stop()
 
 
 def test_eight_write_on_one_card_while_a_thousand_rows_are_read_in(serving):

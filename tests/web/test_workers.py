@@ -1,77 +1,22 @@
 """Workers all alike: what one writes all see, one that dies or hangs is replaced, none is left."""
 
-import json
 import os
 import shutil
 import signal
-import socket
-import subprocess
-import sys
 import time
 from concurrent.futures import ThreadPoolExecutor
-from http.client import HTTPConnection, HTTPException
 from pathlib import Path
 
 import pytest
 
-
-class Served:
-    """A server as `plimb serve` runs it, with its workers."""
-
-    def __init__(self, record):
-        with socket.create_server(("127.0.0.1", 0)) as free:
-            self.port = free.getsockname()[1]
-        command = [str(Path(sys.executable).parent / "plimb"), "serve", "--json",
-                   "--database", str(record), "--port", str(self.port)]  # fmt: skip
-        self.process = subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL)
-        self.process.stdout.readline()
-        self.ask("GET", "/api/health")
-        self.helper = min(self.children)  # makes the copies; it was there before the workers
-
-    def ask(self, method, path, body=None):
-        wire = HTTPConnection("127.0.0.1", self.port, timeout=60)
-        try:
-            wire.request(method, path, None if body is None else json.dumps(body),
-                         {"Content-Type": "application/json"})  # fmt: skip
-            answer = wire.getresponse()
-            return answer.status, json.loads(answer.read() or b"{}")
-        finally:
-            wire.close()
-
-    def name(self, _time=0):
-        return self.ask("GET", "/api/shop")[1]["name"]
-
-    @property
-    def workers(self):
-        return self.children - {self.helper}
-
-    @property
-    def children(self):
-        found = subprocess.run(["pgrep", "-P", str(self.process.pid)], capture_output=True,
-                               text=True, check=False)  # fmt: skip
-        return {int(one) for one in found.stdout.split()}
-
-    def replaced(self, worker, within_s=60):
-        """Wait until a worker is gone and another in its place; return the longest answer."""
-        longest, until = 0.0, time.monotonic() + within_s
-        while worker in self.workers or len(self.workers) < 2:
-            assert time.monotonic() < until, "it was not replaced"
-            begun = time.monotonic()
-            try:
-                assert self.ask("GET", "/api/cards/3")[0] == 200
-            except (OSError, HTTPException):
-                continue  # it was with that worker
-            longest = max(longest, time.monotonic() - begun)
-        return longest
+from .served import Served
 
 
 @pytest.fixture
 def served(filled, tmp_path):
     made = Served(shutil.copy(filled, tmp_path / "workers.sqlite3"))
     yield made
-    made.process.terminate()
-    made.process.wait(timeout=30)
-    made.process.stdout.close()
+    made.stop()
 
 
 several = pytest.mark.skipif(len(os.sched_getaffinity(0)) < 2, reason="one worker serves here")
