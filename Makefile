@@ -34,7 +34,7 @@ test: .venv/.dev $(APP) $(API)/answers/.done chromium ## Set up what the tests n
 
 .PHONY: quick
 quick: .venv/.dev ## The sums, and what is done to a card: in under a minute
-	@$(BIN)/python -m pytest tests/core tests/actions -m "not slow"
+	@$(BIN)/python -m pytest tests/core tests/card -m "not slow"
 
 .PHONY: test-long
 test-long: .venv/.dev $(APP) ## The same with every simulation whole: 2,000 engines by brute force, 500 proofs a cause

@@ -18,14 +18,11 @@ from typing import Any
 import numpy as np
 from scipy.optimize import linear_sum_assignment
 
-from plimb.actions.cards import Change
-from plimb.actions.clock import utc_now
-from plimb.actions.drawer import add_pieces, read_drawer
-from plimb.actions.engines import register_engine
-from plimb.actions.opening import open_card
-from plimb.actions.readings import write_down_gap
-from plimb.actions.shims import write_down_shim
-from plimb.actions.views import read_card
+from plimb.card.acting import Change
+from plimb.card.acts.feel import write_down_gap
+from plimb.card.acts.opening import open_card
+from plimb.card.acts.read import write_down_shim
+from plimb.card.build import read_card
 from plimb.core.engine.turning import Method, plan_turning
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.blades import Blade, BladeSet, Tried, next_blade
@@ -36,10 +33,13 @@ from plimb.core.plan.rows import PlanRow
 from plimb.core.plan.search import plan_engine
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
-from plimb.store.database import Database
-from plimb.web.application import create_app
-from plimb.web.serving import application
-from plimb.web.workers import Workers
+from plimb.record.database import Database
+from plimb.shop.clock import utc_now
+from plimb.shop.drawer import add_pieces, read_drawer
+from plimb.shop.engines import register_engine
+from plimb.web.server.application import create_app
+from plimb.web.server.serving import application
+from plimb.web.server.workers import Workers
 
 TRIES = 30
 

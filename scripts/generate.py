@@ -14,8 +14,7 @@ from functools import cache, partial
 from pathlib import Path
 from typing import Any
 
-from plimb.actions.acts import ACTS
-from plimb.actions.settings import Settings, SettingView, rows, settings_view
+from plimb.card.registry import ACTS
 from plimb.core.engine.followers import Follower, kind_of
 from plimb.core.job.kinds import JobKind, kind_of_job
 from plimb.core.lengths import NM_PER_THOU, Unit, show_mm
@@ -29,8 +28,9 @@ from plimb.files.history_file import HistoryFile
 from plimb.files.records import CardRecord
 from plimb.files.starting_point import FIRINGS
 from plimb.practice.application import practice_app
-from plimb.store.database import Database
-from plimb.web.application import create_app
+from plimb.record.database import Database
+from plimb.shop.settings import Settings, SettingView, rows, settings_view
+from plimb.web.server.application import create_app
 
 ROOT = Path(__file__).parent.parent
 API = "frontend/src/api"

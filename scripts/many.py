@@ -21,17 +21,17 @@ from typing import Any
 
 from bench import asked, entered, serving  # type: ignore[import-not-found]
 
-from plimb.actions.bench import read_shop
-from plimb.actions.cards import Change
-from plimb.actions.drawer import add_pieces, read_drawer
-from plimb.actions.engines import register_engine
-from plimb.actions.opening import open_card
-from plimb.actions.readings import write_down_gap
-from plimb.actions.signing import sign_card
+from plimb.books.bench import read_shop
+from plimb.card.acting import Change
+from plimb.card.acts.feel import write_down_gap
+from plimb.card.acts.opening import open_card
+from plimb.card.acts.sign import sign_card
 from plimb.core.lengths import Unit
 from plimb.files.starting_point import Layout
-from plimb.store.database import Database
-from plimb.store.journal import lay_triggers, lift_triggers, take_up
+from plimb.record.database import Database
+from plimb.record.journal import lay_triggers, lift_triggers, take_up
+from plimb.shop.drawer import add_pieces, read_drawer
+from plimb.shop.engines import register_engine
 
 TODAY = datetime(2026, 11, 24, 12, 0)
 LAYOUTS = (Layout.SINGLE, Layout.PARALLEL_TWIN, Layout.TRIPLE, Layout.INLINE_FOUR)

@@ -12,7 +12,7 @@ from contextlib import closing
 from pathlib import Path
 
 from plimb.demo.load import fill
-from plimb.store.database import Database
+from plimb.record.database import Database
 
 KEPT = Path(__file__).parent.parent / "tests" / "records" / "records.tar.xz"
 SEARCHED = ("machine", "people", "words", "sizes")

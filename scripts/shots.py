@@ -13,15 +13,15 @@ from playwright.sync_api import sync_playwright
 from werkzeug.middleware.dispatcher import DispatcherMiddleware
 from werkzeug.serving import make_server
 
-from plimb.actions.backup import copy_of_the_day
-from plimb.actions.clock import utc_now
-from plimb.actions.people import add_person
+from plimb.books.backup import copy_of_the_day
 from plimb.demo.load import fill
 from plimb.practice.application import beside
+from plimb.record.database import Database, copies_of
+from plimb.record.people import PersonRole
+from plimb.shop.clock import utc_now
+from plimb.shop.people import add_person
 from plimb.standins.counter import run_counter
-from plimb.store.database import Database, copies_of
-from plimb.store.people import PersonRole
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 FOLDER = Path(__file__).parent.parent / "docs" / "screenshots"
 WIDE, PHONE = (1280, 800), (390, 844)

@@ -9,11 +9,11 @@ from pathlib import Path
 import pytest
 from hypothesis import HealthCheck, Phase, settings
 
-from plimb.actions.cards import Change
-from plimb.actions.views import read_card
+from plimb.card.acting import Change
+from plimb.card.build import read_card
 from plimb.demo.load import fill
-from plimb.store.database import Database
-from plimb.web.application import create_app
+from plimb.record.database import Database
+from plimb.web.server.application import create_app
 
 NOON = datetime(2026, 11, 24, 12, 0)
 

@@ -2,21 +2,21 @@
 
 import json
 
-from plimb.actions.card_document import card_document
-from plimb.actions.cards import Change
-from plimb.actions.correcting import enter_spec
-from plimb.actions.engines import register_engine, revise
-from plimb.actions.opening import open_card
-from plimb.actions.readings import write_down_gap
-from plimb.actions.shims import write_down_shim
-from plimb.actions.signing import read_sheet
-from plimb.actions.views import read_card
+from plimb.card.acting import Change
+from plimb.card.acts.correct import enter_spec
+from plimb.card.acts.feel import write_down_gap
+from plimb.card.acts.opening import open_card
+from plimb.card.acts.read import write_down_shim
+from plimb.card.acts.sign import read_sheet
+from plimb.card.build import read_card
+from plimb.card.document import card_document
 from plimb.core.engine.followers import Role
 from plimb.core.lengths import Unit
 from plimb.files.open_json import write_json
 from plimb.files.starting_point import Layout, Start, starting_point
-from plimb.store.cards import get_card
-from plimb.store.engines import newest_revision
+from plimb.record.cards import get_card
+from plimb.record.engines import newest_revision
+from plimb.shop.engines import register_engine, revise
 
 from .conftest import NOON
 

@@ -12,7 +12,7 @@ import pytest
 from playwright.sync_api import Page, expect, sync_playwright
 from werkzeug.serving import make_server
 
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 AXE = Path(__file__).parents[2] / "frontend" / "node_modules" / "axe-core" / "axe.min.js"
 PATIENCE_MS = 20_000

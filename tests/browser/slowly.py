@@ -2,7 +2,7 @@
 
 import time
 
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 A_SECOND = 1.0
 KEY_MS = 40

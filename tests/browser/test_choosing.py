@@ -7,8 +7,8 @@ from playwright.sync_api import expect
 
 from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer
-from plimb.web.application import create_app
-from plimb.web.serving import keep_readings
+from plimb.web.server.application import create_app
+from plimb.web.server.serving import keep_readings
 
 from .test_story import entry, in_hand, plate
 

@@ -4,7 +4,7 @@ import sqlite3
 
 from playwright.sync_api import expect
 
-from plimb.actions.shop import change_settings
+from plimb.card.rejudge import change_settings
 
 
 def test_a_copy_is_made_and_put_back_from_the_screen(open_page, school, no_barriers):

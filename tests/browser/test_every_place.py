@@ -6,7 +6,7 @@ from collections import deque
 import pytest
 from playwright.sync_api import expect
 
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 DIALOGS = {
     "/": ("Open a card", "Engine from a file", "This screen", "Help"),

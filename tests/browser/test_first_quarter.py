@@ -3,7 +3,7 @@
 import pytest
 from playwright.sync_api import Page, expect
 
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 
 @pytest.fixture

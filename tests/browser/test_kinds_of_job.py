@@ -3,7 +3,7 @@
 import pytest
 from playwright.sync_api import expect
 
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 from .hand import Hand
 

@@ -9,7 +9,7 @@ import pytest
 from playwright.sync_api import Error
 
 from plimb.files.starting_point import Layout
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 from ..guest import Job
 

@@ -3,9 +3,9 @@
 import pytest
 from playwright.sync_api import expect
 
-from plimb.actions.people import add_person
-from plimb.store.database import Database
-from plimb.store.people import PersonRole
+from plimb.record.database import Database
+from plimb.record.people import PersonRole
+from plimb.shop.people import add_person
 
 from ..conftest import NOON
 

@@ -5,7 +5,7 @@ from playwright.sync_api import expect
 from werkzeug.middleware.dispatcher import DispatcherMiddleware
 
 from plimb.practice.application import beside
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 
 @pytest.fixture

@@ -3,13 +3,13 @@
 import pytest
 from playwright.sync_api import expect
 
-from plimb.actions.cards import Written
-from plimb.actions.choosing import take_plan
-from plimb.actions.fitting import fit_piece
-from plimb.actions.readings import write_down_gap
-from plimb.actions.shims import write_down_shim
+from plimb.card.acting import Written
+from plimb.card.acts.choose import take_plan
+from plimb.card.acts.feel import write_down_gap
+from plimb.card.acts.fit import fit_piece
+from plimb.card.acts.read import write_down_shim
 from plimb.core.lengths import Unit
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 from ..guest import Job
 from .hand import Hand

@@ -6,8 +6,8 @@ import re
 import pypdfium2
 from playwright.sync_api import expect
 
-from plimb.actions.engines import register_engine
 from plimb.files.starting_point import Layout, Start, starting_point
+from plimb.shop.engines import register_engine
 
 from ..conftest import NOON
 from .test_story import entry, in_hand, plate

@@ -6,18 +6,18 @@ from datetime import timedelta
 import pytest
 from playwright.sync_api import expect
 
-from plimb.actions.cards import Change
-from plimb.actions.choosing import choose_piece
-from plimb.actions.fitting import fit_piece
-from plimb.actions.opening import open_card
-from plimb.actions.readings import write_down_gap
-from plimb.actions.shims import write_down_shim
-from plimb.actions.signing import sign_card
+from plimb.card.acting import Change
+from plimb.card.acts.choose import choose_piece
+from plimb.card.acts.feel import write_down_gap
+from plimb.card.acts.fit import fit_piece
+from plimb.card.acts.opening import open_card
+from plimb.card.acts.read import write_down_shim
+from plimb.card.acts.sign import sign_card
 from plimb.core.job.kinds import JobKind
 from plimb.core.lengths import Unit, mm
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
-from ..actions.test_years import VALVES, known
+from ..card.test_years import VALVES, known
 from ..conftest import NOON
 from ..guest import Job
 

@@ -4,7 +4,7 @@ import json
 
 import pytest
 
-from plimb.store.shop import list_blade_sets
+from plimb.record.shop import list_blade_sets
 
 
 @pytest.fixture

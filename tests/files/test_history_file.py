@@ -10,7 +10,7 @@ from click.testing import CliRunner
 from plimb.cli.engine import forecast
 from plimb.core.errors import BadValue
 from plimb.core.wear.forecast import forecast as wear
-from plimb.files.calendar import Entry, calendar_of
+from plimb.files.calendar import CalendarEvent, calendar_of
 from plimb.files.history_file import history_as_json, read_history_file
 from plimb.files.open_json import write_json
 from plimb.trials.report import engine_of
@@ -88,7 +88,7 @@ def test_the_command_says_it_to_people_and_to_programs(tmp_path):
     assert answer["next_check"]["at"] == seen.next_check.at
 
 
-WORDS = Entry(
+WORDS = CalendarEvent(
     uid="engine-7-abc@plimb", on=date(2026, 3, 1), summary="Check; the Ä, \\ engine",
     words="at 9 000 km: a long line that has to be folded, since no line may be longer than "
     "seventy-five octets, the end of it left out",

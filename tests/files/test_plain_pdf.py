@@ -5,7 +5,7 @@ import time
 
 import pytest
 
-from plimb.actions.sealing import check_sheet, printed_sheet
+from plimb.card.sealing import check_sheet, printed_sheet
 from plimb.core.errors import BadValue, NotReady
 from plimb.files import apart
 from plimb.files.plain_pdf import is_plain

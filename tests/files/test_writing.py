@@ -7,7 +7,7 @@ from dataclasses import replace
 import pypdfium2
 import pytest
 
-from plimb.actions.signing import read_sheet
+from plimb.card.acts.sign import read_sheet
 from plimb.files.paper import OTHERS, font_for, letters_of
 from plimb.files.sheet_pdf import sheet_pdf
 

@@ -3,7 +3,7 @@
 import schemathesis
 from hypothesis import HealthCheck, Phase, given, settings
 
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 from ..conftest import LONG, NOON
 

@@ -14,7 +14,7 @@ from plimb.core.plan.request import PlanRequest, Policy, Stock
 from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.shim import Condition, Source
-from plimb.core.shim.sum import Aim, Rounding, School
+from plimb.core.shim.sum import Aim, Rounding, SizePolicy
 
 STEP = mm("0.025")
 SET_ALL = (WhichToSet.ALL, WhichToSet.EVERY)
@@ -72,7 +72,7 @@ def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> P
         rows=tuple(rows),
         drawer=tuple(stocks.values()),
         policy=Policy(
-            school=School(aim=dice.choice(list(Aim)), rounding=dice.choice(list(Rounding))),
+            sizing=SizePolicy(aim=dice.choice(list(Aim)), rounding=dice.choice(list(Rounding))),
             act=dice.choice(list(WhichToSet)),
             reuse=dice.random() < 0.9,
             buy=dice.random() < 0.7,
@@ -175,7 +175,7 @@ def _round_cost(request: PlanRequest) -> int:
 
 
 def _aimed(row: PlanRow, request: PlanRequest) -> int:
-    target, aim = row.clearance.spec.target, request.policy.school.aim
+    target, aim = row.clearance.spec.target, request.policy.sizing.aim
     maker = row.clearance.spec.aim_nm
     gaps: dict[Aim | int, int] = {
         Aim.LOOSE: target.high_nm,
@@ -225,7 +225,7 @@ def settled(row: PlanRow, request: PlanRequest) -> tuple[int, ...]:
             levels[level] = at_own[level]
         chance = chance_in_spec(row.gap, 0, row.clearance.spec.check, kept=True)
         levels[4] = max(0, risk(chance) - risk(0.9))
-        if request.policy.school.rounding is Rounding.CHANCE:
+        if request.policy.sizing.rounding is Rounding.CHANCE:
             levels[5] = levels[9] = round(-math.log(max(chance, 1e-12)) * 1e6)
     return tuple(levels)
 
@@ -257,9 +257,9 @@ def _changed(
     )
     aim = _aimed(row, request)
     ideal = gap.best_nm + row.piece_nm - aim
-    if policy.school.aim is Aim.LEAST:
+    if policy.sizing.aim is Aim.LEAST:
         ideal = row.piece_nm
-    rounding = policy.school.rounding
+    rounding = policy.sizing.rounding
     wrong = {Rounding.THINNER: thickness > ideal, Rounding.THICKER: thickness < ideal}
     held = target if _out_by(after, target) <= 0 else check
     new_nm = mm("0.01") if doubt_nm is None else doubt_nm

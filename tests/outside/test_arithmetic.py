@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Limits, Spec
 from plimb.core.shim.family import COMMON_KIT
-from plimb.core.shim.sum import School, work_out
+from plimb.core.shim.sum import SizePolicy, work_out
 
 hundredths = st.integers(min_value=1, max_value=100)
 
@@ -32,7 +32,7 @@ def test_window_ideal_and_gap_are_exact(gap, wide, shim, low, width):
         shim * 1000,
         Spec(check=Limits(low_nm=low * 10_000, high_nm=(low + width) * 10_000)),
         COMMON_KIT.sizes(),
-        School(),
+        SizePolicy(),
     )
     thinnest, thickest = found[1] + fitted - limits[1], found[0] + fitted - limits[0]
     if thinnest > thickest:

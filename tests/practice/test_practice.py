@@ -5,10 +5,10 @@ import json
 import pytest
 from werkzeug.test import Client
 
-from plimb.actions.bench import read_shop
-from plimb.actions.cards import Change
-from plimb.actions.readings import ask_next_blade, write_down_gap
-from plimb.actions.views import read_card
+from plimb.books.bench import read_shop
+from plimb.card.acting import Change
+from plimb.card.acts.feel import ask_next_blade, write_down_gap
+from plimb.card.build import read_card
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.measure.blades import Tried, typed_blade
@@ -18,7 +18,7 @@ from plimb.practice.lessons import BY_ID, LESSONS, OWN
 from plimb.practice.rig import STICKS, Rig
 from plimb.practice.score import errors_of, feel_of, score_of
 from plimb.practice.session import Practice, blade_set
-from plimb.store.database import Database
+from plimb.record.database import Database
 
 from ..conftest import NOON
 

@@ -10,12 +10,12 @@ import pytest
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
-from plimb.actions.signing import blank_sheet
+from plimb.card.acts.sign import blank_sheet
 from plimb.core.engine.followers import Follower
 from plimb.core.lengths import show_mm
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.files.starting_point import Layout
-from plimb.store.database import Database
+from plimb.record.database import Database
 
 from ..guest import Job
 

@@ -17,7 +17,7 @@ from plimb.core.plan.rows import chance_of
 from plimb.core.plan.search import OTHERS, instead, plan_engine
 from plimb.core.plan.why import Because, Fate
 from plimb.core.shim.shim import Condition, Source
-from plimb.core.shim.sum import School, sought_thickness, work_out
+from plimb.core.shim.sum import SizePolicy, sought_thickness, work_out
 
 from ..outside.engines import random_case
 
@@ -146,7 +146,7 @@ def test_the_sum_of_a_valve_takes_what_the_plan_buys_for_it(seed):
         policy = replace(request.policy, reuse=False, buy=True, touch_least=False)
         request = replace(request, policy=policy)
         first = policy.sure if policy.aim_first else None
-        school = School(aim=policy.school.aim, rounding=policy.school.rounding, first=first)
+        school = SizePolicy(aim=policy.school.aim, rounding=policy.school.rounding, first=first)
         for row, move in zip(request.rows, plan_engine(request).moves, strict=True):
             if move.source is not Source.COUNTER or not row.sums or move.provisional:
                 continue

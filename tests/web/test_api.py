@@ -10,9 +10,9 @@ import pytest
 
 from plimb.core import errors as facts
 from plimb.practice.application import practice_app
-from plimb.web import page
-from plimb.web.application import create_app
-from plimb.web.errors import STATUS
+from plimb.web.server import page
+from plimb.web.server.application import create_app
+from plimb.web.wire.errors import STATUS
 
 FRONT = Path(__file__).parents[2] / "frontend" / "src" / "api"
 
@@ -170,7 +170,7 @@ def test_what_is_no_json_is_refused_in_the_same_shape(client, data, kind, status
 
 
 def test_a_fault_of_our_own_is_told_without_its_insides(school, monkeypatch):
-    monkeypatch.setattr("plimb.web.shop.read_shop", lambda _database: 1 / 0)
+    monkeypatch.setattr("plimb.web.api.shop.read_shop", lambda _database: 1 / 0)
     answer = create_app(school).test_client().get("/api/shop")
     assert (answer.status_code, answer.json["code"]) == (500, "fault")
     assert "division" not in answer.json["sentence"]

@@ -2,8 +2,8 @@
 
 import pytest
 
-from plimb.store.database import Database
-from plimb.web.application import create_app
+from plimb.record.database import Database
+from plimb.web.server.application import create_app
 
 PLACE = "http://127.0.0.1:8017"
 ELSEWHERE = [

@@ -7,10 +7,10 @@ from concurrent.futures import ThreadPoolExecutor
 
 import pytest
 
-from plimb.actions import drawer_csv
-from plimb.actions.drawer_csv import import_drawer
-from plimb.store.idempotency import asked_with
-from plimb.store.shims import audit
+from plimb.record.idempotency import asked_with
+from plimb.record.shims import audit
+from plimb.shop import drawer_csv
+from plimb.shop.drawer_csv import import_drawer
 
 from ..conftest import NOON
 from .served import Served, ask

@@ -13,12 +13,12 @@ from pathlib import Path
 import pytest
 from click.testing import CliRunner
 
-from plimb.actions.people import add_person
 from plimb.cli.root import main
 from plimb.core.errors import BadValue
-from plimb.store.database import Database
-from plimb.store.people import PersonRole
-from plimb.web.application import create_app
+from plimb.record.database import Database
+from plimb.record.people import PersonRole
+from plimb.shop.people import add_person
+from plimb.web.server.application import create_app
 from plimb.web.tls import fingerprint, names_in, own_certificate, own_names
 
 from ..conftest import NOON

@@ -4,9 +4,9 @@ from datetime import timedelta
 
 import pytest
 
-from plimb.actions.people import IDLE, WHOLE_STAY, add_person
-from plimb.store.people import PersonRole
-from plimb.web.application import create_app
+from plimb.record.people import PersonRole
+from plimb.shop.people import IDLE, WHOLE_STAY, add_person
+from plimb.web.server.application import create_app
 
 from ..conftest import NOON
 

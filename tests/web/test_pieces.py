@@ -3,11 +3,11 @@
 import pytest
 
 from plimb.core.lengths import mm
+from plimb.record.shims import audit
 from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer
-from plimb.store.shims import audit
-from plimb.web.application import create_app
-from plimb.web.serving import keep_readings
+from plimb.web.server.application import create_app
+from plimb.web.server.serving import keep_readings
 
 from ..conftest import NOON
 
@@ -201,7 +201,7 @@ def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card
     card.send("post", "acts/sign", signed_by="Ada", remarks="no proof here")
     with school.reading() as session:
         assert audit(session) == []
-        from plimb.store.tables.shim import ShimRow
+        from plimb.record.tables.shim import ShimRow
 
         fitted = session.query(ShimRow).where(ShimRow.engine_id == 1)
         assert {one.valve: one.thickness_nm for one in fitted if one.valve in chosen} == chosen

@@ -15,11 +15,11 @@ import pytest
 import sqlalchemy as sa
 
 from plimb.demo.load import load_demo
-from plimb.store.database import Database
-from plimb.store.journal import journal_faults
-from plimb.store.shims import audit
-from plimb.store.tables.card import CardRow, EventRow
-from plimb.store.tables.reading import GapRow, ShimReadingRow
+from plimb.record.database import Database
+from plimb.record.journal import journal_faults
+from plimb.record.shims import audit
+from plimb.record.tables.card import CardRow, EventRow
+from plimb.record.tables.reading import GapRow, ShimReadingRow
 
 CUTS = 50 if os.environ.get("PLIMB_LONG") else 6
 SERVE = """
@@ -27,8 +27,8 @@ import os, signal, sys
 from pathlib import Path
 import scipy.optimize
 from werkzeug.serving import make_server
-from plimb.store.database import Database
-from plimb.web.application import create_app
+from plimb.record.database import Database
+from plimb.web.server.application import create_app
 
 signal.signal(signal.SIGCHLD, signal.SIG_IGN)
 for line in sys.stdin:

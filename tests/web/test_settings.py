@@ -7,11 +7,11 @@ from pathlib import Path
 import pytest
 from pypdf import PdfReader
 
-from plimb.actions.shop import change_settings
+from plimb.card.rejudge import change_settings
 from plimb.core.engine.engine import Side
 from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, mm
-from plimb.web.application import create_app
+from plimb.web.server.application import create_app
 
 from ..guest import Job
 

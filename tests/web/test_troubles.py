@@ -6,11 +6,11 @@ from sqlalchemy import event
 
 from plimb.cli.root import main
 from plimb.core.errors import BadValue
-from plimb.store.database import Database
-from plimb.store.faults import plain_words
-from plimb.store.lock import held
-from plimb.web.application import create_app
-from plimb.web.serving import run_server
+from plimb.record.database import Database
+from plimb.record.faults import plain_words
+from plimb.record.lock import held
+from plimb.web.server.application import create_app
+from plimb.web.server.serving import run_server
 
 
 def full(database):
@@ -47,7 +47,7 @@ def test_a_full_disk_is_said_so_and_what_was_written_before_stands(school):
 def test_a_record_that_cannot_be_written_is_looked_at_and_exported(school, tmp_path, monkeypatch):
     school.close()
     # whoever runs the tests may write anything: the record says that nobody may
-    monkeypatch.setattr("plimb.store.database.is_writable", lambda _path: False)
+    monkeypatch.setattr("plimb.record.database.is_writable", lambda _path: False)
     before = {path.name for path in tmp_path.iterdir()}
     database = Database(school.path)
     client = create_app(database).test_client()
@@ -112,6 +112,6 @@ def test_a_record_is_held_from_its_first_start_on(tmp_path, monkeypatch):
             pass
         said.append("refused")
 
-    monkeypatch.setattr("plimb.web.serving.Workers.run", serve)
+    monkeypatch.setattr("plimb.web.server.serving.Workers.run", serve)
     run_server(record, host="127.0.0.1", port=18941)
     assert said == ["refused"]

@@ -5,10 +5,10 @@ import sqlite3
 
 import pytest
 
-from plimb.actions.transfer import import_card
-from plimb.actions.views import read_card
-from plimb.store.database import Database
-from plimb.web.application import create_app
+from plimb.card.build import read_card
+from plimb.card.transfer import import_card
+from plimb.record.database import Database
+from plimb.web.server.application import create_app
 
 from ..conftest import NOON
 from ..guest import card_text

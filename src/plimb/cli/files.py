@@ -6,16 +6,16 @@ from pathlib import Path
 
 import click
 
-from plimb.actions import backup as safe
-from plimb.actions.checking import check_record
-from plimb.actions.clock import utc_now
-from plimb.actions.sealing import printed_sheet
-from plimb.actions.transfer import export_card, import_card, readings_csv
-from plimb.actions.whole_shop import SHOP_FORMAT, export_shop, import_shop
-from plimb.actions.years import history_json
+from plimb.books import backup as safe
+from plimb.books.checking import check_record
+from plimb.books.whole_shop import SHOP_FORMAT, export_shop, import_shop
+from plimb.card.sealing import printed_sheet
+from plimb.card.transfer import export_card, import_card, readings_csv
+from plimb.card.years import history_json
 from plimb.cli.root import database_option, file_argument, json_option, main, text_of
 from plimb.core.errors import BadValue
-from plimb.store.database import Database, record_path
+from plimb.record.database import Database, record_path
+from plimb.shop.clock import utc_now
 
 
 @main.command()

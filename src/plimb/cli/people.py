@@ -6,11 +6,11 @@ from pathlib import Path
 
 import click
 
-from plimb.actions import people
-from plimb.actions.clock import utc_now
 from plimb.cli.root import database_option, json_option, main
-from plimb.store.database import Database, record_path
-from plimb.store.people import PersonRole
+from plimb.record.database import Database, record_path
+from plimb.record.people import PersonRole
+from plimb.shop import people
+from plimb.shop.clock import utc_now
 
 
 @main.group(name="people", invoke_without_command=True)

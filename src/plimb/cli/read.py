@@ -11,8 +11,8 @@ from plimb.core.errors import BadValue, TwoMeanings
 from plimb.core.lengths import Unit, to_float
 from plimb.core.measure.blades import BladeSet
 from plimb.core.measure.shorthand import Reading, reading_by
-from plimb.store.database import Database, record_path
-from plimb.store.shop import core_set, list_blade_sets
+from plimb.record.database import Database, record_path
+from plimb.record.shop import core_set, list_blade_sets
 
 
 @main.command()

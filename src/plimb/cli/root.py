@@ -58,7 +58,7 @@ class Commands(click.Group):
         except click.Abort:
             refuse("Stopped.")
         except Exception as fault:
-            from plimb.store.database import trouble
+            from plimb.record.database import trouble
 
             if not (words := trouble(fault)):
                 raise

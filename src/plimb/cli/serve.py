@@ -8,8 +8,8 @@ from plimb.cli.root import DEFAULT_PORT, database_option, json_option, main
 from plimb.core.errors import BadValue
 from plimb.demo.load import load_demo
 from plimb.practice.application import beside
-from plimb.store.database import record_path
-from plimb.web.serving import GivenCertificate, run_server
+from plimb.record.database import record_path
+from plimb.web.server.serving import GivenCertificate, run_server
 
 _port = click.option(
     "--port", type=click.IntRange(1, 65535), envvar="PLIMB_PORT", default=DEFAULT_PORT

@@ -9,7 +9,7 @@ import click
 
 from plimb.cli.root import DEFAULT_PORT, database_option, main
 from plimb.core.errors import BadValue
-from plimb.store.database import record_path
+from plimb.record.database import record_path
 
 UNIT = """\
 [Unit]

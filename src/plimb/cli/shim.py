@@ -12,7 +12,7 @@ from plimb.core.measure.printed import parse_spec
 from plimb.core.measure.shorthand import parse_reading
 from plimb.core.measure.uncertainty import SURE
 from plimb.core.shim.family import COMMON_KIT, Family, parse_run
-from plimb.core.shim.sum import Aim, Outcome, Rounding, School, WorkedOut, work_out
+from plimb.core.shim.sum import Aim, Outcome, Rounding, SizePolicy, WorkedOut, work_out
 from plimb.core.shim.worksheet import worksheet
 from plimb.core.words import Units
 
@@ -51,7 +51,7 @@ def shim(
         parse_length(shim_text, of_shims, field="shim"),
         parse_spec(spec_text, in_unit, room),
         family.sizes(),
-        School(aim=_aim(aim, in_unit), rounding=Rounding(rounding), first=SURE),
+        SizePolicy(aim=_aim(aim, in_unit), rounding=Rounding(rounding), first=SURE),
     )
     lines = worksheet(worked, Units(gap=of_shims, shim=of_shims))
     if of_shims is not in_unit:

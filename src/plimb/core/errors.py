@@ -153,3 +153,14 @@ class CounterAway(PlimbError):
     """The parts counter does not answer, or no counter is connected."""
 
     code = "counter_away"
+
+
+def required(text: str, field: str, sentence: str) -> str:
+    """Return the text without the blanks around it; there must be some.
+
+    Raises:
+        BadValue: There is none.
+    """
+    if not text.strip():
+        raise BadValue(sentence, field=field)
+    return text.strip()

@@ -14,27 +14,29 @@ from itertools import count
 from pathlib import Path
 from typing import Any
 
-from plimb.actions.backup import start_anew
-from plimb.actions.card_view import CardView
-from plimb.actions.cards import Change, Written, lay_out_tray, note_conditions, see_to
-from plimb.actions.choosing import choose_piece, set_variant, take_plan
-from plimb.actions.drawer import add_pieces, read_drawer
-from plimb.actions.engines import register_engine
-from plimb.actions.families import save_family
-from plimb.actions.fitting import fit_piece, lay_bolts, turn_bolts, turn_by_hand
-from plimb.actions.notebook import keep_notebook
-from plimb.actions.opening import open_card
-from plimb.actions.readings import Purpose, write_down_gap
-from plimb.actions.shims import write_down_shim
-from plimb.actions.shop import add_instrument, change_settings, save_blade_set, shop_is_empty
-from plimb.actions.signing import sign_card
-from plimb.actions.views import read_card
+from plimb.books.backup import start_anew
+from plimb.books.notebook import keep_notebook
+from plimb.card.acting import Change, Written
+from plimb.card.acts.choose import choose_piece, set_variant, take_plan
+from plimb.card.acts.feel import Purpose, write_down_gap
+from plimb.card.acts.fit import fit_piece, lay_bolts, turn_bolts, turn_by_hand
+from plimb.card.acts.opening import open_card
+from plimb.card.acts.read import write_down_shim
+from plimb.card.acts.ready import lay_out_tray, note_conditions, see_to
+from plimb.card.acts.sign import sign_card
+from plimb.card.build import read_card
+from plimb.card.rejudge import change_settings
+from plimb.card.view import CardView
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.tray import Part, Pocket
 from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.measure.blades import Blade, BladeSet, BladeState
-from plimb.store.database import Database
-from plimb.store.journal import work_of
+from plimb.record.database import Database
+from plimb.record.journal import work_of
+from plimb.shop.drawer import add_pieces, read_drawer
+from plimb.shop.engines import register_engine
+from plimb.shop.families import save_family
+from plimb.shop.tools import add_instrument, save_blade_set, shop_is_empty
 
 LAST_SEASON = datetime(2025, 10, 18, 9, 30)
 

@@ -10,7 +10,7 @@ BEFORE = timedelta(days=14)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Entry:
+class CalendarEvent:
     """One event: `uid` stays the same for the same engine, whatever day it moves to."""
 
     uid: str
@@ -19,7 +19,7 @@ class Entry:
     words: str
 
 
-def calendar_of(shop: str, entries: Iterable[Entry], now: datetime) -> bytes:
+def calendar_of(shop: str, entries: Iterable[CalendarEvent], now: datetime) -> bytes:
     """Return a calendar with an event for each entry, as a calendar program takes it in.
 
     Args:

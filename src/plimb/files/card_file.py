@@ -18,7 +18,7 @@ from plimb.core.plan.result import Plan
 from plimb.core.plan.rows import plan_row
 from plimb.core.shim.family import check_shim
 from plimb.core.shim.shim import Condition, ShimReading, Trust, parse_shim
-from plimb.core.shim.sum import Aim, Rounding, School
+from plimb.core.shim.sum import Aim, Rounding, SizePolicy
 from plimb.files.engine_file import EngineFile
 from plimb.files.engine_parts import FilePart, Length, Name, length_nm
 from plimb.files.open_json import at_path, validated
@@ -135,7 +135,7 @@ class CardFile(EngineFile):
             ),
             drawer=tuple(self._stocks(engine)),
             policy=Policy(
-                school=School(
+                sizing=SizePolicy(
                     aim=self.policy.aim, rounding=self.policy.round, sure=self.policy.sure
                 ),
                 act=self.policy.act,

@@ -85,7 +85,7 @@ class _Scan:
             return self._dictionary(depth)
         if self.pdf.startswith(b"[", self.at):
             self.at += 1
-            while not self._ends(b"]"):
+            while not self._at_token(b"]"):
                 self._value(depth + 1)
             return {}
         for kind in (_REFERENCE, _PLAIN, _NAME):
@@ -96,7 +96,7 @@ class _Scan:
 
     def _dictionary(self, depth: int) -> dict[bytes, bytes]:
         entries: dict[bytes, bytes] = {}
-        while not self._ends(b">>"):
+        while not self._at_token(b">>"):
             name = self._take(_NAME)[0]
             if name in entries:
                 raise _NotPlain
@@ -106,7 +106,7 @@ class _Scan:
             entries[name] = self.pdf[begins : self.at]
         return entries
 
-    def _ends(self, with_: bytes) -> bool:
+    def _at_token(self, with_: bytes) -> bool:
         self._take(_BLANK)
         ends = self.pdf.startswith(with_, self.at)
         self.at += len(with_) * ends

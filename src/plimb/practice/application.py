@@ -8,17 +8,17 @@ from apiflask import APIFlask
 from filelock import FileLock
 from flask import request
 
-from plimb.actions.clock import utc_now
-from plimb.actions.people import who_is
 from plimb.core.errors import NobodyAtWork
 from plimb.demo.load import load_demo
 from plimb.practice.session import Practice
 from plimb.practice.web import blueprint
-from plimb.store.database import Database
-from plimb.web.application import create_app
-from plimb.web.origin import is_loopback
-from plimb.web.people import COOKIE
-from plimb.web.request import Clock
+from plimb.record.database import Database
+from plimb.shop.clock import utc_now
+from plimb.shop.people import who_is
+from plimb.web.api.people import COOKIE
+from plimb.web.server.application import create_app
+from plimb.web.wire.origin import is_loopback
+from plimb.web.wire.request import Clock
 
 AT, SCHOOL = "/practice", "/school"
 """Where practice, and the demo school to look at, are mounted beside the shop's own record."""
@@ -65,7 +65,7 @@ def _only_who_works_here(shop: Database, clock: Clock) -> None:
 Wsgi = Callable[[dict[str, Any], Any], Iterable[bytes]]
 
 
-class Beside:
+class SideShop:
     """An application beside a shop's record, made when it is first asked for."""
 
     def __init__(self, make: Callable[[], APIFlask], lock: Path) -> None:
@@ -86,7 +86,7 @@ class Beside:
             self._app.extensions["plimb"].database.close()
 
 
-def beside(shop: Database, host: str, names: tuple[str, ...]) -> dict[str, Beside]:
+def beside(shop: Database, host: str, names: tuple[str, ...]) -> dict[str, SideShop]:
     """Return what is served beside a shop's own record, by where: practice, the demo school."""
     path = shop.path
 
@@ -106,4 +106,4 @@ def beside(shop: Database, host: str, names: tuple[str, ...]) -> dict[str, Besid
         return app
 
     making = path.with_name(f"{path.stem}-beside.lock")
-    return {AT: Beside(practice, making), SCHOOL: Beside(school, making)}
+    return {AT: SideShop(practice, making), SCHOOL: SideShop(school, making)}

@@ -141,7 +141,7 @@ def _fewest(true_nm: float, one: Clearance, blades: BladeSet) -> int:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Feel:
+class FeelScore:
     """How one hand feels, from all its readings: off on the whole, and from time to time."""
 
     readings: int
@@ -149,10 +149,10 @@ class Feel:
     spread_nm: int | None
 
 
-def feel_of(sessions: Sequence[Begun | LessonRun]) -> Feel:
+def feel_of(sessions: Sequence[Begun | LessonRun]) -> FeelScore:
     """Return the feel of the hand that did these lessons; slips are left out."""
     errors = [e for one in sessions for e in one.errors_nm if abs(e) <= SLIP_NM]
-    return Feel(
+    return FeelScore(
         readings=len(errors),
         bias_nm=round(fmean(errors)) if len(errors) >= 5 else None,
         spread_nm=round(stdev(errors)) if len(errors) >= 5 else None,

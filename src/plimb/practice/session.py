@@ -12,18 +12,16 @@ from typing import Any
 
 from filelock import FileLock
 
-from plimb.actions.bench import find_engines, read_shop
-from plimb.actions.cards import Change, Written
-from plimb.actions.choosing import take_plan
-from plimb.actions.clock import utc_now
-from plimb.actions.correcting import change_instrument
-from plimb.actions.engines import register_engine
-from plimb.actions.fitting import fit_piece, turn_by_hand
-from plimb.actions.opening import open_card
-from plimb.actions.readings import write_down_gap
-from plimb.actions.shims import check_zero, write_down_shim
-from plimb.actions.shop import add_instrument, change_settings, save_blade_set
-from plimb.actions.views import read_card
+from plimb.books.bench import find_engines, read_shop
+from plimb.card.acting import Change, Written
+from plimb.card.acts.choose import take_plan
+from plimb.card.acts.correct import change_instrument
+from plimb.card.acts.feel import write_down_gap
+from plimb.card.acts.fit import fit_piece, turn_by_hand
+from plimb.card.acts.opening import open_card
+from plimb.card.acts.read import check_zero, write_down_shim
+from plimb.card.build import read_card
+from plimb.card.rejudge import change_settings
 from plimb.core.engine.engine import Engine
 from plimb.core.errors import BadValue, NotFound, NotReady
 from plimb.core.job.stages import Stage
@@ -35,9 +33,12 @@ from plimb.files.starting_point import starting_point
 from plimb.practice.lessons import BOLTS, BY_ID, CAPS, SETS, Lesson, Trap, fill_in
 from plimb.practice.rig import Rig
 from plimb.practice.told import Told
+from plimb.record.database import Database
+from plimb.record.engines import newest_revision
+from plimb.shop.clock import utc_now
+from plimb.shop.engines import register_engine
+from plimb.shop.tools import add_instrument, save_blade_set
 from plimb.standins.simulated import Truth
-from plimb.store.database import Database
-from plimb.store.engines import newest_revision
 from plimb.trials.hand import tried_as_asked, typed_zero
 
 WHO = "Practice"

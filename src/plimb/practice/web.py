@@ -8,16 +8,16 @@ from apiflask import APIBlueprint
 from flask import current_app
 from pydantic import Field
 
-from plimb.actions.said import MOST, Sent, Text
-from plimb.actions.views import read_card
+from plimb.card.build import read_card
+from plimb.card.said import MOST, Sent, Text
 from plimb.core.errors import BadValue, NotFound
 from plimb.core.job.stages import Stage
 from plimb.practice.caps import STAGES
 from plimb.practice.lessons import BY_ID, LESSONS, OWN, Lesson
-from plimb.practice.score import Feel, Read, Score, errors_of, feel_of, score_of
+from plimb.practice.score import FeelScore, Read, Score, errors_of, feel_of, score_of
 from plimb.practice.session import Begun, LessonRun, Practice
 from plimb.practice.told import Told
-from plimb.web.wire import Answer, read_off
+from plimb.web.wire.read_off import Answer, read_off
 
 blueprint = APIBlueprint("practice", __name__, url_prefix="/api/practice")
 
@@ -45,7 +45,7 @@ class OwnOut(Answer):
     label: str
 
 
-@read_off(Feel)
+@read_off(FeelScore)
 class FeelOut(Answer):
     """How this hand feels, in the end."""
 

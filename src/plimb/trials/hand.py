@@ -10,20 +10,18 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from pathlib import Path
 
-from plimb.actions.card_view import CardView
-from plimb.actions.cards import Change, Written, set_policy
-from plimb.actions.choosing import choose_piece, open_too, take_plan
-from plimb.actions.drawer import add_pieces, read_drawer
-from plimb.actions.engines import register_engine
-from plimb.actions.fitting import fit_piece, turn_by_hand
-from plimb.actions.opening import open_card
-from plimb.actions.planning import PlanView, read_plan
-from plimb.actions.readings import ask_next_blade, write_down_gap
-from plimb.actions.rounds import next_round
-from plimb.actions.shims import check_zero, write_down_shim
-from plimb.actions.shop import add_instrument, save_blade_set
-from plimb.actions.signing import sign_card
-from plimb.actions.views import read_card, status_of
+from plimb.card.acting import Change, Written
+from plimb.card.acts.choose import choose_piece, open_too, take_plan
+from plimb.card.acts.feel import ask_next_blade, write_down_gap
+from plimb.card.acts.fit import fit_piece, turn_by_hand
+from plimb.card.acts.next_round import next_round
+from plimb.card.acts.opening import open_card
+from plimb.card.acts.read import check_zero, write_down_shim
+from plimb.card.acts.ready import set_policy
+from plimb.card.acts.sign import sign_card
+from plimb.card.build import read_card, status_of
+from plimb.card.planning import PlanView, read_plan
+from plimb.card.view import CardView
 from plimb.core.errors import NotReady
 from plimb.core.job.fitting import FitStep
 from plimb.core.job.status import JobStatus
@@ -34,9 +32,12 @@ from plimb.core.plan.advice import OF_THREE, AdviceKind
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Source, Trust
 from plimb.core.shim.sum import Aim, Rounding, Window
+from plimb.record.cards import get_card
+from plimb.record.database import Database
+from plimb.shop.drawer import add_pieces, read_drawer
+from plimb.shop.engines import register_engine
+from plimb.shop.tools import add_instrument, save_blade_set
 from plimb.standins.simulated import Feels, Held, SimulatedEngine
-from plimb.store.cards import get_card
-from plimb.store.database import Database
 
 START = datetime(2026, 5, 4, 8, 0)
 MOST_ROUNDS = 4

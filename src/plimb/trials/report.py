@@ -12,8 +12,8 @@ from typing import Any
 
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
+from plimb.record.database import Database
 from plimb.standins.simulated import SimulatedEngine, Truth, World
-from plimb.store.database import Database
 from plimb.trials.hand import Hand, Way
 from plimb.trials.judge import best_possible, comes_out, with_paper
 
@@ -22,7 +22,7 @@ LAYOUTS = (Layout.SINGLE, Layout.PARALLEL_TWIN, Layout.TRIPLE, Layout.INLINE_FOU
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Outcome:
+class TrialOutcome:
     """One job: truly right after the first round, against paper and the best; what it took.
 
     `felt` says that every valve had a gap: where one has none, its first piece is only for now.
@@ -76,7 +76,7 @@ def engine_of(seed: int, step: str) -> dict[str, Any]:
     return document
 
 
-def one_job(seed: int, way: Way, step: str, world: World, empty: Path) -> Outcome:
+def one_job(seed: int, way: Way, step: str, world: World, empty: Path) -> TrialOutcome:
     """Work one engine, and look at its truth after the first round."""
     document = engine_of(seed, step)
     engine = EngineFile.model_validate(document).to_core()
@@ -92,7 +92,7 @@ def one_job(seed: int, way: Way, step: str, world: World, empty: Path) -> Outcom
         )
         worked = hand.work()
         hand.database.close()
-    return Outcome(
+    return TrialOutcome(
         right=right[0],
         felt=all(
             state.record.found is not None and not state.record.found.gap.none_found
@@ -115,7 +115,7 @@ def _judged(engine: Any, seed: int, world: World, choice: dict[str, int | None])
 
 def _some_jobs(
     seeds: Sequence[int], way: Way, step: str, world: World, folder: str
-) -> list[Outcome]:
+) -> list[TrialOutcome]:
     return [one_job(seed, way, step, world, Path(folder) / "empty.sqlite3") for seed in seeds]
 
 
@@ -149,7 +149,7 @@ def report(
     return _mean(found)
 
 
-def _mean(found: Sequence[Outcome]) -> Report:
+def _mean(found: Sequence[TrialOutcome]) -> Report:
     def mean(name: str) -> float:
         return sum(float(getattr(one, name)) for one in found) / len(found)
 

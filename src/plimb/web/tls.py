@@ -19,7 +19,7 @@ from cryptography.hazmat.primitives.serialization import (
 from cryptography.x509.oid import ExtendedKeyUsageOID, NameOID
 
 from plimb.core.errors import BadValue
-from plimb.store.keys import write_for_owner
+from plimb.record.keys import write_for_owner
 
 AUTHORITY_DAYS, SERVER_DAYS, RENEWED_BEFORE = 3650, 397, timedelta(days=30)
 """Browsers take a server's certificate of at most 398 days (CA/Browser Forum, from memory)."""

@@ -8,14 +8,14 @@ from plimb.core.job.fitting import closing_list
 from plimb.core.job.kinds import JobKind, kind_of_job
 from plimb.core.job.ready import safety_list
 from plimb.core.job.stages import Stage
-from plimb.core.job.status import Around, by_amount, job_status
+from plimb.core.job.status import JobContext, by_amount, job_status
 from plimb.core.job.tools import tool_list
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.shorthand import parse_reading
 from plimb.core.plan.needs import Need, WhichToSet
 from plimb.core.shim.shim import parse_shim
-from plimb.core.shim.sum import School
+from plimb.core.shim.sum import SizePolicy
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 
@@ -48,8 +48,8 @@ GAPS = {"IN L": "15", "IN R": "15", "EX L": "25", "EX R": "25"}
 
 def seen(kind, changes=None, which=WhichToSet.OUT, **around):
     records = {valve: record(text) for valve, text in GAPS.items()} | (changes or {})
-    said = Around(kind=kind_of_job(kind), **around)
-    return job_status(ENGINE, records, School(), which, around=said)
+    said = JobContext(kind=kind_of_job(kind), **around)
+    return job_status(ENGINE, records, SizePolicy(), which, around=said)
 
 
 @pytest.mark.parametrize(
@@ -124,8 +124,8 @@ def test_one_valve_leaves_the_others_alone_without_a_remark():
 )
 def test_a_known_amount_is_aimed_at_from_the_gap_as_found_and_never_out_of_spec(found, change, aim):
     by_nm = mm(change) if change[0] != "-" else -mm(change[1:])
-    school = by_amount(ENGINE.clearance("IN L"), record(found), by_nm, School())
-    assert school.aim == mm(aim)
+    sizing = by_amount(ENGINE.clearance("IN L"), record(found), by_nm, SizePolicy())
+    assert sizing.aim == mm(aim)
 
 
 def test_two_thou_wider_takes_a_piece_two_thou_thinner():

@@ -13,7 +13,7 @@ from plimb.core.measure.gap import between, none_below, point
 from plimb.core.measure.shorthand import parse_reading
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import ShimReading, Source, Trust, parse_shim
-from plimb.core.shim.sum import School
+from plimb.core.shim.sum import SizePolicy
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 
@@ -32,7 +32,7 @@ def proved(found="10", proof="20", piece="2.50", **choice):
         choice=Choice(**{"thickness_nm": mm("2.40"), "source": Source.DRAWER} | choice),
         proof=read(proof),
     )
-    (one,) = proved_from(job_status(ENGINE, {FIRST: sheet}, School(), WhichToSet.OUT))
+    (one,) = proved_from(job_status(ENGINE, {FIRST: sheet}, SizePolicy(), WhichToSet.OUT))
     return one
 
 

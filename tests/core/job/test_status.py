@@ -15,7 +15,7 @@ from plimb.core.lengths import Unit, mm
 from plimb.core.measure.shorthand import parse_reading
 from plimb.core.plan.needs import Need, WhichToSet
 from plimb.core.shim.shim import parse_shim
-from plimb.core.shim.sum import School
+from plimb.core.shim.sum import SizePolicy
 from plimb.files.engine_file import read_engine
 
 
@@ -36,7 +36,7 @@ IN_SPEC = {v: gap("12" if "IN" in v else "20") for v in measuring_order(SINGLE)}
 
 def seen(changes=None, act=WhichToSet.OUT):
     sheets = {valve: ValveRecord(found=reading) for valve, reading in IN_SPEC.items()}
-    return job_status(SINGLE, {**sheets, **(changes or {})}, School(), act)
+    return job_status(SINGLE, {**sheets, **(changes or {})}, SizePolicy(), act)
 
 
 def stage(view, name):

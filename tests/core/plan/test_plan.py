@@ -23,7 +23,7 @@ from plimb.core.plan.rows import PlanRow
 from plimb.core.plan.search import alternatives, plan_engine
 from plimb.core.shim.family import Family, Run
 from plimb.core.shim.shim import Condition, Source
-from plimb.core.shim.sum import Aim, School
+from plimb.core.shim.sum import Aim, SizePolicy
 from plimb.core.words import percent
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
@@ -362,12 +362,12 @@ def test_where_every_valve_is_set_each_goes_to_its_aim_whatever_it_costs():
     rows = (row("A", gap(16), "2.80"), row("B", gap(21), "2.50", camshaft="EX"))
     _request, plan = planned(*rows, act=WhichToSet.OUT)
     assert plan.changed == 0
-    aim = School(aim=Aim.MIDDLE)
-    _request, plan = planned(*rows, drawer=(stock("2.78"),), act=WhichToSet.EVERY, school=aim)
+    aim = SizePolicy(aim=Aim.MIDDLE)
+    _request, plan = planned(*rows, drawer=(stock("2.78"),), act=WhichToSet.EVERY, sizing=aim)
     # 2.80 + 0.16 − 0.185 = 2.775, 2.50 + 0.21 − 0.185 = 2.525
     assert (plan.move("A").thickness_nm, plan.move("A").source) == (mm("2.78"), Source.DRAWER)
     assert plan.move("B").thickness_nm in (mm("2.50"), mm("2.55"))
     _request, plan = planned(
-        row("A", gap(21), "2.50"), drawer=(stock("2.60"),), act=WhichToSet.EVERY, school=aim
+        row("A", gap(21), "2.50"), drawer=(stock("2.60"),), act=WhichToSet.EVERY, sizing=aim
     )
     assert abs(plan.move("A").thickness_nm - mm("2.525")) <= mm("0.025")

@@ -10,7 +10,7 @@ from plimb.core.measure.gap import between, none_below, point
 from plimb.core.measure.limits import Spec, parse_limits
 from plimb.core.measure.uncertainty import SURE
 from plimb.core.shim.family import COMMON_KIT, Family, Run, parse_run
-from plimb.core.shim.sum import Aim, Rounding, School, fit, sizes_around, window, work_out
+from plimb.core.shim.sum import Aim, Rounding, SizePolicy, fit, sizes_around, window, work_out
 from plimb.core.shim.worksheet import conclusion, worksheet
 from plimb.core.words import MILLIMETRES
 
@@ -21,7 +21,7 @@ def solve(gap, shim, spec, aim=Aim.LOOSE, rounding=Rounding.NEAREST, sizes=KIT):
     if isinstance(gap, str):
         gap = point(mm(gap))
     spec = spec if isinstance(spec, Spec) else Spec(check=parse_limits(spec, Unit.MM))
-    return work_out(gap, mm(shim), spec, sizes, School(aim=aim, rounding=rounding, first=SURE))
+    return work_out(gap, mm(shim), spec, sizes, SizePolicy(aim=aim, rounding=rounding, first=SURE))
 
 
 @pytest.mark.parametrize(
@@ -108,8 +108,8 @@ def test_no_school_ever_puts_a_valve_out_of_spec(figures, aim, rounding, bracket
     low, width, shim, gap = (figure * 10_000 for figure in figures)
     spec = Spec(check=parse_limits(f"{low / 1e6:.2f}-{(low + width) / 1e6:.2f}", Unit.MM))
     reading = between(gap, gap + bracket * 10_000) if bracket else point(gap)
-    school = School(aim=aim, rounding=rounding, first=SURE)
-    worked = work_out(reading, shim, spec, KIT, school)
+    sizing = SizePolicy(aim=aim, rounding=rounding, first=SURE)
+    worked = work_out(reading, shim, spec, KIT, sizing)
     inside = [size for size in KIT if worked.window and worked.window.holds(size)]
     if worked.pick is None:
         assert not inside
@@ -209,7 +209,7 @@ def test_where_no_gap_was_felt_and_none_is_thin_enough_the_thinnest_goes_in_for_
     """The sum says of it what the plan does, which buys it."""
     worked = work_out(
         none_below(mm("0.03")), mm("2.70"), Spec(check=parse_limits("0.50-0.60", Unit.MM)),
-        tuple(range(mm("2.50"), mm("3.00"), mm("0.05"))), School(),
+        tuple(range(mm("2.50"), mm("3.00"), mm("0.05"))), SizePolicy(),
     )  # fmt: skip
     assert worked.pick.thickness_nm == mm("2.50")
     assert "Fit 2.50 for now" in conclusion(worked, MILLIMETRES)

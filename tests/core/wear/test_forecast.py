@@ -12,7 +12,7 @@ from plimb.core.lengths import Unit, mm
 from plimb.core.measure.gap import none_below, point
 from plimb.core.wear.due import By, Outlook, Promise, When, outlook_of, usual_use
 from plimb.core.wear.evenness import evenness
-from plimb.core.wear.forecast import Reach, Why, forecast
+from plimb.core.wear.forecast import CheckReason, Reach, forecast
 from plimb.core.wear.odd import CLEARLY, Odd, how_much_likelier
 from plimb.core.wear.sentences import head_words, next_check_words, twins, valve_words
 from plimb.core.wear.stack import Check, Piece, Seen
@@ -42,11 +42,11 @@ def past(*at, rates=None, start=None, new_life=None):
 
 def test_without_checks_nothing_is_said_and_one_says_the_makers_interval():
     nothing = forecast(CLEARANCES, (), Decimal(10_000))
-    assert (nothing.next_check.why, nothing.next_check.at) == (Why.UNKNOWN, None)
+    assert (nothing.next_check.why, nothing.next_check.at) == (CheckReason.UNKNOWN, None)
     one = forecast(CLEARANCES, past(12_000), Decimal(10_000))
-    assert (one.next_check.why, one.next_check.at) == (Why.INTERVAL, 22_000)
+    assert (one.next_check.why, one.next_check.at) == (CheckReason.INTERVAL, 22_000)
     assert all(valve.rate is None for valve in one.valves)
-    assert forecast(CLEARANCES, past(12_000)).next_check.why is Why.UNKNOWN
+    assert forecast(CLEARANCES, past(12_000)).next_check.why is CheckReason.UNKNOWN
 
 
 def test_the_rate_holds_what_is_true_and_two_checks_are_surer_than_nothing():
@@ -64,10 +64,10 @@ def test_the_rate_holds_what_is_true_and_two_checks_are_surer_than_nothing():
 def test_the_next_check_is_never_after_the_makers_interval():
     checks = past(1000, 7000, 13_000)
     by_wear = forecast(CLEARANCES, checks).next_check
-    assert by_wear.why is Why.WEAR
+    assert by_wear.why is CheckReason.WEAR
     sooner = Decimal(by_wear.at - 13_000 - 500)
     held = forecast(CLEARANCES, checks, sooner).next_check
-    assert (held.why, held.at) == (Why.INTERVAL, by_wear.at - 500)
+    assert (held.why, held.at) == (CheckReason.INTERVAL, by_wear.at - 500)
     assert forecast(CLEARANCES, checks, sooner + 5000).next_check == by_wear
 
 
@@ -93,7 +93,7 @@ def test_a_valve_left_too_tight_is_due_now_and_one_without_a_gap_has_no_reach():
     none = Seen(found=none_below(mm("0.03")))
     last = replace(checks[1], valves={**checks[1].valves, FIRST.key: none})
     seen = forecast(CLEARANCES, (checks[0], last), Decimal(9000))
-    assert (seen.next_check.why, seen.next_check.first) == (Why.NOW, FIRST.id)
+    assert (seen.next_check.why, seen.next_check.first) == (CheckReason.NOW, FIRST.id)
     assert seen.by_name[FIRST.id].rate is None
     assert "was left too tight" in next_check_words(seen.next_check, Measure.KM)
 
@@ -101,7 +101,7 @@ def test_a_valve_left_too_tight_is_due_now_and_one_without_a_gap_has_no_reach():
 def test_a_new_life_forgets_the_wear_of_the_one_before():
     checks = past(1000, 7000, 13_000, new_life=2)
     seen = forecast(CLEARANCES, checks, Decimal(8000))
-    assert (seen.next_check.why, seen.next_check.at) == (Why.INTERVAL, 21_000)
+    assert (seen.next_check.why, seen.next_check.at) == (CheckReason.INTERVAL, 21_000)
 
 
 def test_a_change_of_shim_changes_no_rate():

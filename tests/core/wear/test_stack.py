@@ -9,7 +9,6 @@ from plimb.core.wear.stack import (
     Check,
     Piece,
     Seen,
-    last_piece,
     lives,
     other_pieces,
     past_of,
@@ -49,7 +48,6 @@ def test_a_stack_runs_through_a_change_of_shim_and_a_piece_read_later_was_in_bef
     middles = [sum(one.stack()) / 2 for one in past.seen]
     assert middles == [mm("2.94"), mm("2.90"), mm("2.90"), mm("2.87")]
     assert past.distances == 3
-    assert last_piece(PAST, "V") == (piece("2.70"), PAST[1])
 
 
 def test_what_has_no_two_ends_tells_nothing_and_an_unknown_piece_has_no_stack():

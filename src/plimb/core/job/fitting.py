@@ -36,25 +36,20 @@ class FitStep:
     overtaken: bool = False
 
 
-def fit_order(moves: Mapping[str, str | None]) -> tuple[str, ...]:
-    """Return the valves in the order to fit them.
+def chains(moves: Mapping[str, str | None]) -> list[list[str]]:
+    """Return the valves in the order to fit them, chain by chain, each from its loose end.
 
     Args:
         moves: For each valve that changes the valve its new piece comes out of, or None.
 
-    Chains are followed from their loose end: first the valve whose old piece nobody needs, then
-    the one that gave it its piece, and so on, so that after each step at most one valve stands
-    open and at most one piece lies loose. A ring of swaps starts at its first valve.
+    First comes the valve whose old piece nobody needs, then the one that gave it its piece, and
+    so on, so that after each step at most one valve stands open and at most one piece lies
+    loose. A ring of swaps starts at its first valve.
     """
-    return tuple(valve for chain in _chains(moves) for valve in chain)
-
-
-def _chains(moves: Mapping[str, str | None]) -> list[list[str]]:
-    """Return the valves chain by chain, each from its loose end."""
     needed = {giver for giver in moves.values() if giver is not None}
     starts = [valve for valve in moves if valve not in needed]
     done: set[str] = set()
-    chains = []
+    found = []
     for start in (*starts, *moves):
         chain: list[str] = []
         valve: str | None = start
@@ -63,8 +58,8 @@ def _chains(moves: Mapping[str, str | None]) -> list[list[str]]:
             chain.append(valve)
             valve = moves[valve]
         if chain:
-            chains.append(chain)
-    return chains
+            found.append(chain)
+    return found
 
 
 def fit_steps(
@@ -129,9 +124,9 @@ def fit_steps(
 def _in_order(
     engine: Engine, moves: Mapping[str, str | None], stops: Mapping[str, int]
 ) -> tuple[str, ...]:
-    chains = _chains(moves)
+    linked = chains(moves)
     ordered = []
-    for chain in chains:
+    for chain in linked:
         stays = all(not engine.clearance(valve).camshaft_out for valve in chain)
         # with the shaft in, the piece at hand goes in first and pushes the next one on
         ordered.append(chain[::-1] if stays and stops else chain)

@@ -10,12 +10,12 @@ from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
 from plimb.core.measure.limits import Verdict
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting, opened_too
 from plimb.core.shim.shim import Condition, Source
-from plimb.core.shim.sum import School
+from plimb.core.shim.sum import SizePolicy
 from plimb.core.words import MILLIMETRES, Units
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Around:
+class JobContext:
     """What a card says besides its valves.
 
     The safety list, what of it is not seen to, and whether anything was noted; what closes the
@@ -45,7 +45,7 @@ class JobStatus:
     todo: tuple[Todo, ...]
     at: Stage
     not_in_spec: tuple[str, ...]
-    around: Around = field(default_factory=Around)
+    around: JobContext = field(default_factory=JobContext)
 
     @property
     def opened(self) -> tuple[str, ...]:
@@ -61,10 +61,10 @@ class JobStatus:
 def job_status(
     engine: Engine,
     records: Mapping[str, ValveRecord],
-    school: School,
+    sizing: SizePolicy,
     which: WhichToSet,
     order: tuple[str, ...] | None = None,
-    around: Around | None = None,
+    around: JobContext | None = None,
 ) -> JobStatus:
     """Return what every valve says and what each stage still waits for.
 
@@ -72,10 +72,10 @@ def job_status(
     `around` it the card has left Ready and checks and sets.
     """
     order = order or measuring_order(engine)
-    around = around or Around()
+    around = around or JobContext()
     kind = around.kind
     which = kind.sets or which
-    school = replace(school, first=school.sure if which.aim_first else None)
+    sizing = replace(sizing, first=sizing.sure if which.aim_first else None)
     written = {valve: records.get(valve, ValveRecord()) for valve in order}
     shafts_out = _shafts_out(engine, written, which, around)
     given = {
@@ -87,10 +87,10 @@ def job_status(
         valve: valve_status(
             engine.clearance(valve),
             record,
-            by_amount(engine.clearance(valve), record, around.change_nm, school)
+            by_amount(engine.clearance(valve), record, around.change_nm, sizing)
             if around.only == valve
-            else school,
-            _need(engine.clearance(valve), record, which, shafts_out, around, school),
+            else sizing,
+            _need(engine.clearance(valve), record, which, shafts_out, around, sizing),
             given_away=valve in given,
             overtaken=_overtaken(engine.clearance(valve), record, written),
         )
@@ -135,17 +135,19 @@ def _overtaken(
     return record.overtaken(clearance)
 
 
-def by_amount(clearance: Clearance, record: ValveRecord, change_nm: int, school: School) -> School:
-    """Return the school that aims at a known amount from the gap as found, never out of spec."""
+def by_amount(
+    clearance: Clearance, record: ValveRecord, change_nm: int, sizing: SizePolicy
+) -> SizePolicy:
+    """Return the policy that aims at a known amount from the gap as found, never out of spec."""
     if record.found is None or clearance.check is None:
-        return school
+        return sizing
     wanted = record.found.gap.best_nm + change_nm
     check = clearance.check
-    return replace(school, aim=min(max(wanted, check.low_nm), check.high_nm), first=ANY)
+    return replace(sizing, aim=min(max(wanted, check.low_nm), check.high_nm), first=ANY)
 
 
 def _shafts_out(
-    engine: Engine, written: Mapping[str, ValveRecord], which: WhichToSet, around: Around
+    engine: Engine, written: Mapping[str, ValveRecord], which: WhichToSet, around: JobContext
 ) -> frozenset[str]:
     """Return the camshafts that come out for the sake of valves that ask for it themselves."""
 
@@ -176,19 +178,19 @@ def _need(
     record: ValveRecord,
     which: WhichToSet,
     shafts_out: frozenset[str],
-    around: Around,
-    school: School,
+    around: JobContext,
+    sizing: SizePolicy,
 ) -> ValveNeed:
     """Return what a valve asks for; one that the job is not about is left alone."""
     if around.only not in (None, clearance.id):
         return LEFT_ALONE
-    need = need_of(clearance, record, which, shafts_out, school)
+    need = need_of(clearance, record, which, shafts_out, sizing)
     if clearance.id in around.opened_too:
         need = opened_too(need)
     return need if around.kind.opens else replace(need, opens=False)
 
 
-def _at(todo: tuple[Todo, ...], valves: Mapping[str, ValveStatus], around: Around) -> Stage:
+def _at(todo: tuple[Todo, ...], valves: Mapping[str, ValveStatus], around: JobContext) -> Stage:
     """Return the first stage that waits; Ready until anything is noted or measured.
 
     Once pieces are out nothing leads back to Feel: what was found then changes only as a

@@ -9,7 +9,7 @@ from plimb.core.measure.shorthand import Reading
 from plimb.core.measure.uncertainty import USUAL_DOUBT, thickness_doubt
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, near_tight_edge, valve_need
 from plimb.core.shim.shim import Condition, ShimReading, Source
-from plimb.core.shim.sum import School, Window, WorkedOut, change_needed, work_out
+from plimb.core.shim.sum import SizePolicy, Window, WorkedOut, change_needed, work_out
 
 MadeFrom = tuple[int | None, ...]
 """The gap, the piece and the spec that a decision was made from, in nanometres."""
@@ -166,18 +166,18 @@ def need_of(
     record: ValveRecord,
     which: WhichToSet,
     shafts_out: frozenset[str],
-    school: School,
+    sizing: SizePolicy,
 ) -> ValveNeed:
     """Return what the valve asks for by what has been written down."""
     gap = record.found.gap if record.found else None
     condition = record.piece.condition if record.piece else Condition.SOUND
-    return valve_need(clearance, gap, condition, which, shafts_out, school.sure, school.doubt)
+    return valve_need(clearance, gap, condition, which, shafts_out, sizing.sure, sizing.doubt)
 
 
 def valve_status(
     clearance: Clearance,
     record: ValveRecord,
-    school: School,
+    sizing: SizePolicy,
     need: ValveNeed,
     *,
     given_away: bool = False,
@@ -192,7 +192,7 @@ def valve_status(
         shim_nm, old_nm = piece.thickness_nm, piece.half_width_nm
         sizes = clearance.family.sizes()
         if clearance.spec:
-            worked = work_out(gap, shim_nm, clearance.spec, sizes, school, old_nm)
+            worked = work_out(gap, shim_nm, clearance.spec, sizes, sizing, old_nm)
         if record.choice is not None:
             thinner_by_nm = shim_nm - record.choice.goes_in_nm if record.changes else 0
             if gap.both_ends:

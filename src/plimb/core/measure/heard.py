@@ -34,7 +34,7 @@ class Heard:
 
 
 @dataclass(frozen=True, slots=True)
-class Run:
+class HeardRun:
     """Words of figures that follow one another, with every way to part them into figures."""
 
     ways: tuple[tuple[str, ...], ...]
@@ -103,13 +103,13 @@ MOST_BEHIND = 3
 """So many digits are said behind a point: a blade has no more."""
 
 
-def words_of(said: str) -> list[Heard | Run] | None:
+def words_of(said: str) -> list[Heard | HeardRun] | None:
     """Return the words of what was said; None where one of them is not known."""
     text = said.lower().replace("’", "'").replace("–", "-").replace("−", "-")
     text = re.sub(r"(?<=\d)\s*-\s*(?=\d)", " to ", text)
     text = re.sub(r"(?<=[a-z])-(?=[a-z])", " ", text)
     tokens = [one for one in _TOKEN.findall(text.strip().rstrip(".!?")) if one not in _FILLERS]
-    found: list[Heard | Run] = []
+    found: list[Heard | HeardRun] = []
     at = 0 if len(tokens) <= MOST_WORDS else len(tokens)
     while at < len(tokens):
         took, heard = _next(tokens, at)
@@ -120,7 +120,7 @@ def words_of(said: str) -> list[Heard | Run] | None:
     return found or None
 
 
-def _next(tokens: Sequence[str], at: int) -> tuple[int, Heard | Run | None]:
+def _next(tokens: Sequence[str], at: int) -> tuple[int, Heard | HeardRun | None]:
     """Return how many words belong together from here on, and what they say; 0 if unknown."""
     token, behind = tokens[at], tokens[at + 1] if at + 1 < len(tokens) else ""
     if _is_figure(token):
@@ -128,7 +128,7 @@ def _next(tokens: Sequence[str], at: int) -> tuple[int, Heard | Run | None]:
         while end < len(tokens) and (_is_figure(tokens[end]) or _half(tokens, end)):
             end += 2 if _half(tokens, end) else 1
         ways = figures_of(tokens[at:end]) if end - at <= MOST_TOGETHER else ()
-        return (end - at, Run(ways)) if ways else (0, None)
+        return (end - at, HeardRun(ways)) if ways else (0, None)
     if token in _UNITS:
         return 1, Heard(Kind.UNIT, _UNITS[token])
     if token in _HELPERS:

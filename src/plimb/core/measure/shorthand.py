@@ -186,14 +186,14 @@ def _understood(
     called_nm = _blade(match["called"], unit, text) if match["called"] else None
     feel = _FEELS[match["feel"]]
     if not match["refuses"]:
-        return _called(goes, None, feel, called_nm, felt(thick(goes), feel))
+        return _with_called(goes, None, feel, called_nm, felt(thick(goes), feel))
     refuses = _stack(match["refuses"], unit, text)
     bracket = between(thick(goes), thick(refuses))
     if not match["feel"]:
-        return _called(goes, refuses, None, called_nm, bracket)
+        return _with_called(goes, refuses, None, called_nm, bracket)
     narrowed = felt(thick(goes), feel)
     gap = bracket if feel is Feel.LOOSE else narrowed
-    return _called(goes, refuses, feel, called_nm, gap)
+    return _with_called(goes, refuses, feel, called_nm, gap)
 
 
 def _none_found(refuses: tuple[int, ...], thick_nm: int, thinnest: bool = True) -> Reading:
@@ -201,7 +201,7 @@ def _none_found(refuses: tuple[int, ...], thick_nm: int, thinnest: bool = True) 
     return Reading(goes=None, refuses=refuses, feel=None, gap=gap)
 
 
-def _called(
+def _with_called(
     goes: tuple[int, ...],
     refuses: tuple[int, ...] | None,
     feel: Feel | None,

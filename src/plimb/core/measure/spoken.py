@@ -14,7 +14,7 @@ from itertools import product
 
 from plimb.core.errors import BadValue, TwoMeanings
 from plimb.core.lengths import Unit
-from plimb.core.measure.heard import Heard, Kind, Run, words_of
+from plimb.core.measure.heard import Heard, HeardRun, Kind, words_of
 
 _SAID = re.compile(r"[a-z]{3,}|\bto\b|\bmm\b|\boh\b")
 
@@ -113,7 +113,7 @@ def _exists(typed: str, blades: Collection[str]) -> bool:
 # from words to the ways they can be heard ------------------------------------------------------
 
 
-def _ways(words: Sequence[Heard | Run], *, strict: bool) -> Iterator[str]:
+def _ways(words: Sequence[Heard | HeardRun], *, strict: bool) -> Iterator[str]:
     """Yield each way that makes one whole reading, in shorthand without a unit.
 
     Not `strict`, the pauses between words are taken for nothing.
@@ -126,19 +126,19 @@ def _ways(words: Sequence[Heard | Run], *, strict: bool) -> Iterator[str]:
                 yield typed
 
 
-def _without_pauses(words: Sequence[Heard | Run]) -> list[Heard | Run]:
+def _without_pauses(words: Sequence[Heard | HeardRun]) -> list[Heard | HeardRun]:
     """Return the words without pauses; figures that come together then stay apart."""
-    return [word for word in words if isinstance(word, Run) or word.kind is not Kind.PAUSE]
+    return [word for word in words if isinstance(word, HeardRun) or word.kind is not Kind.PAUSE]
 
 
 Plain = tuple[str | Kind, ...]
 """Figures and what is said of them, in order."""
 
 
-def _readings_of_runs(words: Sequence[Heard | Run]) -> Iterator[Plain]:
+def _readings_of_runs(words: Sequence[Heard | HeardRun]) -> Iterator[Plain]:
     """Yield the words with each run of figure words read in each way it can be."""
     parts: list[list[tuple[str | Kind, ...]]] = [
-        [tuple(way) for way in word.ways] if isinstance(word, Run) else [(word.kind,)]
+        [tuple(way) for way in word.ways] if isinstance(word, HeardRun) else [(word.kind,)]
         for word in words
     ]
     for chosen in product(*parts):
@@ -289,7 +289,7 @@ def _goes(one: _Placed, *, alone: bool) -> str:
     return f"{one.figure}{'' if alone and letter == 'd' else letter}"
 
 
-def _meant(words: Sequence[Heard | Run]) -> Iterator[str]:
+def _meant(words: Sequence[Heard | HeardRun]) -> Iterator[str]:
     """Yield what may be meant by two figures of which nothing says that one refuses, to be asked.
 
     The thinner one goes and the thicker refuses; or, where something goes, the thicker one does.

@@ -229,7 +229,7 @@ class Candidates:
             rank[pair, size] = self.levels.rank(row, of)
             cells: Whole = np.zeros(useful.shape, dtype=np.int64)
             cells[pair, size] = np.arange(len(row))
-            if self.policy.school.aim is Aim.TIGHT:  # of two equally good the thicker
+            if self.policy.sizing.aim is Aim.TIGHT:  # of two equally good the thicker
                 best = rank.shape[1] - 1 - rank[:, ::-1].argmin(axis=1)
             else:
                 best = rank.argmin(axis=1)

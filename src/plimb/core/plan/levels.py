@@ -77,7 +77,7 @@ class Levels:
         shim_nm = row.piece_nm or 0
         ideal = shim_nm
         if gap is not None:
-            ideal = sought_thickness(gap, shim_nm, spec, spec.target, self.policy.school.aim)
+            ideal = sought_thickness(gap, shim_nm, spec, spec.target, self.policy.sizing.aim)
         return (low, high, best, shim_nm, row.doubt_nm, spec.check.low_nm, spec.check.high_nm,
                 spec.target.low_nm, spec.target.high_nm, ideal)  # fmt: skip
 
@@ -100,7 +100,7 @@ class Levels:
             thick: Each pair's piece, in nanometres.
             doubt: How far that may be off, either way.
         """
-        policy, school = self.policy, self.policy.school
+        policy, sizing = self.policy, self.policy.sizing
         lost = self.lost[row]
         best = self.best[row] + self.shim[row] - thick
         over = np.maximum(self.check_low[row] - best, best - self.check_high[row])
@@ -112,14 +112,14 @@ class Levels:
         risk = np.where(lost & ok, 0, risk_of(chance))
         near = near_edge(best, self.check_low[row], self.check_high[row])
         away = np.abs(thick - ideal)
-        if school.rounding is Rounding.CHANCE:
+        if sizing.rounding is Rounding.CHANCE:
             away = np.where(lost, away, _unlikely(chance))
         wrong_way = {
             Rounding.THINNER: thick > ideal,
             Rounding.THICKER: thick < ideal,
-        }.get(school.rounding, np.zeros(thick.shape, dtype=bool))
+        }.get(sizing.rounding, np.zeros(thick.shape, dtype=bool))
         ones = np.ones(thick.shape, dtype=np.int64)
-        leans = self.aim_first or school.rounding in (Rounding.THINNER, Rounding.THICKER)
+        leans = self.aim_first or sizing.rounding in (Rounding.THINNER, Rounding.THICKER)
         lean = np.where(fine & wrong_way, WRONG_WAY_NM, 0)
         return {
             "bad": (~ok).astype(np.int64),
@@ -182,7 +182,7 @@ class Levels:
                 for name in ("set", "aim", "lean"):
                     kept[name][at] = at_own[name][at]
                 kept["unsure"][at] = max(0, risk - int(risk_of(policy.sure)))
-                if policy.school.rounding is Rounding.CHANCE and chance is not None:
+                if policy.sizing.rounding is Rounding.CHANCE and chance is not None:
                     kept["aim"][at] = kept["lean"][at] = _unlikely(np.array(chance))
         return kept
 

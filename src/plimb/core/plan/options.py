@@ -120,7 +120,7 @@ class _Shelf:
         """Return the pieces for one valve, thinnest first."""
         if row.gap is None or row.piece_nm is None:
             return ()
-        spec, aim = row.spec, self.request.policy.school.aim
+        spec, aim = row.spec, self.request.policy.sizing.aim
         ideal_nm = sought_thickness(row.gap, row.piece_nm, spec, spec.target, aim)
         move = self.plan.move(row.valve)
         offers = [

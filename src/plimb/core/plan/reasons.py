@@ -133,14 +133,14 @@ class _Look:
 
     def _nearer(self, row: PlanRow, move: Move) -> Nearer | None:
         """Return which size from the counter would land nearer to the aim, and surely enough."""
-        school, policy = self.request.policy.school, self.request.policy
+        sizing, policy = self.request.policy.sizing, self.request.policy
         gap, piece_nm, taken_nm = row.gap, row.piece_nm, move.thickness_nm
         if gap is None or piece_nm is None or taken_nm is None or not policy.buy:
             return None
-        if school.aim is Aim.LEAST:
+        if sizing.aim is Aim.LEAST:
             return None
         limits = row.held_to(taken_nm)
-        ideal_nm = sought_thickness(gap, piece_nm, row.spec, limits, school.aim)
+        ideal_nm = sought_thickness(gap, piece_nm, row.spec, limits, sizing.aim)
         barred = {nm for valve, nm in self.request.forbidden if valve == row.valve}
         offers = [
             (abs(size - ideal_nm), size, chance)

@@ -8,7 +8,7 @@ from plimb.core.measure.uncertainty import USUAL_DOUBT, Doubt
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.shim import Source
-from plimb.core.shim.sum import School
+from plimb.core.shim.sum import SizePolicy
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -39,7 +39,7 @@ class Policy:
     where nobody said.
     """
 
-    school: School = field(default_factory=School)
+    sizing: SizePolicy = field(default_factory=SizePolicy)
     act: WhichToSet = WhichToSet.OUT
     reuse: bool = True
     buy: bool = True
@@ -49,17 +49,17 @@ class Policy:
     @property
     def doubt(self) -> Doubt:
         """What its readings and pieces are worth."""
-        return self.school.doubt
+        return self.sizing.doubt
 
     @property
     def sure(self) -> float:
         """The chance from which on a piece is sure enough."""
-        return self.school.sure if self.school.first is None else self.school.first
+        return self.sizing.sure if self.sizing.first is None else self.sizing.first
 
     @property
     def aim_first(self) -> bool:
         """Whether the way to the aim outranks the price: valves are set that are in spec."""
-        return self.act.aim_first or self.school.first is not None
+        return self.act.aim_first or self.sizing.first is not None
 
     @property
     def sets_near(self) -> bool:

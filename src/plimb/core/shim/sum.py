@@ -38,7 +38,7 @@ class Rounding(StrEnum):
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class School:
+class SizePolicy:
     """How a shop leans: an aim (a named one, or a gap in nanometres) and a rounding.
 
     It leans as far as is sure enough. Where `first` is given the aim comes before all but that
@@ -139,7 +139,7 @@ def aimed_gap(aim: Aim | int, spec: Spec, limits: Limits, kept_nm: int) -> int:
     """Return the gap to aim at, in nanometres, never outside the limits.
 
     Args:
-        aim: The school, or a gap that lies in the spec.
+        aim: The policy, or a gap that lies in the spec.
         spec: For the maker's own aim; without one the middle is taken.
         limits: The range to end in.
         kept_nm: The gap with the fitted piece, the aim of *least change*.
@@ -163,7 +163,7 @@ def work_out(
     shim_nm: int,
     spec: Spec,
     sizes: tuple[int, ...],
-    school: School,
+    sizing: SizePolicy,
     old_nm: int | None = None,
 ) -> WorkedOut:
     """Return the window, the ideal, its neighbours and the pick for one valve.
@@ -173,18 +173,18 @@ def work_out(
         shim_nm: That piece, in nanometres.
         spec: The maker's ranges; a changed valve ends in the set range if it can.
         sizes: Thicknesses that can be had, in nanometres, ascending.
-        school: Aim and rounding.
+        sizing: Aim and rounding.
         old_nm: Half-width of that piece's thickness, the micrometer's if not given.
 
     Raises:
         BadValue: The shim cannot be that thick, or the aim lies outside the spec.
     """
     check_shim(shim_nm)
-    if not isinstance(school.aim, Aim) and not spec.check.holds(school.aim):
+    if not isinstance(sizing.aim, Aim) and not spec.check.holds(sizing.aim):
         raise BadValue("aim must lie inside the spec; it would put the valve out.", field="aim")
-    worked = _into(spec.target, gap, shim_nm, spec, sizes, school, old_nm)
+    worked = _into(spec.target, gap, shim_nm, spec, sizes, sizing, old_nm)
     if worked.likeliest is None and not worked.provisional and spec.set_:
-        wider = _into(spec.check, gap, shim_nm, spec, sizes, school, old_nm)
+        wider = _into(spec.check, gap, shim_nm, spec, sizes, sizing, old_nm)
         return wider if wider.likeliest else worked
     return worked
 
@@ -241,22 +241,22 @@ def _into(
     shim_nm: int,
     spec: Spec,
     sizes: Sequence[int],
-    school: School,
+    sizing: SizePolicy,
     old_nm: int | None,
 ) -> WorkedOut:
     """Work out one valve for one range."""
     stack_nm = gap.best_nm + shim_nm
-    aim_nm = aimed_gap(school.aim, spec, limits, gap.best_nm)
+    aim_nm = aimed_gap(sizing.aim, spec, limits, gap.best_nm)
     ideal_nm = stack_nm - aim_nm
     safe = window(gap, shim_nm, limits)
 
     def fitted(thickness_nm: int) -> Outcome:
-        return fit(gap, shim_nm, thickness_nm, limits, old_nm, school.doubt)
+        return fit(gap, shim_nm, thickness_nm, limits, old_nm, sizing.doubt)
 
     thinner, thicker = sizes_around(sizes, ideal_nm)
     inside = [fitted(size) for size in sizes if limits.holds(stack_nm - size)]
-    sought_nm = sought_thickness(gap, shim_nm, spec, limits, school.aim)
-    likeliest = preferred([] if gap.low_nm is None or gap.open_ended else inside, sought_nm, school)
+    sought_nm = sought_thickness(gap, shim_nm, spec, limits, sizing.aim)
+    likeliest = preferred([] if gap.low_nm is None or gap.open_ended else inside, sought_nm, sizing)
     picked_nm = likeliest.thickness_nm if likeliest else None
     if gap.none_found:
         picked_nm = _provisional(sizes, stack_nm - limits.middle_nm, shim_nm)
@@ -281,28 +281,28 @@ def _into(
     )
 
 
-def preferred(choices: Sequence[Outcome], sought_nm: int, school: School) -> Outcome | None:
-    """Return the size a school takes: as near to its aim as is sure enough.
+def preferred(choices: Sequence[Outcome], sought_nm: int, sizing: SizePolicy) -> Outcome | None:
+    """Return the size a policy takes: as near to its aim as is sure enough.
 
     What the chance of another round costs comes first, then the distance from what is sought; a
     tie goes to the safer side. Gaps close with use, so of two equally near sizes the thinner is
     the safer, except for a shop that aims at the tight end.
     """
-    lean = -1 if school.aim is Aim.TIGHT else 1
-    directed = school.rounding in (Rounding.THINNER, Rounding.THICKER)
-    sure_at = risk_of(school.sure if school.first is None else school.first)
+    lean = -1 if sizing.aim is Aim.TIGHT else 1
+    directed = sizing.rounding in (Rounding.THINNER, Rounding.THICKER)
+    sure_at = risk_of(sizing.sure if sizing.first is None else sizing.first)
 
     def order(one: Outcome) -> tuple[float, ...]:
         risk, size = risk_of(one.chance), one.thickness_nm
         away = abs(size - sought_nm)
-        unsure = max(0, risk - sure_at) if directed or school.first is not None else 0
+        unsure = max(0, risk - sure_at) if directed or sizing.first is not None else 0
         wrong = {
             Rounding.THINNER: size > sought_nm,
             Rounding.THICKER: size < sought_nm,
-        }.get(school.rounding, False)
-        if school.rounding is Rounding.CHANCE:
+        }.get(sizing.rounding, False)
+        if sizing.rounding is Rounding.CHANCE:
             return (unsure, -round(one.chance, 9), away, lean * size)
-        if school.first is not None:
+        if sizing.first is not None:
             return (unsure, wrong, away, risk, lean * size)
         return (unsure, wrong, risk, away, lean * size)
 

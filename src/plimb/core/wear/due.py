@@ -9,7 +9,7 @@ from enum import StrEnum
 from plimb.core.engine.engine import Clearance
 from plimb.core.engine.machine import Measure
 from plimb.core.wear.assortment import Want
-from plimb.core.wear.forecast import Forecast, Why
+from plimb.core.wear.forecast import CheckReason, Forecast
 from plimb.core.wear.sentences import grouped
 from plimb.core.wear.stack import Check
 
@@ -27,12 +27,12 @@ class By(StrEnum):
     NOW = "now"
 
 
-_BY: Mapping[Why, By | None] = {
-    Why.WEAR: By.WEAR,
-    Why.EDGE: By.WEAR,
-    Why.INTERVAL: By.INTERVAL,
-    Why.NOW: By.NOW,
-    Why.UNKNOWN: None,
+_BY: Mapping[CheckReason, By | None] = {
+    CheckReason.WEAR: By.WEAR,
+    CheckReason.EDGE: By.WEAR,
+    CheckReason.INTERVAL: By.INTERVAL,
+    CheckReason.NOW: By.NOW,
+    CheckReason.UNKNOWN: None,
 }
 
 

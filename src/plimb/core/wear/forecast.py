@@ -32,7 +32,7 @@ DRAWS = 4000
 EARLY, LATE = 0.05, 0.95
 
 
-class Why(StrEnum):
+class CheckReason(StrEnum):
     """What says when the next check is due: at the `edge` a valve may be at its minimum already."""
 
     WEAR = "wear"
@@ -77,11 +77,11 @@ class ValveForecast:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class NextCheck:
+class CheckForecast:
     """What the counter says when the next check is due, and why; no figure where unknown."""
 
     at: int | None
-    why: Why
+    why: CheckReason
     first: str | None = None
 
 
@@ -92,7 +92,7 @@ class Forecast:
     last: Check | None
     checks: tuple[Check, ...]
     valves: tuple[ValveForecast, ...]
-    next_check: NextCheck
+    next_check: CheckForecast
     drawn: Drawn | None = field(default=None, compare=False, repr=False)
 
     @property
@@ -243,22 +243,22 @@ def _draw(model: Model, believed: Sequence[Weighed]) -> Drawn:
 def _next_check(
     clearances: Sequence[Clearance], last: Check | None, drawn: Drawn | None,
     interval: Decimal | None,
-) -> NextCheck:  # fmt: skip
+) -> CheckForecast:  # fmt: skip
     """Return when the next check is due: by the wear, and never after the maker's interval."""
     if last is None or last.at is None:
-        return NextCheck(at=None, why=Why.UNKNOWN)
+        return CheckForecast(at=None, why=CheckReason.UNKNOWN)
     by_maker = None if interval is None else int(last.at + interval)
     out = [one.id for one in clearances if _left_out(one, last)]
     if out:
-        return NextCheck(at=int(last.at), why=Why.NOW, first=out[0])
+        return CheckForecast(at=int(last.at), why=CheckReason.NOW, first=out[0])
     away, first = drawn.first(clearances) if drawn else (None, None)
     by_wear = None if away is None else int((last.at + away).to_integral_value(ROUND_FLOOR))
     if by_wear is not None and (by_maker is None or by_wear < by_maker):
-        why = Why.WEAR if by_wear > last.at else Why.EDGE
-        return NextCheck(at=by_wear, why=why, first=first)
+        why = CheckReason.WEAR if by_wear > last.at else CheckReason.EDGE
+        return CheckForecast(at=by_wear, why=why, first=first)
     if by_maker is not None:
-        return NextCheck(at=by_maker, why=Why.INTERVAL)
-    return NextCheck(at=None, why=Why.UNKNOWN)
+        return CheckForecast(at=by_maker, why=CheckReason.INTERVAL)
+    return CheckForecast(at=None, why=CheckReason.UNKNOWN)
 
 
 def _left_out(one: Clearance, last: Check) -> bool:

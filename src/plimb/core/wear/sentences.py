@@ -9,7 +9,7 @@ from plimb.core.engine.followers import Role
 from plimb.core.engine.machine import Measure
 from plimb.core.lengths import Unit, show
 from plimb.core.measure.gap import Gap
-from plimb.core.wear.forecast import Forecast, NextCheck, Reach, ValveForecast, Why
+from plimb.core.wear.forecast import CheckForecast, CheckReason, Forecast, Reach, ValveForecast
 from plimb.core.wear.odd import Odd
 from plimb.core.words import figure
 
@@ -38,16 +38,16 @@ def grouped(figure: int) -> str:
     return f"{figure:,}".replace(",", "\u202f")
 
 
-def next_check_words(due: NextCheck, measure: Measure) -> str:
+def next_check_words(due: CheckForecast, measure: Measure) -> str:
     """Return when the next check is due, and why."""
     at = "" if due.at is None else f"{grouped(due.at)} {measure.words}"
-    if due.why is Why.NOW:
+    if due.why is CheckReason.NOW:
         return f"Now: {due.first} was left too tight."
-    if due.why is Why.INTERVAL:
+    if due.why is CheckReason.INTERVAL:
         return f"Check by {at}: the maker's interval."
-    if due.why is Why.EDGE:
+    if due.why is CheckReason.EDGE:
         return f"Now: {due.first} may be at its minimum already; its last reading leaves that open."
-    if due.why is Why.WEAR:
+    if due.why is CheckReason.WEAR:
         return f"Check by {at}: {due.first} may be at its minimum then."
     return "Nothing says when: no maker's interval is entered, and too few checks to tell the wear."
 

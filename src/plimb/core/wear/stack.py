@@ -207,17 +207,3 @@ def other_pieces(checks: Iterable[Check], valve: str) -> tuple[date | None, ...]
 
 ANOTHER_NM = 10_000
 """So much may a piece differ beyond what both readings are good to (judgement)."""
-
-
-def last_piece(checks: Iterable[Check], valve: str) -> tuple[Piece, Check] | None:
-    """Return the piece that is in by the record, and the check that says so; None if unknown."""
-    known: tuple[Piece, Check] | None = None
-    for check in checks:
-        seen = check.valves.get(valve)
-        if seen is None:
-            continue
-        if seen.piece is not None:
-            known = (seen.piece, check)
-        if seen.changed:
-            known = None if seen.new is None else (seen.new, check)
-    return known

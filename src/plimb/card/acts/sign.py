@@ -1,0 +1,276 @@
+"""What ends a card: the sheet, the signature, and what is added after it."""
+
+from datetime import date, datetime
+from typing import Annotated
+
+from pydantic import Field
+from sqlalchemy.orm import Session
+
+from plimb.card.acting import OnCard, Written, act
+from plimb.card.acts.remembering import keep_up
+from plimb.card.billing import bill_for
+from plimb.card.build import card_view, engine_of, machine_now, status_of
+from plimb.card.custody import settle_pieces
+from plimb.card.document import fingerprint_of
+from plimb.card.said import Long
+from plimb.card.search import keep_words
+from plimb.card.view import CardView
+from plimb.card.years import keep_outcome, keep_outlook
+from plimb.core.engine.cycle import CycleStop
+from plimb.core.engine.run import Distance, distance_in, hours_in
+from plimb.core.engine.turning import Method
+from plimb.core.errors import BadValue, KeyReused, NotReady, required
+from plimb.core.job.kinds import kind_of_job
+from plimb.core.job.sheet import (
+    Fact,
+    Sheet,
+    SheetRound,
+    explained_lines,
+    round_rows,
+    sheet_rows,
+    sheet_specs,
+    torque_line,
+)
+from plimb.core.job.stages import STAGE_NAMES, Stage
+from plimb.core.job.summary import ShopThings
+from plimb.core.lengths import show, show_mm
+from plimb.files.blank_pdf import blank_pdf
+from plimb.record.cards import get_card
+from plimb.record.database import Database
+from plimb.record.records import shop_things
+from plimb.record.seals import add_seal, seal_of
+from plimb.record.tables.card import AmendmentRow, CardRow
+from plimb.shop.settings import settings_of
+
+
+@act("sign", remarks=Long, next_on=Annotated[date | None, Field(strict=False)])
+def sign_card(
+    on: OnCard, *, signed_by: str, remarks: str, next_distance: Distance = None,
+    next_hours: str | None = None, next_on: date | None = None,
+) -> None:  # fmt: skip
+    """Sign the card; from then on nothing on it changes.
+
+    The next check is due by distance in the card's own unit, by hours, by a date, or by none.
+
+    Raises:
+        BadValue: No name, or a next check that cannot be.
+        NotReady: A valve is left without a reading in spec and no remark says why.
+    """
+    card = on.card
+    name = required(signed_by, "signed_by", "Write the name of who signs.")
+    measure = machine_now(on.session, card).measure_of(card.distance_km, card.distance_mi)
+    due = distance_in(next_distance, measure)
+    hours = hours_in(next_hours)
+    if next_on is not None and next_on <= on.now.date():
+        raise BadValue("The next check lies in the future; write a later day.", field="next_on")
+    left = status_of(card).not_in_spec
+    if left and not remarks.strip():
+        raise NotReady(
+            f"{', '.join(left)} {'is' if len(left) == 1 else 'are'} not shown to be in spec. "
+            "Measure again, or write in the remarks why it is signed all the same.",
+            field="remarks",
+        )
+    settle_pieces(on.session, card, on.now)
+    keep_up(on)
+    card.signed_by, card.signed_at = name, on.now
+    card.as_signed = shop_things(card)
+    card.remarks = remarks.strip() or None
+    card.next_check_km, card.next_check_mi = due["distance_km"], due["distance_mi"]
+    card.next_check_hours, card.next_check_on = hours, next_on
+    on.session.flush()
+    on.session.expire_all()
+    keep_outcome(card)
+    keep_outlook(on.session, card.revision.engine_id)
+    fingerprint = fingerprint_of(on.session, card, amendments=0)
+    assert fingerprint is not None  # it is signed
+    add_seal(on.session, card, fingerprint, on.now)
+
+
+def amend(
+    database: Database, *, card_id: int, key: str, written_by: str, text: str, now: datetime
+) -> Written:
+    """Write a dated line on a signed card; sent twice with one key it is written once.
+
+    Raises:
+        NotReady: The card is not signed; correct it instead.
+        BadValue: No name or no text.
+        NotFound: There is no such card.
+    """
+    written_by = required(written_by, "written_by", "Write the name of who amends.")
+    text = required(text, "text", "Write what is to be known.")
+    with database.writing("amended", now) as session:
+        card = get_card(session, card_id)
+        if card.signed_at is None:
+            raise NotReady("This card is not signed yet; correct it instead.", field="card")
+        before = next((one for one in card.amendments if one.key == key), None)
+        if before is not None and (before.written_by, before.text) != (written_by, text):
+            raise KeyReused
+        if before is None:
+            line = AmendmentRow(key=key, written_by=written_by, text=text, written_at=now)
+            card.amendments.append(line)
+            session.flush()
+            keep_words(session, card)
+        return Written(id=card.id, version=card.version)
+
+
+def read_sheet(session: Session, card_id: int) -> Sheet:
+    """Return the sheet of the card of that number; NotFound where there is none."""
+    card = get_card(session, card_id)
+    view = card_view(session, card)
+    kept = card.as_signed or shop_things(card)
+    return Sheet(
+        shop=settings_of(session).name,
+        label=kept.label,
+        engine=view.engine.name,
+        card=view.id,
+        opened_at=view.opened_at,
+        unit=view.unit,
+        shim_unit=view.shim_unit,
+        facts=_facts(view, kept),
+        specs=sheet_specs(view.engine),
+        drawing=view.drawing,
+        rows=sheet_rows(view.rounds),
+        rounds=tuple(
+            SheetRound(number=one.number, reason=one.reason, rows=round_rows(one))
+            for one in view.rounds[1:]
+        ),
+        lines=_below(session, card, view),
+        remarks=view.remarks or "",
+        next_check=view.next_check.words(),
+        signed_by=view.signed_by,
+        signed_at=view.signed_at,
+        amendments=tuple(
+            f"{one.written_at:%Y-%m-%d %H:%M} UTC, {one.written_by}: {one.text}"
+            for one in view.amendments
+        ),
+        fingerprint=fingerprint_of(session, card),
+        key=seal.public if (seal := seal_of(session, card)) else None,
+    )
+
+
+def _below(session: Session, card: CardRow, view: CardView) -> tuple[Fact, ...]:
+    """Return what stands below the valves: what was looked at, used, corrected and done."""
+    lists = (*view.safety, *view.reach, *view.closing)
+    done = tuple(line.item.does for line in lists if line.done)
+    left = tuple(line.item.does for line in (*view.safety, *view.closing) if not line.done)
+    bill = bill_for(session, card, view.rounds)
+    used = [f"{one.count} × {one.what}{f' ({one.number})' if one.number else ''}"
+            for one in bill.lines]  # fmt: skip
+    lines = (
+        ("Symptoms", view.symptoms),
+        ("Proof", " ".join(explained_lines(view.explained))),
+        ("Looked at besides", "; ".join(view.checks.lines())),
+        *((f"Note at {STAGE_NAMES[stage]}", view.notes.get(stage, "")) for stage in Stage),
+        ("Corrected once apart", "; ".join(_corrections(card))),
+        ("Used", ", ".join(used)),
+        ("Comes to", bill.words()),
+        ("Torques", "; ".join(filter(None, (torque_line(one) for one in view.bolts)))),
+        ("Cautions acknowledged", ", ".join(done)),
+        ("Not acknowledged", ", ".join(left) if done else ""),
+        ("Not done", "; ".join(view.not_done)),
+    )
+    return tuple(Fact(name=name, says=says) for name, says in lines if says)
+
+
+def _corrections(card: CardRow) -> list[str]:
+    """Return what was found and corrected once pieces were out, and why."""
+    names = engine_of(card).names
+    said = []
+    for one in card.rounds:
+        lines = {line.id: line for line in one.gaps}
+        for line in one.gaps:
+            if line.reason:
+                before = lines[line.supersedes_id].typed if line.supersedes_id in lines else ""
+                valve = names.get(line.valve, line.valve)
+                said.append(
+                    f"{valve} found {before or 'nothing'}, corrected to "
+                    f"{line.typed or 'nothing'}: {line.reason}"
+                )
+    return said
+
+
+def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
+    run = [
+        f"{view.distance} {view.measure.words}" if view.distance is not None else "",
+        f"{view.hours:f} h" if view.hours is not None else "",
+    ]
+    cold = view.conditions
+    state = [
+        f"rested {cold.rested_hours:f} h" if cold.rested_hours is not None else "",
+        f"{cold.temperature_c:f} °C" if cold.temperature_c is not None else "",
+        f"warm: {cold.reason}" if cold.warm else "",
+    ]
+    zero = "" if view.zero_nm is None else f", zero {show_mm(view.zero_nm)}"
+    tool = kept.instrument.name if kept.instrument else "not noted"
+    machine = view.machine
+    whose = ", ".join(filter(None, (machine.owner, machine.plate)))
+    facts = (
+        ("Job", _job(view)),
+        *((("Machine", whose),) if whose else ()),
+        ("Why", view.reason),
+        ("At", ", ".join(filter(None, run)) or "not noted"),
+        *((("Came in", view.origin),) if view.origin else ()),
+        ("Opened", f"{view.opened_at:%Y-%m-%d}, {view.opened_by}"),
+        ("Spec from", view.source or "not noted"),
+        ("State", ", ".join(filter(None, state)) or "not noted"),
+        ("Turned", TURNED[view.turning.method]),
+        ("Blades", kept.blade_set.name if kept.blade_set else "not noted"),
+        ("Measured with", f"{tool}{zero}"),
+        ("Rounds", str(len(view.rounds))),
+    )
+    return tuple(Fact(name=name, says=says) for name, says in facts)
+
+
+TURNED = {
+    Method.MARKS: "by the marks",
+    Method.LOBE: "by the lobe",
+    Method.BENCH: "each camshaft by its gear",
+}
+
+
+def _job(view: CardView) -> str:
+    """Return the kind of job in words; of one valve which, and by how much."""
+    label = kind_of_job(view.kind).label
+    if view.only_valve is None or view.change_nm is None:
+        return label
+    way = "wider" if view.change_nm > 0 else "narrower"
+    return f"{label}: {view.only_valve} by {show(abs(view.change_nm), view.unit)} {way}"
+
+
+def blank_sheet(session: Session, card_id: int) -> bytes:
+    """Return an empty data sheet of a card's engine and job to print, before anything is opened.
+
+    Raises:
+        NotFound: There is no such card.
+    """
+    view = card_view(session, get_card(session, card_id))
+    return blank_pdf(
+        label=view.label,
+        engine=view.engine.name,
+        shop=settings_of(session).name,
+        job=_job(view),
+        unit=view.unit,
+        drawing=view.drawing,
+        valves=view.status.order if view.only_valve is None else (view.only_valve,),
+        specs=sheet_specs(view.engine),
+        spec_of={
+            one.id: one.check.words(view.unit) if one.check else ""
+            for one in view.engine.clearances
+        },
+        stops=tuple(_stop_words(stop) for stop in view.turning.stops),
+        tools=(*view.tools, *view.machine.tools),
+    )
+
+
+def _stop_words(stop: CycleStop) -> str:
+    """Return where to turn to and what is measured there, as it is read from paper."""
+    if stop.camshaft:
+        where = f"camshaft {stop.camshaft}, these lobes away"
+    elif stop.own:
+        where = f"mark {stop.mark}"
+    elif stop.mark:
+        where = f"cylinder {stop.mark.removeprefix('T')} at top dead centre"
+    else:
+        where = "no mark, these lobes away"
+    cue = f" ({stop.cue})" if stop.cue else ""
+    return f"{where}{cue}: {', '.join(stop.valves)}"

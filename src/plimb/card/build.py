@@ -1,0 +1,383 @@
+"""A card read off the record: what it is worth now, for the screen and the sheet."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import replace
+from datetime import datetime
+from decimal import Decimal
+from fractions import Fraction
+from typing import Literal
+
+from sqlalchemy.orm import Session, object_session
+
+from plimb.card.last_act import last_act
+from plimb.card.view import Amendment, CardView, NumberedSet, TickLine, ValveView
+from plimb.core.engine.changes import changes
+from plimb.core.engine.checklist import ChecklistItem
+from plimb.core.engine.conditions import Conditions
+from plimb.core.engine.cycle import cycle_of
+from plimb.core.engine.engine import Engine
+from plimb.core.engine.layout import draw_head
+from plimb.core.engine.machine import Machine
+from plimb.core.engine.turning import Method, TurnPlan, order_by_plan
+from plimb.core.job.bolts import tightening_of
+from plimb.core.job.checks import SideChecks
+from plimb.core.job.evidence import card_questions
+from plimb.core.job.fitting import FitStep, closing_list, fit_steps
+from plimb.core.job.kinds import kind_of_job
+from plimb.core.job.proof import explain
+from plimb.core.job.reach import reach_list
+from plimb.core.job.ready import safety_list
+from plimb.core.job.residuals import proved_from
+from plimb.core.job.sheet import Round
+from plimb.core.job.slips import Before, Question, Slip, questions
+from plimb.core.job.status import JobContext, JobStatus, job_status, pieces_out
+from plimb.core.job.summary import NextCheck
+from plimb.core.job.tools import tool_list
+from plimb.core.job.valve import ValveRecord, ValveStatus
+from plimb.core.lengths import Unit
+from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
+from plimb.core.measure.uncertainty import doubt_of_hand
+from plimb.core.shim.sum import SizePolicy
+from plimb.core.shim.worksheet import worksheet_of
+from plimb.core.words import Units
+from plimb.files.engine_file import parsed_engine, turning_of
+from plimb.record.cards import card_before, get_card, signed_at
+from plimb.record.engines import newest_revision
+from plimb.record.readings import gaps_of, repeated, written
+from plimb.record.records import shop_things
+from plimb.record.rows import value_of
+from plimb.record.seals import known_key
+from plimb.record.shims import shims_in
+from plimb.record.shop import core_set
+from plimb.record.tables.card import CardRow, RoundRow
+from plimb.record.tables.engine import EngineRevisionRow
+from plimb.shop.settings import settings_of
+
+
+def engine_of(card: CardRow) -> Engine:
+    """Return the engine that a card was opened with."""
+    return parsed_engine(card.revision.document)[1]
+
+
+def conditions_of(card: CardRow) -> Conditions:
+    """Return how cold the engine was, as noted on the card."""
+    return Conditions(
+        rested_hours=None if card.rested_hours is None else Decimal(card.rested_hours),
+        temperature_c=None if card.temperature_c is None else Decimal(card.temperature_c),
+        reason=card.warm_reason,
+    )
+
+
+def units_of(card: CardRow) -> Units:
+    """Return the units that a card is written in."""
+    return parsed_engine(card.revision.document)[0].units
+
+
+def turning_for(card: CardRow) -> TurnPlan:
+    """Return where the engine of a card is turned to."""
+    return turning_of(card.revision.document, method_of(card))
+
+
+def _reached(card: CardRow, engine: Engine) -> TurnPlan:
+    """Return where it is turned to: of one valve that it is about just the place of that one."""
+    plan, only = turning_for(card), engine.names.get(card.only_valve or "")
+    if only is None:
+        return plan
+    stops = (replace(stop, valves=(only,)) for stop in plan.stops if only in stop.valves)
+    return replace(plan, stops=tuple(stops), turning=Fraction(0))
+
+
+def method_of(card: CardRow) -> Method:
+    """Return how the engine of a card is turned; a head on the bench has no crank."""
+    return Method.BENCH if kind_of_job(card.kind).on_bench else card.method
+
+
+def machine_now(session: Session, card: CardRow) -> Machine:
+    """Return what is remembered of a card's machine: by now, or as it was when it was signed."""
+    return parsed_engine(_revision_now(session, card).document)[0].machine
+
+
+def _revision_now(session: Session, card: CardRow) -> EngineRevisionRow:
+    """Return the engine as it is by now; a signed card keeps the one it was signed with."""
+    if card.signed_at:
+        return card.revision
+    return newest_revision(session, card.revision.engine_id)
+
+
+def is_apart(card: CardRow) -> bool:
+    """Return whether pieces are out in the first round, so that gaps can be felt no more."""
+    return _apart(card, written(card.rounds[-1], engine_of(card), card.trust).values())
+
+
+def _apart(card: CardRow, records: Iterable[ValveRecord]) -> bool:
+    return len(card.rounds) > 1 or pieces_out(records, kind_of_job(card.kind))
+
+
+def size_policy_of(card: CardRow) -> SizePolicy:
+    """Return how a card leans, how sure is sure enough in its shop, what its hand is worth."""
+    session = object_session(card)
+    assert session is not None  # a card is read in one
+    shop = settings_of(session)
+    doubt = doubt_of_hand(shop.hand_nm)
+    return SizePolicy(aim=card.aim, rounding=card.rounding, sure=shop.sure / 100, doubt=doubt)
+
+
+def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
+    """Return what every valve of a card says and what is still to do, in one of its rounds."""
+    engine, kind = engine_of(card), kind_of_job(card.kind)
+    safety = tuple(item.id for item in safety_list(engine, method_of(card), kind))
+    unseen = tuple(item for item in safety if item not in card.seen_to)
+    cover = () if kind.opens else closing_list(engine, (), 0, kind=kind, changed=False)
+    closing = tuple(item.id for item in cover)
+    return job_status(
+        engine,
+        written(round_ or card.rounds[-1], engine, card.trust),
+        size_policy_of(card),
+        card.act,
+        order_by_plan(engine, turning_for(card)),
+        JobContext(
+            safety=safety,
+            unseen=unseen,
+            noted=conditions_of(card).noted or len(unseen) < len(safety),
+            closing=closing,
+            unclosed=tuple(item for item in closing if item not in card.seen_to),
+            kind=kind,
+            only=engine.names.get(card.only_valve or ""),
+            change_nm=card.change_nm or 0,
+            opened_too=engine.named(card.opened_too),
+            units=units_of(card),
+        ),
+    )
+
+
+def rounds_of(card: CardRow) -> tuple[Round, ...]:
+    """Return every round of a card as it was left."""
+    rounds = []
+    for row in card.rounds:
+        status = status_of(card, row)
+        rounds.append(value_of(Round, row, status=status, proved=proved_from(status)))
+    return tuple(rounds)
+
+
+def card_view(session: Session, card: CardRow) -> CardView:
+    """Return the card as it now stands."""
+    file, engine = parsed_engine(card.revision.document)
+    events = file.timing
+    blades = core_set(card.blade_set) if card.blade_set else None
+    shop = settings_of(session)
+    rounds = rounds_of(card)
+    status, proved = rounds[-1].status, rounds[-1].proved
+    touched = status.touched
+    names, kind = engine.names, kind_of_job(card.kind)
+    newest, earlier = _revision_now(session, card), card_before(session, card)
+    return value_of(
+        CardView,
+        card,
+        label=(card.as_signed or shop_things(card)).label,
+        engine=engine,
+        engine_id=card.revision.engine_id,
+        unit=file.unit,
+        shim_unit=file.of_shims,
+        engine_changes=_corrected(card, engine, newest),
+        source=file.spec_source,
+        conditions=conditions_of(card),
+        turning=cycle_of(engine, events, method_of(card), _reached(card, engine)),
+        safety=_lines(card, safety_list(engine, method_of(card), kind)),
+        only_valve=names.get(card.only_valve or ""),
+        machine=parsed_engine(newest.document)[0].machine,
+        next_check=value_of(NextCheck, card),
+        tools=tool_list(engine, kind, method_of(card)),
+        checks=card.checks or SideChecks(),
+        checks_before=get_card(session, earlier, whole=False).checks if earlier else None,
+        apart=_apart(card, (state.record for state in status.valves.values())),
+        tray=card.trays[-1].document if card.trays else (),
+        blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
+        forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),
+        instrument=card.instrument.name if card.instrument else None,
+        reach=_lines(card, reach_list(engine, status.opened, len(card.rounds))),
+        rounds=rounds,
+        fit=_fit(card, engine, touched),
+        closing=_lines(
+            card,
+            closing_list(
+                engine,
+                engine.shafts_over(touched),
+                shop.hand_turns,
+                len(card.rounds),
+                kind=kind,
+                changed=bool(touched),
+            ),
+        ),
+        hand_turns_wanted=shop.hand_turns,
+        bolts=tuple(tightening_of(one, shop.wrench) for one in card.tightening),
+        explained=explain(proved) if proved else None,
+        origin=_origin_words(session, card),
+        amendments=tuple(value_of(Amendment, one) for one in card.amendments),
+        drawing=draw_head(engine),
+        status=status,
+        valves=_valves(session, card, rounds[-1], blades, earlier),
+        last_act=last_act(session, card, card.version),
+    )
+
+
+def _origin_words(session: Session, card: CardRow) -> str:
+    """Return where a card from a file comes from, empty where it was opened here."""
+    if card.origin is None:
+        return ""
+    known = known_key(session, card.origin.public) if card.origin.public else None
+    called = None if known is None else "this shop" if known.own else f"“{known.name}”"
+    return card.origin.words(called)
+
+
+def _corrected(card: CardRow, engine: Engine, newest: EngineRevisionRow) -> tuple[str, ...]:
+    """Return what the engine says otherwise since an open card was opened with it."""
+    if newest.id == card.revision.id:
+        return ()
+    file, corrected = parsed_engine(newest.document)
+    return changes(engine, corrected, file.units)
+
+
+def _fit(card: CardRow, engine: Engine, touched: Mapping[str, ValveStatus]) -> tuple[FitStep, ...]:
+    stops = {
+        valve: number
+        for number, stop in enumerate(_reached(card, engine).stops)
+        for valve in stop.valves
+    }
+    return fit_steps(
+        engine,
+        {v: s.record.choice for v, s in touched.items() if s.record.choice},
+        {v: s.record.piece.thickness_nm for v, s in touched.items() if s.record.piece},
+        stops,
+        frozenset(valve for valve, state in touched.items() if state.overtaken),
+    )
+
+
+def _lines(card: CardRow, items: tuple[ChecklistItem, ...]) -> tuple[TickLine, ...]:
+    return tuple(TickLine(item=item, done=item.id in card.seen_to) for item in items)
+
+
+def _valves(
+    session: Session, card: CardRow, last: Round, blades: BladeSet | None, earlier: int | None
+) -> tuple[ValveView, ...]:
+    engine = engine_of(card)
+    stops = _reached(card, engine).stops
+    chains = repeated(card.rounds[-1], engine, "found")
+    asked = _questions(session, card, engine, last.status, blades, earlier)
+    proved = _questions(session, card, engine, last.status, blades, earlier, "proof")
+    beyond = explain(last.proved).beyond if last.proved else ()
+    doubts = {
+        one.valve: None if one.residual_nm is None else one.valve not in beyond
+        for one in last.proved
+    }
+    left = _left_before(session, earlier) if earlier is not None else {}
+    pieces = {} if card.signed_at else {
+        row.valve: row.measured_nm or row.marked_nm
+        for row in shims_in(session, card.revision.engine_id)
+    }  # fmt: skip
+    views = []
+    for valve in last.status.order:
+        status = last.status.valves[valve]
+        found, check = status.record.found, status.clearance.check
+        tried = known_from(found.gap) if found else Tried()
+        before = left.get(status.clearance.key)
+        views.append(
+            ValveView(
+                status=status,
+                worked=worksheet_of(status.worked, last.status.around.units)
+                if status.worked
+                else None,
+                questions=asked.get(valve, ()),
+                proof_questions=proved.get(valve, ()),
+                repeats=tuple(one.gap for one in chains.get(valve, ())),
+                next_blade=next_blade(tried, check, blades) if blades and check else None,
+                stop=next((n for n, stop in enumerate(stops) if valve in stop.valves), 0),
+                within_doubt=doubts.get(valve),
+                last=before.gap if before else None,
+                kept_nm=None if status.record.piece else pieces.get(status.clearance.key),
+                opened_too=valve in last.status.around.opened_too,
+            )
+        )
+    return tuple(views)
+
+
+def _questions(
+    session: Session,
+    card: CardRow,
+    engine: Engine,
+    seen: JobStatus,
+    blades: BladeSet | None,
+    earlier: int | None,
+    purpose: Literal["found", "proof"] = "found",
+) -> dict[str, tuple[Question, ...]]:
+    """Return what is worth asking about each reading of one purpose and was not answered yet.
+
+    A proof, and what a later round finds, is not held against the check before.
+    """
+    if card.signed_at:
+        return {}
+    written_down = {
+        valve: state.record.found if purpose == "found" else state.record.proof
+        for valve, state in seen.valves.items()
+    }
+    readings = {valve: one for valve, one in written_down.items() if one is not None}
+    if not readings:
+        return {}
+    lines = gaps_of(card.rounds[-1], engine, purpose)
+    kept = {valve: frozenset(line.kept) for valve, line in lines.items()}
+    first = purpose == "found" and len(card.rounds) == 1
+    left = _left_before(session, earlier) if earlier is not None and first else {}
+    names = engine.names
+    before = {names[key]: gap for key, gap in left.items() if key in names}
+    thin = [blade.thickness_nm for blade in blades.usable] if blades else []
+    # that the engine is warm is asked once a card, not once a valve
+    warm = conditions_of(card).warm and first
+    ask_warm = warm and not any(Slip.WARM in slips for slips in kept.values())
+    units = [line.unit for line in lines.values()]
+    of_card = card_questions(
+        engine,
+        readings,
+        unit=max(set(units), key=units.count) if units else Unit.MM,
+        before=before,
+        thin_blades_nm=thin,
+    )
+    # what the whole card says is answered for all of it at once
+    answered = frozenset[str]().union(*kept.values())
+    of_card = {
+        valve: tuple(one for one in asked_ if one.slip not in answered or one.slip is Slip.STUCK)
+        for valve, asked_ in of_card.items()
+    }
+    asked = {}
+    for valve in readings:
+        found = questions(
+            engine,
+            valve,
+            readings,
+            unit=lines[valve].unit,
+            before=before,
+            warm=ask_warm,
+        )
+        found += of_card.get(valve, ())
+        asked[valve] = tuple(one for one in found if one.slip not in kept[valve])
+    return asked
+
+
+_LEFT: dict[tuple[str, int, datetime | None], dict[str, Before]] = {}
+"""What signed cards left, by record, card and signature: a signed card never changes."""
+
+
+def _left_before(session: Session, card_id: int) -> dict[str, Before]:
+    """Return the gaps that the check before left, by the clearances' keys."""
+    key = (str(session.connection().engine.url), card_id, signed_at(session, card_id))
+    if key not in _LEFT:
+        status = status_of(get_card(session, card_id))
+        _LEFT[key] = {
+            state.clearance.key: Before(gap=state.as_left.gap)
+            for state in status.valves.values()
+            if state.as_left and not state.as_left.gap.none_found
+        }
+    return _LEFT[key]
+
+
+def read_card(session: Session, card_id: int) -> CardView:
+    """Return the card of that number; NotFound where there is none."""
+    return card_view(session, get_card(session, card_id))

@@ -1,0 +1,127 @@
+"""The last act taken back: what stood stands again, and what was written stays on record."""
+
+import json
+import re
+from inspect import signature
+
+import pytest
+
+from plimb.books.history import read_history
+from plimb.card.acts.feel import keep_odd_reading, write_down_gap
+from plimb.card.acts.next_round import next_round
+from plimb.card.acts.remembering import note_tools
+from plimb.card.acts.undo import take_back
+from plimb.card.doing import DOING
+from plimb.card.registry import ACTS
+from plimb.card.transfer import export_card, import_card
+from plimb.core.engine.engine import Side
+from plimb.core.errors import NotReady
+from plimb.core.lengths import Unit
+from plimb.record.database import Database
+from plimb.record.journal import journal_faults
+
+from ..conftest import NOON
+from ..guest import Job
+
+
+def test_every_act_is_done_and_has_words():
+    assert set(DOING) == set(ACTS)
+    said = {"valve": "IN L", "purpose": "proof", "name": "Cam caps", "stage": "feel", "item": "x"}
+    for row in ACTS.values():
+        taken = signature(DOING[row.kind].do).parameters
+        filled = {name for one in (*row.touches, row.undone or "")
+                  for name in re.findall(r"{(\w+)}", one)}  # fmt: skip
+        assert filled <= set(taken), row.kind
+        assert row.done
+        assert "…" not in row.to_undo(said)
+    assert ACTS["gap"].to_undo(said) == "the proof of IN L"
+    assert ACTS["tighten"].to_undo(said) == "the turns at Cam caps"
+    assert ACTS["gap"].to_undo({}) == "the … of a valve"
+
+
+def specified(engine):
+    engine["spec"] = {"intake": {"min": 0.13, "max": 0.19}, "exhaust": {"min": 0.22, "max": 0.28}}
+
+
+@pytest.fixture
+def job(database):
+    return Job(database, change=specified)
+
+
+def undo(job):
+    """Take the last act back; return what it was called."""
+    last = job.view.last_act
+    job.act(take_back, which=last.version)
+    return last.what
+
+
+def found(job, valve="IN L"):
+    record = job.view.status.valves[valve].record.found
+    return record and record.typed
+
+
+def test_readings_go_back_one_by_one_and_stay_on_record(job, database):
+    for text in ("15", "16", ""):
+        job.gap("IN L", text)
+    assert [(undo(job), found(job)) for _time in range(3)] == [
+        ("the gap of IN L", "16"), ("the gap of IN L", "15"), ("the gap of IN L", None)
+    ]  # fmt: skip
+    assert job.view.last_act is None
+    job.gap("IN L", "17")
+    assert (found(job), undo(job), found(job)) == ("17", "the gap of IN L", None)
+    said = read_history(database, "card", job.card.id, None).happened
+    assert sum(one.what == "taken back" for one in said) == 4
+    with database.engine.connect() as connection:
+        assert journal_faults(connection) == []
+
+
+def test_both_readings_of_one_gap_stand_again(job):
+    job.gap("IN L", "15")
+    job.act(write_down_gap, valve="IN L", purpose="found", text="16", unit=Unit.MM, repeats=True)
+    both = job.view.valves[job.view.status.order.index("IN L")].repeats
+    job.gap("IN L", "30")
+    undo(job)
+    assert job.view.valves[job.view.status.order.index("IN L")].repeats == both
+    job.act(keep_odd_reading, valve="IN L", purpose="found", slips=["warm"])
+    job.gap("IN L", "31")
+    asked = [undo(job), undo(job)]
+    assert asked == ["the gap of IN L", "the answer for IN L"]
+    assert job.view.valves[job.view.status.order.index("IN L")].repeats == both
+
+
+def test_what_went_to_the_engine_comes_off_it_again(job):
+    before = job.document
+    job.spec(Side.INTAKE, "0.10-0.20")
+    job.act(note_tools, tools=["A bent key"])
+    assert [undo(job), undo(job)] == ["the tools", "the spec"]
+    assert json.loads(job.document) == json.loads(before)
+    job.spec(Side.INTAKE, "0.10-0.20")
+    job.revise(lambda engine: engine.update(name="Corrected"), revision=6)
+    with pytest.raises(NotReady, match="corrected since; put it right there"):
+        undo(job)
+
+
+def test_only_the_last_act_goes_back_and_a_round_is_where_it_ends(job):
+    job.gap("IN L", "15")
+    first = job.view.last_act.version
+    job.gap("IN R", "15")
+    with pytest.raises(NotReady, match="Look again"):
+        job.act(take_back, which=first)
+    job.act(write_down_gap, valve="IN L", purpose="proof", text="15", unit=Unit.MM)
+    job.act(next_round, reason="Once more")
+    assert job.view.last_act is None
+    with pytest.raises(NotReady):
+        job.act(take_back, which=job.view.version)
+
+
+def test_what_was_done_elsewhere_is_not_taken_back_here(job, database, tmp_path):
+    job.gap("IN L", "15")
+    with database.reading() as session:
+        text = export_card(session, job.card.id)
+    other = Database(tmp_path / "other.sqlite3")
+    job.database, job.card = other, type(job.card)(id=import_card(other, text, now=NOON), version=2)
+    assert job.view.last_act is None
+    job.gap("IN R", "16")
+    assert undo(job) == "the gap of IN R"
+    assert job.view.last_act is None
+    other.close()
