@@ -30,6 +30,7 @@ test: .venv/.dev $(APP) $(API)/answers/.done chromium ## Set up what the tests n
 	@echo "plimb: testing the front end's parts"
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent test
 	@echo "plimb: testing core, record, API, command line and the interface in a browser"
+	@$(BIN)/python -m compileall -q src # where no bytecode is written each server would compile it
 	@$(BIN)/python -m pytest
 
 .PHONY: quick
@@ -37,8 +38,8 @@ quick: .venv/.dev ## The sums, and what is done to a card: in under a minute
 	@$(BIN)/python -m pytest tests/core tests/card -m "not slow"
 
 .PHONY: test-long
-test-long: .venv/.dev $(APP) ## The same with every simulation whole: 2,000 engines by brute force, 500 proofs a cause
-	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --ignore tests/browser --timeout 7200
+test-long: .venv/.dev $(APP) $(API)/answers/.done chromium ## All of it, and every simulation whole: 2,000 engines by brute force, 500 proofs a cause
+	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --timeout 7200
 
 .PHONY: check
 check: .venv/.dev frontend/node_modules/.done $(API)/kinds.json $(API)/schema.d.ts $(API)/answers/.done ## Lint, types, layers, generated files

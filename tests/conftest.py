@@ -19,6 +19,14 @@ NOON = datetime(2026, 11, 24, 12, 0)
 
 LONG = bool(os.environ.get("PLIMB_LONG"))
 
+
+def pytest_collection_modifyitems(config, items):
+    """Leave what is marked long to `make test-long`."""
+    left = [] if LONG else [one for one in items if one.get_closest_marker("long")]
+    config.hook.pytest_deselected(items=left)
+    items[:] = [one for one in items if one not in set(left)]
+
+
 settings.register_profile(
     "plimb",
     deadline=None,

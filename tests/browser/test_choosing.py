@@ -82,7 +82,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
 def test_the_plan_is_looked_at_changed_taken_and_ordered(open_page, no_barriers):
     page = open_page("/cards/3/choose")
     strip = page.get_by_role("region", name="The plan")
-    expect(strip).to_contain_text("nothing does better")
+    expect(strip).to_contain_text("fewest out of range, then least cost and risk")
     no_barriers(page, "choose with a plan")
     expect(plate(page, "1 EX R")).to_contain_text("from 2 IN R")
     plate(page, "1 EX R").click()

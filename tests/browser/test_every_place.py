@@ -38,6 +38,7 @@ def links(page):
     return {one.split("#")[0].split("?")[0] for one in found}
 
 
+@pytest.mark.long
 def test_whatever_is_linked_from_the_bench_on_opens(open_page):
     page = open_page("/")
     seen, waits, files = {"/"}, deque(["/"]), set()

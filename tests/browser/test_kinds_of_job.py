@@ -14,6 +14,7 @@ def application(database):
     return create_app(database)
 
 
+@pytest.mark.long
 def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page, no_barriers):
     hand = Hand(open_page, "Guest V")
     page = hand.page
@@ -58,6 +59,7 @@ def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page, no_barriers):
     hand.sign("1 IN L waits for its shim")
 
 
+@pytest.mark.long
 def test_a_flat_four_on_the_bench_after_head_work(open_page, no_barriers):
     hand = Hand(open_page, "Guest boxer")
     page = hand.page
@@ -179,6 +181,7 @@ def test_a_shim_on_top_single_in_miles(open_page):
     expect(miles).to_have_attribute("data-state", "on")
 
 
+@pytest.mark.long
 def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
     open_page, no_barriers
 ):

@@ -52,6 +52,7 @@ def test_a_16_valve_engine_takes_few_keys_a_valve(open_page, client, intake, exh
     assert page.evaluate("window.keys") <= 16 * most
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("bracket", [False, True], ids=["one blade", "goes and refuses"])
 def test_a_16_valve_engine_takes_at_most_three_taps_a_valve(open_page, client, bracket):
     page = open_page(f"/cards/{fresh_card(client)}/feel", phone=True)
@@ -340,6 +341,7 @@ def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_pa
     assert client.get(f"/api/cards/{number}").json["version"] == 4
 
 
+@pytest.mark.long
 def test_a_reading_survives_a_killed_server_and_a_reload(chromium, own_server):
     context = chromium.new_context(base_url=own_server.address)
     page = context.new_page()

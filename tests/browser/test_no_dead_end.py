@@ -13,7 +13,7 @@ from plimb.web.server.application import create_app
 
 from ..guest import Job
 
-STEPS = 200 if os.environ.get("PLIMB_LONG") else 50
+STEPS = 200 if os.environ.get("PLIMB_LONG") else 20
 NEVER = re.compile(
     r"sign|put (it )?away|print|pdf|bench|check a|file|another engine", re.IGNORECASE
 )

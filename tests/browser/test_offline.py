@@ -43,6 +43,7 @@ def found(page):
     return {one["valve"]: one["found"] and one["found"]["typed"] for one in card["valves"]}
 
 
+@pytest.mark.long
 def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(own_browser, own_server):
     """Readings written in either come through once the server is there again."""
     first = opened(own_browser)
@@ -97,6 +98,7 @@ def test_a_tick_a_note_and_how_cold_it_is_wait_too_over_a_closed_page(own_browse
     assert second.get_by_role("checkbox").first.is_checked() is not was
 
 
+@pytest.mark.long
 def test_a_card_that_was_never_seen_here_comes_by_itself_once_the_server_answers(
     own_browser, own_server
 ):
@@ -112,6 +114,7 @@ def test_a_card_that_was_never_seen_here_comes_by_itself_once_the_server_answers
     expect(page.get_by_text("The server does not answer.", exact=True)).to_have_count(0)
 
 
+@pytest.mark.long
 def test_what_two_tablets_wrote_meanwhile_is_shown_and_both_are_kept(
     own_browser, own_server, chromium
 ):

@@ -30,6 +30,7 @@ def sign_in(page, name, code):
     page.keyboard.press("Enter")
 
 
+@pytest.mark.long
 def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
     page = open_page("/shop")
     expect(page.get_by_text("Nobody is set up")).to_be_visible()

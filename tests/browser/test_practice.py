@@ -70,6 +70,7 @@ def ended(page):
     expect(page.get_by_role("heading", name="The truth:")).to_be_visible()
 
 
+@pytest.mark.long
 def test_three_lessons_by_keyboard_alone_through_to_the_truth(open_page, no_barriers):
     page = open_page("/practice/")
     expect(page.get_by_text("Nothing here is the shop's record.")).to_be_visible()
@@ -145,6 +146,7 @@ def test_a_lesson_by_touch_on_a_phone_and_the_shops_record_stays_empty(open_page
     assert (shop["cards"], shop["engines"]) == ([], [])
 
 
+@pytest.mark.long
 def test_the_demo_school_is_looked_at_apart_and_help_opens_the_page_of_the_stage(
     open_page, no_barriers
 ):

@@ -21,6 +21,7 @@ def application(database):
     return create_app(database)
 
 
+@pytest.mark.long
 def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
     open_page, no_barriers
 ):

@@ -30,7 +30,11 @@ def job_with(database, spec=True, **engine):
 
 @pytest.mark.parametrize(
     ("inch", "figure", "room", "plus_minus"),
-    [(False, "0.17", "0.03", 0.03), (False, "0,17", ".03", 0.03), (True, ".006", ".001", 0.001)],
+    [
+        (False, "0,17", ".03", 0.03),
+        pytest.param(False, "0.17", "0.03", 0.03, marks=pytest.mark.long),
+        pytest.param(True, ".006", ".001", 0.001, marks=pytest.mark.long),
+    ],
 )
 def test_the_tolerance_of_a_one_figure_spec_is_typed_key_by_key(
     open_page, inch, figure, room, plus_minus
@@ -96,7 +100,7 @@ def test_a_distance_is_read_as_a_meter_shows_it_and_asked_about(open_page, datab
     until(page, "/api/cards/2", "(said) => said.distance === 12000")
 
 
-@pytest.mark.parametrize("stage", ["feel", "prove"])
+@pytest.mark.parametrize("stage", ["feel", pytest.param("prove", marks=pytest.mark.long)])
 def test_with_a_question_open_the_next_reading_goes_to_the_next_valve(open_page, database, stage):
     """In Prove as in Feel: typed ahead, before the server has answered, too."""
     job = job_with(database)
@@ -200,6 +204,7 @@ def test_a_swap_with_an_empty_drawer_is_made_on_the_screen(open_page, database):
     expect(page.get_by_text("out of range, it would hold the valve open")).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_plan_that_is_worked_out_anew_says_that_it_is_of_before(open_page, database):
     job = job_with(database, family={"runs": [{"from": 2.0, "to": 3.0, "step": 0.05}]})
     for valve, gap in (("IN L", "5"), ("IN R", "13"), ("EX L", "23"), ("EX R", "23")):
@@ -222,6 +227,7 @@ def test_a_plan_that_is_worked_out_anew_says_that_it_is_of_before(open_page, dat
     expect(strip).not_to_contain_text("Plan of before")
 
 
+@pytest.mark.long
 def test_the_shop_is_named_and_what_was_not_touched_stays(open_page, database):
     job = job_with(database)
     page = open_page("/shop")

@@ -51,6 +51,7 @@ FAINT = """() => {
 }"""
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("colours", ["light", "dark"])
 def test_no_place_has_a_barrier_and_every_figure_stands_out_seven_to_one(
     open_page, no_barriers, colours

@@ -288,6 +288,7 @@ def test_a_place_that_is_not_there_has_a_way_back(open_page, path):
     expect(page.get_by_role("heading", name="Ostrel Hill Climb School")).to_be_visible()
 
 
+@pytest.mark.long
 def test_figures_of_speed_and_size_are_printed(chromium, own_server, capsys):
     """Measured and printed, not asserted on: they depend on the machine."""
     context = chromium.new_context(base_url=own_server.address, viewport=BENCH)

@@ -4,6 +4,7 @@ import json
 import re
 
 import pypdfium2
+import pytest
 from playwright.sync_api import expect
 
 from plimb.files.starting_point import Layout, Start, starting_point
@@ -53,6 +54,7 @@ def prove(page, typed):
         expect(plate(page, valve)).to_contain_text("proved")
 
 
+@pytest.mark.long
 def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_path):
     page = open_page("/")
     page.keyboard.press("o")
@@ -154,6 +156,7 @@ COUNTED = """() => {
 TO_SET = {"1 IN L": "9", "2 EX R": "16", "3 IN R": "8", "4 EX L": "17"}
 
 
+@pytest.mark.long
 def test_keys_and_taps_of_a_whole_job_of_sixteen_valves_are_few(open_page, school, capsys):
     document = starting_point(Start(layout=Layout.INLINE_FOUR, firing="1-3-4-2"))
     document["engine"] |= {

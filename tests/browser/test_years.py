@@ -60,6 +60,7 @@ def _checked(database, engine, days, distance, gaps, kind, changes):
     act(sign_card, signed_by="Oda", remarks="As it is")
 
 
+@pytest.mark.long
 def test_checks_over_two_years_say_what_comes_and_the_next_card_knows_its_pieces(
     open_page, no_barriers
 ):

@@ -38,7 +38,7 @@ def installed(tmp_path_factory):
     return folder / "env/bin/plimb"
 
 
-@pytest.mark.parametrize("command", ["serve", "demo"])
+@pytest.mark.parametrize("command", ["serve", pytest.param("demo", marks=pytest.mark.long)])
 def test_it_runs_without_node_and_shows_the_first_screen(installed, tmp_path, command):
     ready = [str(installed), command, "--database", str(tmp_path / "shop.sqlite3"), "--json"]
     env = {name: value for name, value in os.environ.items() if name != "PYTHONPATH"}

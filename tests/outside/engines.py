@@ -77,6 +77,7 @@ def random_case(dice: random.Random, valves: int, drawer: int, shafts: int) -> P
             reuse=dice.random() < 0.9,
             buy=dice.random() < 0.7,
             touch_least=dice.random() < 0.2,
+            shaft_cost=dice.choice([None, None, Decimal(0), Decimal("4.5")]),
         ),
     )
 
@@ -172,6 +173,15 @@ def apart(request: PlanRequest) -> set[str]:
 def _round_cost(request: PlanRequest) -> int:
     prices = [r.clearance.family.price for r in request.rows]
     return 30 * round(100 * max([p for p in prices if p is not None], default=1))
+
+
+def shaft_cost(request: PlanRequest) -> int:
+    """Return what a camshaft that is taken out costs: ten singles where nobody said."""
+    return (
+        _round_cost(request) // 3
+        if request.policy.shaft_cost is None
+        else round(100 * request.policy.shaft_cost)
+    )
 
 
 def _aimed(row: PlanRow, request: PlanRequest) -> int:

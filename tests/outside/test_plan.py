@@ -18,15 +18,25 @@ from plimb.core.plan.search import plan_engine
 from plimb.core.plan.together import Shared, plan_together
 from plimb.core.shim.shim import Source
 
-from .engines import SET_ALL, apart, options, random_case, settled
+from .engines import SET_ALL, apart, options, random_case, settled, shaft_cost
 
 LONG = bool(os.environ.get("PLIMB_LONG"))
-SMALL, LARGE = (2000, 200) if LONG else (240, 8)
+SMALL, LARGE = (2000, 200) if LONG else (100, 4)
 
 
-def every_plan(request):
-    """Return the best sum of levels, camshafts third, by trying all plans there are."""
-    choices = options(request)
+COST = 6
+"""Where among the levels stands what it costs; the number of camshafts stands behind it."""
+
+
+def every_plan(request, only=None):
+    """Return the best sum of levels, camshafts after what it costs, by trying all plans there are.
+
+    `only` says by a valve's place which of its options are looked at.
+    """
+    choices = [
+        [one for one in mine if not only or at not in only or only[at](one)]
+        for at, mine in enumerate(options(request))
+    ]
     shafts = [s.clearance.camshaft if s.clearance.camshaft_out else None for s in request.rows]
     every = request.policy.act is WhichToSet.EVERY
     all_set = every or request.policy.act is WhichToSet.ALL
@@ -42,7 +52,8 @@ def every_plan(request):
             for at, (_token, levels, changes) in enumerate(picked)
         ]
         sums = [sum(column) for column in zip(*rows, strict=True)]
-        total = (*sums[:2], len(out), *sums[2:])
+        sums[COST] += shaft_cost(request) * len(out)
+        total = (*sums[: COST + 1], len(out), *sums[COST + 1 :])
         if best is None or total < best:
             best = total
 
@@ -128,20 +139,20 @@ def by_highs(request):  # noqa: C901 - the whole program stands in one place
         add([(p, 1) for p, (r, _o) in enumerate(cells) if r == at], 1, 1)
     for token in {option[0] for _at, option in cells if option[0] is not None}:
         add([(p, 1) for p, (_r, option) in enumerate(cells) if option[0] == token], -np.inf, 1)
-    return level_by_level(cells, shafts, rows, lows, highs)
+    return level_by_level(cells, shafts, rows, lows, highs, shaft_cost(request))
 
 
-def level_by_level(cells, shafts, rows, lows, highs):
+def level_by_level(cells, shafts, rows, lows, highs, shaft):
     """Solve one level after the other, each held at its least while the next is solved."""
     width = len(cells) + len(shafts)
     answer = []
     for level in range(13):
         costs = np.zeros(width)
-        if level == 2:
-            costs[len(cells) :] = 1
-        else:
+        if level in (COST, COST + 1):
+            costs[len(cells) :] = shaft if level == COST else 1
+        if level != COST + 1:
             for place, (_row, option) in enumerate(cells):
-                costs[place] = option[1][level - (level > 2)]
+                costs[place] = option[1][level - (level > COST)]
         scale = float(np.gcd.reduce(costs.astype(np.int64))) or 1.0
         found = milp(
             costs / scale,

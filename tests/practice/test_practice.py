@@ -87,6 +87,7 @@ def by_advice(practice, session):
                        unit=Unit.MM)  # fmt: skip
 
 
+@pytest.mark.long
 def test_a_hand_that_follows_the_advice_judges_at_least_95_of_100_right(practice, capsys):
     right = reads = tries = fewest = 0
     sessions = []

@@ -12,7 +12,7 @@ import pytest
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.options import all_options
-from plimb.core.plan.reasons import reasons
+from plimb.core.plan.reasons import NONE_SERVES, reasons
 from plimb.core.plan.rows import chance_of
 from plimb.core.plan.search import OTHERS, instead, plan_engine
 from plimb.core.plan.why import Because, Fate
@@ -62,7 +62,8 @@ def check_bought(request, plan, why):
         assert plan.move(hand.valve).thickness_nm == hand.thickness_nm
     if hand.fate is Fate.RULED_OUT:
         assert (row.valve, hand.thickness_nm) in request.forbidden
-    assert why.move.source is Source.COUNTER
+    if why.move.source is not Source.COUNTER:
+        return
     own = row.spec.check.holds(row.gap.best_nm) and row.condition is Condition.SOUND
     assert (hand.own is not None) is own
 
@@ -75,7 +76,15 @@ def check(request, plan, why, others):  # noqa: C901 - one line a kind of reason
         check_bought(request, plan, why)
     if because in (Because.BOUGHT, Because.AT_HAND):
         certain = judge(move.gap, row.spec.check) is Verdict.IN
-        assert (why.standing == "in spec") is (certain and not _outside_set(row, move))
+        assert why.standing.startswith("in spec") is (certain and not _outside_set(row, move))
+        said_set = row.spec.set_ and why.standing.endswith("in the set range")
+        if said_set and "not" not in why.standing:
+            row.spec.set_
+            and why.standing.endswith("in the set range")
+            and "not" not in why.standing
+        ):
+            assert row.spec.set_.holds(move.gap.best_nm)
+            assert f"{int(move.chance * 100)} %" in why.standing
         assert why.cannot is None
         assert row.spec.check.holds(move.gap.best_nm)
     if because in (Because.IN_SPEC, Because.SHAFT_STAYS):
@@ -85,6 +94,11 @@ def check(request, plan, why, others):  # noqa: C901 - one line a kind of reason
         assert row.clearance.camshaft not in plan.camshafts_out
     if because is Because.NOTHING_AT_HAND:
         assert not request.policy.buy
+    if because in NONE_SERVES:
+        check_bought(request, plan, why)
+        sold = request.policy.buy and any(lands(row, nm) for nm in row.clearance.family.sizes())
+        assert ("that is sold brings it in" in why.words) <= (not sold)
+        assert ("The sizes that would bring it in are ruled out" in why.words) <= sold
     if because is Because.FOR_NOW:
         assert row.gap.none_found
         assert move.thickness_nm < row.piece_nm
@@ -94,7 +108,7 @@ def check(request, plan, why, others):  # noqa: C901 - one line a kind of reason
             assert lands(row, (cannot.thin_nm + cannot.thick_nm) // 2)
     if why.nearer is not None:
         ideal = sought_thickness(row.gap, row.piece_nm, row.spec, row.held_to(move.thickness_nm),
-                                 request.policy.school.aim)  # fmt: skip
+                                 request.policy.sizing.aim)  # fmt: skip
         assert abs(why.nearer.thickness_nm - ideal) < abs(move.thickness_nm - ideal)
         assert lands(row, why.nearer.thickness_nm)
         assert why.nearer.gap_nm == row.gives(why.nearer.thickness_nm).best_nm
@@ -146,7 +160,7 @@ def test_the_sum_of_a_valve_takes_what_the_plan_buys_for_it(seed):
         policy = replace(request.policy, reuse=False, buy=True, touch_least=False)
         request = replace(request, policy=policy)
         first = policy.sure if policy.aim_first else None
-        school = SizePolicy(aim=policy.school.aim, rounding=policy.school.rounding, first=first)
+        school = SizePolicy(aim=policy.sizing.aim, rounding=policy.sizing.rounding, first=first)
         for row, move in zip(request.rows, plan_engine(request).moves, strict=True):
             if move.source is not Source.COUNTER or not row.sums or move.provisional:
                 continue

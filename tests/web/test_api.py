@@ -107,9 +107,10 @@ def test_the_whole_of_one_valve_over_the_wire(client):
     assert send("post", "acts/gap", valve="IN C", text="8", **found)["need"] == "open"
     assert card["at"] == "read"
     valve = send("post", "acts/shim", valve="IN C", text="185 1.848")
-    assert "Take 1.80: gap 0.128." in valve["worked"]["lines"]
-    options = client.get(f"{place}/plan").json["moves"]
-    ladder = next(move for move in options if move["valve"] == "IN C")["options"]
+    moves = client.get(f"{place}/plan").json["moves"]
+    move = next(move for move in moves if move["valve"] == "IN C")
+    assert move["sum"][-1] == "Fit 1.80 from the drawer: 1.928 − 1.80 = gap 0.128."
+    ladder = move["options"]
     assert {"1.70", "1.75", "1.80", "1.85"} <= {one["thickness"]["mm"] for one in ladder}
     valve = send("post", "acts/choose", valve="IN C", thickness_nm=1_800_000)
     assert valve["predicted"]["mm"] == "0.128"

@@ -27,6 +27,7 @@ def serving(filled, tmp_path):
     served.stop()
 
 
+@pytest.mark.long
 def test_eight_write_on_one_card_while_a_thousand_rows_are_read_in(serving):
     """Nobody is refused for the record's sake, and no act waits for the whole file."""
     waits, codes = [], []

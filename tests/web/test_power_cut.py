@@ -21,7 +21,7 @@ from plimb.record.shims import audit
 from plimb.record.tables.card import CardRow, EventRow
 from plimb.record.tables.reading import GapRow, ShimReadingRow
 
-CUTS = 50 if os.environ.get("PLIMB_LONG") else 6
+CUTS = 50 if os.environ.get("PLIMB_LONG") else 2
 SERVE = """
 import os, signal, sys
 from pathlib import Path
@@ -175,6 +175,7 @@ def test_power_cuts_lose_nothing_acknowledged_and_leave_nothing_half_done(tmp_pa
 EIGHT = 100 if os.environ.get("PLIMB_LONG") else 4
 
 
+@pytest.mark.long
 def test_eight_who_write_when_the_power_goes_find_all_that_was_acknowledged(tmp_path, stable):
     """And the journal holds together, whichever write was cut in two."""
     record, dice = tmp_path / "record.sqlite3", random.Random(8)

@@ -26,7 +26,7 @@ def settings(client):
         {"name": "Kestrel Lane"}, {"hand_turns": 5}, {"wrench": "lbf·in"}, {"round_cost": "75"},
         {"sure": 95}, {"hand_nm": "0.006"}, {"hand_nm": "", "round_cost": ""}, {}, {"unit": "in"},
         {"aim": "tight"}, {"rounding": "chance"}, {"act": "all"}, {"room_nm": "0.02"},
-        {"keep_days": 3, "keep_weeks": 0}, {"keep_months": "2"},
+        {"keep_days": 3, "keep_weeks": 0}, {"keep_months": "2"}, {"shaft_cost": "40"},
     ],
 )  # fmt: skip
 def test_what_is_not_sent_keeps_its_value(client, sent):
@@ -47,7 +47,7 @@ def test_what_is_not_sent_keeps_its_value(client, sent):
     "wrong",
     [{"name": " "}, {"sure": 20}, {"sure": 100}, {"hand_turns": 1}, {"hand_turns": "2.5"},
      {"hand_nm": "9"}, {"keep_days": 0}, {"keep_weeks": -1}, {"keep_months": 9999}, {"aim": "up"},
-     {"round_cost": "much"}, {"room_nm": "2"}, {"unit": "furlong"}],
+     {"round_cost": "much"}, {"shaft_cost": "-1"}, {"room_nm": "2"}, {"unit": "furlong"}],
 )  # fmt: skip
 def test_one_that_cannot_be_is_refused_and_nothing_else_is_changed(client, wrong):
     before = settings(client)

@@ -22,6 +22,7 @@ def served(filled, tmp_path):
 several = pytest.mark.skipif(len(os.sched_getaffinity(0)) < 2, reason="one worker serves here")
 
 
+@pytest.mark.long
 @several
 def test_what_was_written_and_what_was_put_back_is_what_all_read_from_then_on(served):
     before = served.name()
@@ -40,7 +41,9 @@ def test_what_was_written_and_what_was_put_back_is_what_all_read_from_then_on(se
 
 
 @several
-@pytest.mark.parametrize("how", [signal.SIGKILL, signal.SIGSTOP])
+@pytest.mark.parametrize(
+    "how", [signal.SIGKILL, pytest.param(signal.SIGSTOP, marks=pytest.mark.long)]
+)
 def test_a_worker_that_dies_or_hangs_is_replaced_and_others_are_answered_meanwhile(served, how):
     worker = min(served.workers)
     os.kill(worker, how)
@@ -48,6 +51,7 @@ def test_a_worker_that_dies_or_hangs_is_replaced_and_others_are_answered_meanwhi
     assert served.name()
 
 
+@pytest.mark.long
 @several
 def test_wrong_codes_are_counted_by_all_of_them_together(served):
     served.ask("POST", "/api/people", {"name": "Oda", "role": "owner", "code": "hill-climb"})
@@ -58,6 +62,7 @@ def test_wrong_codes_are_counted_by_all_of_them_together(served):
     assert sum("Too many wrong codes" in body["sentence"] for _status, body in said) >= 8
 
 
+@pytest.mark.long
 def test_the_server_ends_at_once_and_leaves_nobody_behind_though_one_is_stopped(served):
     children = served.children
     os.kill(max(children), signal.SIGSTOP)

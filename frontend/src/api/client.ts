@@ -28,6 +28,7 @@ export type Policy = Pick<Schemas["PolicyIn"], "aim" | "rounding" | "act" | "tru
 export type Plan = Schemas["PlanOut"];
 export type PlanMove = Schemas["MoveOut"];
 export type Option = Schemas["OptionOut"];
+export type Rival = Schemas["RivalOut"];
 export type Sheet = Schemas["SheetOut"];
 export type Variant = Schemas["VariantOut"];
 export type Quote = Schemas["QuoteOut"];

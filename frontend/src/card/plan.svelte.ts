@@ -4,12 +4,14 @@ import {
   type Plan,
   type PlanMove,
   type Quote,
+  type Rival,
   Refusal,
   type Option,
   answer,
   api,
   newKey,
 } from "../api/client";
+import { SvelteMap } from "svelte/reactivity";
 import { Attempt } from "../state/attempt.svelte";
 import type { CardState } from "./card.svelte";
 
@@ -42,6 +44,27 @@ export class PlanState extends Attempt {
       // answers may overtake one another
       if (!this.plan || found.version >= this.plan.version) this.plan = found;
     });
+  }
+
+  /** Why a valve gets no other piece, by the question that was asked. */
+  readonly rivals = new SvelteMap<string, readonly Rival[]>();
+
+  question(valve: string): string {
+    return `${this.plan?.version ?? ""} ${this.plan?.variant ?? ""} ${valve}`;
+  }
+
+  /** Ask it once; where no answer comes nothing is said, and it is asked again the next time. */
+  async askRivals(valve: string, question: string): Promise<void> {
+    if (!this.plan || this.rivals.has(question)) return;
+    try {
+      const path = { card_id: this.job.id, valve };
+      const said = await answer(
+        api.GET("/api/cards/{card_id}/plan/{valve}/rivals", { params: { path } }),
+      );
+      this.rivals.set(question, said.rivals);
+    } catch {
+      // the plan itself says where the server does not answer
+    }
   }
 
   /** Decide by hand on a piece for a valve, then take the next valve. */

@@ -283,9 +283,7 @@ def _valves(
         views.append(
             ValveView(
                 status=status,
-                worked=worksheet_of(status.worked, last.status.around.units)
-                if status.worked
-                else None,
+                worked=worksheet_of(status.worked) if status.worked else None,
                 questions=asked.get(valve, ()),
                 proof_questions=proved.get(valve, ()),
                 repeats=tuple(one.gap for one in chains.get(valve, ())),

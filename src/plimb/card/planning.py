@@ -20,8 +20,10 @@ from plimb.core.plan.options import Option, all_options
 from plimb.core.plan.reasons import given_up, reasons
 from plimb.core.plan.request import Pin, PlanRequest, Policy
 from plimb.core.plan.result import Move, OrderLine, Plan
+from plimb.core.plan.rivals import Rival, rivals
 from plimb.core.plan.rows import plan_row
 from plimb.core.plan.search import alternatives, instead, plan_engine
+from plimb.core.plan.sums import decided_sum
 from plimb.core.shim.shim import Condition, ShimReading, Source
 from plimb.core.shim.sum import SizePolicy, Window
 from plimb.core.words import sure
@@ -33,7 +35,7 @@ from plimb.record.shims import shims_at, shims_in, sound_in_drawer
 from plimb.record.shop import core_set
 from plimb.record.tables.card import CardRow
 from plimb.record.tables.shim import ShimFamilyRow, ShimRow
-from plimb.shop.settings import settings_of
+from plimb.shop.settings import Settings, settings_of
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -49,13 +51,15 @@ class Variant:
 class MoveView:
     """What one valve gets, why, and every piece that can be had for it, thinnest first.
 
-    `must` is within what a new piece must measure to be the right one.
+    `must` is within what a new piece must measure to be the right one; `sum` the sum to be
+    checked on paper, up to the piece that the plan gives it.
     """
 
     move: Move
     why: str
     options: tuple[Option, ...]
     must: Window | None = None
+    sum: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -168,21 +172,20 @@ def request_of(
     return PlanRequest(
         rows=tuple(rows),
         drawer=(*stocks(at_hand, kinds, trust), *stocks_unknown(session, card, rows, own)),
-        policy=_policy(card, status, sizing, shop.round_cost),
+        policy=_policy(card, status, sizing, shop),
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
         opened_too=engine.named(card.opened_too),
     )
 
 
-def _policy(
-    card: CardRow, status: JobStatus, sizing: SizePolicy, round_cost: Decimal | None
-) -> Policy:
+def _policy(card: CardRow, status: JobStatus, sizing: SizePolicy, shop: Settings) -> Policy:
     return Policy(
         sizing=sizing,
         act=status.around.kind.sets or card.act,
         reuse=card.reuse,
-        round_cost=round_cost,
+        round_cost=shop.round_cost,
+        shaft_cost=shop.shaft_cost,
     )
 
 
@@ -221,10 +224,11 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     status = status_of(card)
     request = request_of(session, card, status)
     known = families(session)
-    wanted = variant or card.variant
     best = plan_engine(request)
     others = alternatives(request, best)
-    plan = best if wanted == "best" else others[wanted]
+    wanted = variant or card.variant
+    wanted = wanted if wanted in others else "best"
+    plan = others.get(wanted, best)
     units = status.around.units
     request = instead(request, wanted)
     why, options = reasons(request, plan, units), all_options(request, plan)
@@ -245,6 +249,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
                 why=why[move.valve].words,
                 options=options[move.valve],
                 must=musts.get(move.valve),
+                sum=decided_sum(status.valves[move.valve].worked, move, units),
             )
             for move in plan.moves
         ),
@@ -274,6 +279,23 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
             if row.piece_nm is not None and status.valves[row.valve].record.piece is None
         ),
     )
+
+
+def read_rivals(session: Session, card_id: int, valve: str) -> tuple[Rival, ...]:
+    """Return what else a valve could get, and why the plan gives it something else.
+
+    Raises:
+        NotFound: There is no such card.
+    """
+    card = get_card(session, card_id)
+    status = status_of(card)
+    request = request_of(session, card, status)
+    wanted = alternatives(request) if card.variant != "best" else {}
+    if card.variant in wanted:
+        request = instead(request, card.variant)
+    if all(row.valve != valve for row in request.rows):
+        return ()
+    return rivals(request, plan_engine(request), valve, status.around.units)
 
 
 def _buy_line(line: OrderLine, ordered: int, musts: Mapping[str, Window]) -> BuyLine:

@@ -84,7 +84,7 @@ class DrawerPart(FilePart):
 
 
 class PolicyPart(FilePart):
-    """How to decide; `sure` enough is a chance, `round_cost` in the money of the prices."""
+    """How to decide; `sure` enough is a chance, what work costs in the money of the prices."""
 
     aim: Aim = Aim.LOOSE
     round: Rounding = Rounding.NEAREST
@@ -95,6 +95,10 @@ class PolicyPart(FilePart):
         float, Field(ge=0, lt=1, allow_inf_nan=False, exclude_if=lambda sure: sure == SURE)
     ] = SURE
     round_cost: Annotated[
+        Decimal | None,
+        Field(ge=0, le=10_000, allow_inf_nan=False, exclude_if=lambda cost: cost is None),
+    ] = None
+    shaft_cost: Annotated[
         Decimal | None,
         Field(ge=0, le=10_000, allow_inf_nan=False, exclude_if=lambda cost: cost is None),
     ] = None
@@ -141,6 +145,7 @@ class CardFile(EngineFile):
                 act=self.policy.act,
                 reuse=self.policy.reuse,
                 round_cost=self.policy.round_cost,
+                shaft_cost=self.policy.shaft_cost,
             ),
         )
 

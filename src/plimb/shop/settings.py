@@ -19,7 +19,7 @@ from plimb.core.errors import BadValue
 from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import Unit, mm, parse_length, show_mm
 from plimb.core.measure.uncertainty import COARSEST_NM, FINEST_NM, SURE, USUAL_DOUBT
-from plimb.core.plan.levels import ROUND_OF_SINGLES
+from plimb.core.plan.levels import ROUND_OF_SINGLES, SHAFT_OF_SINGLES
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.record.settings import kept_settings
@@ -101,6 +101,12 @@ class Settings:
         usual=f"as {ROUND_OF_SINGLES} shims",
         help="What doing the job again costs the shop: hours, a second order. In the money of its "
              "prices. The plan weighs it against the price of shims.",
+    )  # fmt: skip
+    shaft_cost: Decimal | None = _row(
+        None, group=DECIDES, says="Taking a camshaft out costs", low=0, high=10_000,
+        usual=f"as {SHAFT_OF_SINGLES} shims",
+        help="The work of it, in the money of the shop’s prices. The plan takes one more out only "
+             "where that costs less than the risk of another round.",
     )  # fmt: skip
     hand_nm: int | None = _row(
         None, group=MEASURES, says="My readings repeat within ±", low=FINEST_NM, high=COARSEST_NM,

@@ -17,7 +17,8 @@ from plimb.core.measure.gap import between, none_below, point
 
 BLADES = [n * mm("0.01") for n in (3, 5, 6, 7, 8, 9, 10, 13, 15, 18, 20, 23, 25, 28, 30, 33, 35,
                                    38, 40, 45, 50)]  # fmt: skip
-PROOFS = 500 if os.environ.get("PLIMB_LONG") else 50
+LONG = bool(os.environ.get("PLIMB_LONG"))
+PROOFS = 500 if LONG else 25
 MICROMETER, MARKING = mm("0.004"), mm("0.02")
 SPEC = {Side.INTAKE: mm("0.15"), Side.EXHAUST: mm("0.26")}
 
@@ -205,7 +206,7 @@ def test_where_nothing_is_wrong_a_cause_is_claimed_in_fewer_than_one_of_fifty(si
     dice, claimed = random.Random(11), 0
     for _proof in range(2 * PROOFS):
         claimed += not explain(tuple(nothing(Job(dice, sigma=mm(sigma))))).fine
-    many = 1000
+    many = 1000 if LONG else 300
     marked = sum(bool(beyond_doubt(nothing(Job(dice, sigma=mm(sigma))))) for _engine in range(many))
     with capsys.disabled():
         print(f"\n[figures] nothing wrong, feel {sigma}: a cause claimed in {claimed} of "

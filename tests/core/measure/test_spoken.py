@@ -16,7 +16,7 @@ from plimb.core.measure.shorthand import parse_reading
 
 from ...conftest import LONG
 
-UTTERANCES = 100_000 if LONG else 20_000
+UTTERANCES = 100_000 if LONG else 8_000
 ONES = [
     "zero",
     "one",

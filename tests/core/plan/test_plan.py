@@ -115,7 +115,7 @@ def test_no_gap_is_provisional_and_is_bought_only_where_nothing_at_hand_is_thin_
     request = replace(request, policy=policy, drawer=())
     plan = plan_engine(request)
     assert plan.move("A").source is Source.SAME
-    assert "nothing thinner is at hand" in reasons(request, plan)["A"].words
+    assert "no thinner shim can be spared" in reasons(request, plan)["A"].words
     assert (plan.cannot[0].thin_nm, plan.cannot[0].thick_nm) == (None, mm("2.68"))
 
 
@@ -133,8 +133,8 @@ def test_a_piece_for_now_robs_no_valve_that_is_in_spec_under_a_shaft_that_stays(
     [
         (row("A", None, "2.80"), {}, "Not measured yet, so nothing is decided."),
         (row("A", gap(10), None), {}, "not read yet"),
-        (row("A", gap(10), "2.80"), {"buy": False}, "Nothing at hand brings it into spec. It"),
-        (row("A", gap(10), "0.9"), {}, "No piece that can be had"),
+        (row("A", gap(10), "2.80"), {"buy": False}, "Nothing at hand brings it into range. It"),
+        (row("A", gap(10), "0.9"), {}, "No size that is sold brings it in"),
         (row("A", between(mm("0.14"), mm("0.17")), "2.8"), {}, "66 % sure to be in"),
         (row("A", gap(18), "0.9", condition=Condition.SCRAP), {}, "Its shim is scrap"),
     ],

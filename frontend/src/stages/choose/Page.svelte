@@ -15,6 +15,7 @@
   import BuyList from "./BuyList.svelte";
   import Help from "./Help.svelte";
   import Ladder from "./Ladder.svelte";
+  import Rivals from "./Rivals.svelte";
   import { optionKey, stepped } from "./options";
 
   let { job: card }: { job: CardState } = $props();
@@ -154,11 +155,12 @@
         >, then take it over here.
       </p>
     {/if}
-    {#if valve.worked}
+    {#if !card.signed && planned.fresh}<Rivals {planned} valve={valve.valve} />{/if}
+    {#if move.sum.length}
       <details open class="border-line border-t pt-1.5">
         <summary class="min-h-8 font-[560]">The sum, to check on paper</summary>
         <ol class="figures text-[15.5px] leading-[21px]" style:font-stretch="88%">
-          {#each valve.worked.lines as line, n (n)}<li>{line}</li>{/each}
+          {#each move.sum as line, n (n)}<li>{line}</li>{/each}
         </ol>
       </details>
     {/if}

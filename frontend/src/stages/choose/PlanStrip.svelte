@@ -50,9 +50,7 @@
         <span class="figures truncate text-note">{brief(one)}</span>
         <span class="line-clamp-2 text-mark leading-[15px] {here ? '' : 'text-soft'}"
           >{one.name === "best"
-            ? plan.optimal
-              ? "nothing does better"
-              : ""
+            ? "fewest out of range, then least cost and risk"
             : one.gives_up.join(", ")}</span
         >
       {/snippet}

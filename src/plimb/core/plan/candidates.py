@@ -12,7 +12,7 @@ from plimb.core.errors import BadValue
 from plimb.core.lengths import mm
 from plimb.core.plan.assignment import Mask, Whole, assign, pack
 from plimb.core.plan.by_hand import decided
-from plimb.core.plan.levels import LEVELS, Levels
+from plimb.core.plan.levels import LEVELS, WEIGHTY, Levels
 from plimb.core.plan.request import Pin, PlanRequest
 from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.family import Family
@@ -69,6 +69,10 @@ class Candidates:
         self._pin()
         self._leave_empty()
         self.packs = pack([self._sum[name] for name in LEVELS], self.allowed)
+        most = np.iinfo(np.int64).max
+        self._least = {
+            name: np.where(self.allowed, self._sum[name], most).min(axis=1) for name in WEIGHTY
+        }
 
     def _lay_out(
         self,
@@ -330,11 +334,27 @@ class Candidates:
             and (row.valve in moving or (row.known and row.valve in self.request.opened_too))
         )
 
-    def left_at_least(self, out: frozenset[str]) -> tuple[int, ...]:
-        """Return how many valves stay bad, or near the edge, whatever is done: a lower bound."""
-        among = set(self._changeable(out))
-        others = [at for at in range(len(self.rows)) if at not in among]
-        return tuple(int(sum(self._kept[name][at] for at in others)) for name in LEVELS[:2])
+    def at_least(self, out: frozenset[str]) -> tuple[int, ...]:
+        """Return what the weighty levels add up to at least, whatever is done with these out.
+
+        Each valve by itself does its best at each level, so no assignment is below it.
+        """
+        among = self._changeable(out)
+        others = sorted({*range(len(self.rows))}.difference(among))
+        alone = {name: int(self._least[name][among].sum()) for name in WEIGHTY}
+        sums = self._with_kept(alone, others, out)
+        return tuple(sums[name] for name in WEIGHTY)
+
+    def _with_kept(
+        self, sums: dict[str, int], others: list[int], out: frozenset[str]
+    ) -> dict[str, int]:
+        """Return sums with what valves that cannot be changed mean, and what the work costs."""
+        more = {
+            name: int(self._kept[name][others].sum())
+            for name in sums.keys() & {"bad", "near", "cost", "off"}
+        }
+        more["cost"] += self.levels.money.shaft_cost * len(out)
+        return {name: value + more.get(name, 0) for name, value in sums.items()}
 
     def cells(self, out: frozenset[str]) -> tuple[list[int], list[int]] | None:
         """Return the rows that choose with just these camshafts out, and the columns they may take.
@@ -374,10 +394,10 @@ class Candidates:
         others = [at for at in range(len(self.rows)) if at not in taken]
         at, column = [*taken], [*taken.values()]
         sums = {name: int(self._sum[name][at, column].sum()) for name in LEVELS}
-        for name in ("bad", "near", "cost", "off"):
-            sums[name] += int(self._kept[name][others].sum())
+        sums = self._with_kept(sums, others, out)
         ordered = [sums[name] for name in LEVELS]
-        return Solved(out=out, columns=taken, levels=(*ordered[:2], len(out), *ordered[2:]))
+        after = len(WEIGHTY)
+        return Solved(out=out, columns=taken, levels=(*ordered[:after], len(out), *ordered[after:]))
 
     def is_bad(self, at: int, column: int) -> bool:
         if at == column:

@@ -22,9 +22,9 @@ from plimb.core.shim.sum import Rounding, sought_thickness
 
 LOG_SCALE = 1_000_000
 LEAST_CHANCE = 1e-12
-LEVELS = ("bad", "near", "set", "touched", "unsure", "lean", "cost", "needless", "round", "aim",
-          "off", "moved")  # fmt: skip
-"""The names of the levels, the weightiest first; camshafts stand between `near` and `set`."""
+WEIGHTY = ("bad", "near", "set", "touched", "unsure", "lean", "cost")
+LEVELS = (*WEIGHTY, "needless", "round", "aim", "off", "moved")
+"""The names of the levels, the weightiest first; the number of camshafts stands after `cost`."""
 
 WRONG_WAY_NM = mm("20")
 """A piece against the shop's rounding is as bad as one this far from the aim: worse than any."""
@@ -32,6 +32,9 @@ WRONG_WAY_NM = mm("20")
 _FIELDS = 10
 ROUND_OF_SINGLES = 30
 """Another round costs about as much as so many single pieces: half a day's work (judgement)."""
+
+SHAFT_OF_SINGLES = 10
+"""Taking a camshaft out costs about as much as so many single pieces (judgement)."""
 
 MOST_MONEY = 1_000_000
 """No price is reckoned with above this, in hundredths."""
@@ -210,16 +213,19 @@ def _unlikely(chance: Floats) -> Whole:
 class Money:
     """Prices in hundredths; what is not known is taken as what the others cost, or as one.
 
-    Another round costs the shop `round_cost`, or as much as thirty singles.
+    Another round costs the shop `round_cost`, or as much as thirty singles; a camshaft that is
+    taken out `shaft_cost`, or as much as ten.
     """
 
     def __init__(self, rows: Sequence[PlanRow], policy: Policy) -> None:
         prices = [one for row in rows if (one := row.clearance.family.price) is not None]
         self.usual = min(MOST_MONEY, round(max(prices, default=1) * 100))
-        said = policy.round_cost
-        self.round_cost = min(
-            MOST_MONEY, ROUND_OF_SINGLES * self.usual if said is None else round(said * 100)
-        )
+        self.round_cost = self._work(policy.round_cost, ROUND_OF_SINGLES)
+        self.shaft_cost = self._work(policy.shaft_cost, SHAFT_OF_SINGLES)
+
+    def _work(self, said: Decimal | None, singles: int) -> int:
+        """Return what a piece of work costs: as said, or as much as so many single pieces."""
+        return min(MOST_MONEY, singles * self.usual if said is None else round(said * 100))
 
     def of(self, price: Decimal | None) -> int:
         """Return what one piece costs."""

@@ -27,6 +27,12 @@ def reasons(request: PlanRequest, plan: Plan, units: Units = MILLIMETRES) -> Map
     }
 
 
+NONE_SERVES = frozenset({
+    Because.NOTHING_SERVES, Because.SCRAP_STAYS, Because.NO_SIZES, Because.NOTHING_AT_HAND,
+})  # fmt: skip
+"""What a valve is left as it is by, though another piece would be wanted."""
+
+
 class _Look:
     """What is said of the moves of one plan."""
 
@@ -43,7 +49,10 @@ class _Look:
             cannot=cannot,
             at_hand=replace(self._at_hand(row), own=self._own(row))
             if because is Because.BOUGHT
+            else self._at_hand(row)
+            if because in NONE_SERVES
             else None,
+            sold=because in NONE_SERVES and self._sold(row),
             nearer=self._nearer(row, move) if because is Because.AT_HAND else None,
         )
 
@@ -73,6 +82,13 @@ class _Look:
         if not row.clearance.family.runs:
             return Because.NO_SIZES
         return Because.NOTHING_SERVES if self.request.policy.buy else Because.NOTHING_AT_HAND
+
+    def _sold(self, row: PlanRow) -> bool:
+        """Return whether a size that would bring the valve in is sold, ruled out or not."""
+        return self.request.policy.buy and any(
+            (gap := row.gives(size)) is not None and row.spec.check.holds(gap.best_nm)
+            for size in row.clearance.family.sizes()
+        )
 
     def _own(self, row: PlanRow) -> float | None:
         """Return how sure the valve's own piece is, where it reads in spec and is sound."""

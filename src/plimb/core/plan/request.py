@@ -34,9 +34,9 @@ class Pin:
 class Policy:
     """How a shop decides, and what it may use.
 
-    `reuse` allows pieces from other valves and the drawer, `buy` the counter. `round_cost` is
-    what going round again costs the shop, in the money of its prices; as much as thirty singles
-    where nobody said.
+    `reuse` allows pieces from other valves and the drawer, `buy` the counter. What going
+    round again costs the shop, and what taking a camshaft out does, are in the money of its
+    prices; as much as thirty and ten singles where nobody said.
     """
 
     sizing: SizePolicy = field(default_factory=SizePolicy)
@@ -45,6 +45,7 @@ class Policy:
     buy: bool = True
     touch_least: bool = False
     round_cost: Decimal | None = None
+    shaft_cost: Decimal | None = None
 
     @property
     def doubt(self) -> Doubt:

@@ -4,20 +4,21 @@ The levels, strictly in this order:
 
 1. valves expected out of spec (fewest), then, for a shop that sets valves near the edge, those
    left in the tightest fifth;
-2. camshafts taken out (fewest; a follower that needs none counts none);
-3. changed valves expected outside the set range where the spec has one;
-4. for *touch least*, pieces changed;
-5. where the shop sets valves that are in, or rounds one way always: how far pieces fall short
+2. changed valves expected outside the set range where the spec has one;
+3. for *touch least*, pieces changed;
+4. where the shop sets valves that are in, or rounds one way always: how far pieces fall short
    of being sure enough, then the way to the aim, or those that go the wrong way;
-6. what it is expected to cost: money at the counter, and another round times its chance, over
-   all valves, kept ones too;
+5. what it is expected to cost: camshafts taken out (a follower that needs none costs none),
+   money at the counter, and another round times its chance, over all valves, kept ones too;
+6. camshafts taken out (fewest);
 7. valves surely in spec whose piece is changed without need;
 8. pieces for now too thick to be sure of a gap; then total distance from the aim, or, with
    *best chance*, the sum of −ln P(in spec);
 9. how far valves that cannot be brought in end from spec; then pieces changed.
 
 For every set of camshafts that may come out the rest is one assignment of pieces to valves,
-solved exactly; the least over the sets is the plan. Where every valve is set all are out.
+solved exactly; the least over the sets is the plan. A set that cannot be the best, were each of
+its valves alone, is left out. Where every valve is set all are out.
 """
 
 from collections.abc import Iterator, Sequence
@@ -29,6 +30,7 @@ from plimb.core.plan.candidates import Candidates, Solved
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.request import PlanRequest
 from plimb.core.plan.result import Plan, assemble
+from plimb.core.shim.shim import Source
 
 
 def plan_engine(request: PlanRequest) -> Plan:
@@ -69,25 +71,23 @@ def decide(request: PlanRequest) -> tuple[Candidates, Solved]:
         )
     if request.policy.act is WhichToSet.EVERY:  # it is all apart: no camshaft is spared
         return candidates, all_out
-    least = all_out.levels[:2]  # with every camshaft out the most can be brought into spec
-    for number in range(len(forced), len(shafts) + 1):
-        found = [
-            solved
-            for out in _sets(shafts, forced, number)
-            if candidates.left_at_least(out) <= least
-            and (solved := candidates.solve(out)) is not None
-            and solved.levels[:2] == least
-        ]
-        if found:
-            return candidates, min(found, key=lambda one: (one.levels, sorted(one.out)))
-    return candidates, all_out
+    best = all_out
+    for at_least, out in sorted((candidates.at_least(out), sorted(out))
+                                for out in _sets(shafts, forced)):  # fmt: skip
+        if at_least > best.levels[: len(at_least)]:
+            break  # nor is any set after it better
+        solved = candidates.solve(frozenset(out))
+        if solved is not None and (solved.levels, out) < (best.levels, sorted(best.out)):
+            best = solved
+    return candidates, best
 
 
-def _sets(shafts: Sequence[str], forced: frozenset[str], number: int) -> Iterator[frozenset[str]]:
-    """Return every set of that many camshafts that holds the forced ones."""
+def _sets(shafts: Sequence[str], forced: frozenset[str]) -> Iterator[frozenset[str]]:
+    """Return every set of camshafts that holds the forced ones, but for that of all."""
     others = [shaft for shaft in shafts if shaft not in forced]
-    for more in combinations(others, number - len(forced)):
-        yield forced.union(more)
+    for number in range(len(others)):
+        for more in combinations(others, number):
+            yield forced.union(more)
 
 
 OTHERS = ("buy-nothing", "only-new", "touch-least")
@@ -117,10 +117,26 @@ def instead(request: PlanRequest, name: str) -> PlanRequest:
 def alternatives(request: PlanRequest, best: Plan | None = None) -> dict[str, Plan]:
     """Return the plans of a shop that buys nothing, takes only new pieces, or touches least.
 
-    A `best` plan that buys nothing is the best without buying, too.
+    A `best` plan that buys nothing is the best without buying, too. What was decided by hand can
+    rule one of them out: it is left out then.
     """
     found = {}
     for name in OTHERS:
-        frugal = name == "buy-nothing" and best is not None and not best.order
-        found[name] = best if frugal and best else plan_engine(instead(request, name))
+        if name == "buy-nothing" and best is not None and not best.order:
+            found[name] = best
+            continue
+        try:
+            plan = plan_engine(instead(request, name))
+        except BadValue:
+            continue
+        if _is(plan, name):
+            found[name] = plan
     return found
+
+
+def _is(plan: Plan, name: str) -> bool:
+    """Return whether a plan is what an alternative is called."""
+    if name == "buy-nothing":
+        return not plan.order
+    at_hand = {Source.DRAWER, Source.ENGINE}
+    return name != "only-new" or all(move.source not in at_hand for move in plan.moves)

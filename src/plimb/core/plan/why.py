@@ -13,6 +13,9 @@ from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.shim import Source
 from plimb.core.words import MILLIMETRES, Units, percent
 
+EVEN = 0.5
+"""From this chance on a piece is said to be one that would do."""
+
 
 class Because(StrEnum):
     """What a valve's piece is decided by."""
@@ -85,6 +88,7 @@ class Why:
     cannot: Cannot | None = None
     at_hand: AtHand | None = None
     nearer: Nearer | None = None
+    sold: bool = False
     units: Units = MILLIMETRES
 
     @property
@@ -98,7 +102,11 @@ class Why:
         """How the valve stands with its piece: in spec for sure, or how sure to be."""
         move, spec = self.move, self.row.spec
         chance = move.chance or 0.0
-        if spec.set_ and move.gap and not spec.set_.holds(move.gap.best_nm):
+        if spec.set_ and move.gap:
+            if spec.set_.holds(move.gap.best_nm):
+                certain = "in spec" * move.in_spec
+                set_ = f"{percent(chance)} sure to be in the set range" * (chance < 1)
+                return ", ".join(one for one in (certain, set_) if one)
             inside = "in the check range" if move.in_spec else f"{percent(chance)} sure to be in it"
             return f"{inside}, but not in the set range"
         return "in spec" if move.in_spec else f"{percent(chance)} sure to be in spec"
@@ -161,12 +169,38 @@ def _bought(why: Why) -> str:
         Fate.NONE_LANDS: f"Nothing {'else ' * (hand.own is not None)}at hand lands in spec.",
         Fate.NEW_WANTED: "Only new pieces are wanted.",
         Fate.SERVES: f"The {size} at hand serves {hand.valve}.",
-        Fate.STAYS: f"The {size} that would do stays in {hand.valve}.",
+        Fate.STAYS: f"The {size} that would do stays in {hand.valve}."
+        if (hand.chance or 0) >= EVEN
+        else f"The {size} in {hand.valve}, {percent(hand.chance or 0)} sure here, stays there.",
         Fate.RULED_OUT: f"The {size} at hand is ruled out.",
         Fate.LESS_SURE: f"The {size} at hand would be {percent(hand.chance or 0)} sure.",
     }[hand.fate]
     own = "" if hand.own is None else f"As it is {percent(hand.own)} sure to be in spec. "
     return f"{own}{said} Buy {why.thick(why.move.thickness_nm)}: {why.sum}, {why.standing}."
+
+
+def _none(why: Why) -> str:
+    """Return what keeps every shim that would bring the valve in out of it."""
+    hand = why.at_hand
+    assert hand is not None
+    size = why.thick(hand.thickness_nm)
+    said = {
+        Fate.NONE_LANDS: "Nothing at hand brings it into range.",
+        Fate.NEW_WANTED: "Only new shims are wanted.",
+        Fate.SERVES: f"The {size} at hand that would bring it in serves {hand.valve}.",
+        Fate.STAYS: f"The {size} that would bring it in stays in {hand.valve}.",
+        Fate.RULED_OUT: f"The {size} at hand that would bring it in is ruled out.",
+        Fate.LESS_SURE: f"The {size} at hand would be {percent(hand.chance or 0)} sure.",
+    }[hand.fate]
+    if why.because is Because.NO_SIZES:
+        return f"Nobody has entered which sizes are made for it. {said} {why.needs}"
+    if why.because is Because.NOTHING_AT_HAND:
+        return f"{said} {why.needs}"
+    sold = "The sizes that would bring it in are ruled out." if why.sold else (
+        "No size that is sold brings it in."
+    )  # fmt: skip
+    scrap = "Its shim is scrap. " * (why.because is Because.SCRAP_STAYS)
+    return f"{scrap}{said} {sold} {why.needs}"
 
 
 def _taken(why: Why) -> str:
@@ -198,19 +232,13 @@ _SAY = {
         f"Not settled at {why.found}, {percent(why.move.chance or 0)} sure to be in: "
         "its shim stays."
     ),
-    Because.NOTHING_SERVES: lambda why: (
-        f"No piece that can be had brings it into spec. {why.needs}"
-    ),
-    Because.SCRAP_STAYS: lambda why: (
-        f"Its shim is scrap and nothing that can be had replaces it in spec. {why.needs}"
-    ),
+    Because.NOTHING_SERVES: _none,
+    Because.SCRAP_STAYS: _none,
     Because.NOTHING_THINNER: lambda why: (
-        f"No gap was felt, and nothing thinner is at hand to get one. {why.needs}"
+        f"No gap was felt, and no thinner shim can be spared to get one. {why.needs}"
     ),
-    Because.NO_SIZES: lambda why: (
-        "Nobody has entered which sizes are made for it, and nothing at hand serves. " + why.needs
-    ),
-    Because.NOTHING_AT_HAND: lambda why: f"Nothing at hand brings it into spec. {why.needs}",
+    Because.NO_SIZES: _none,
+    Because.NOTHING_AT_HAND: _none,
     Because.FOR_NOW: _for_now,
     Because.CLOSER: lambda why: (
         f"{why.thick(why.move.thickness_nm)}: {why.sum}: closer, but not in spec. {why.needs}"

@@ -3,26 +3,24 @@
 from dataclasses import dataclass
 
 from plimb.core.shim.sum import Outcome, WorkedOut
-from plimb.core.words import MILLIMETRES, Units, percent
+from plimb.core.words import Units, percent
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Worksheet:
-    """The sum of one valve to be checked on paper, and what the ladder shows of it."""
+    """What the ladder shows of the sum of one valve."""
 
     thin_nm: int | None
     thick_nm: int | None
     ideal_nm: int
-    lines: tuple[str, ...]
 
 
-def worksheet_of(worked: WorkedOut, units: Units = MILLIMETRES) -> Worksheet:
-    """Return the sum with its window and its ideal."""
+def worksheet_of(worked: WorkedOut) -> Worksheet:
+    """Return the window of a sum and its ideal."""
     return Worksheet(
         thin_nm=worked.window.thin_nm if worked.window else None,
         thick_nm=worked.window.thick_nm if worked.window else None,
         ideal_nm=worked.ideal_nm,
-        lines=worksheet(worked, units),
     )
 
 
@@ -44,6 +42,13 @@ def worksheet(worked: WorkedOut, units: Units) -> tuple[str, ...]:
     if worked.fell_back:
         lines.append(f"No size reaches the set range, so the check range {low} to {high} is used.")
     return tuple(lines)
+
+
+def given_lines(worked: WorkedOut, units: Units) -> tuple[str, ...]:
+    """Return the lines that stand whatever is taken: stack, window, ideal."""
+    if worked.gap.open_ended:
+        return _one_end(worked, units)
+    return (*_stack_lines(worked, units), *_ideal_lines(worked, units))
 
 
 def _one_end(worked: WorkedOut, units: Units) -> tuple[str, ...]:

@@ -6,11 +6,20 @@ from apiflask import APIBlueprint
 from flask import Response
 
 from plimb.card import orders
-from plimb.card.planning import BuyLine, MoveView, Must, PlanView, Variant, read_plan
+from plimb.card.planning import (
+    BuyLine,
+    MoveView,
+    Must,
+    PlanView,
+    Variant,
+    read_plan,
+    read_rivals,
+)
 from plimb.card.said import Key, Sent
 from plimb.core.lengths import show_inch, show_mm
 from plimb.core.plan.advice import AdviceKind
 from plimb.core.plan.options import Option
+from plimb.core.plan.rivals import Rival
 from plimb.core.shim.shim import Source
 from plimb.files.table_csv import write_csv
 from plimb.record.orders import Order, OrderedLine
@@ -109,6 +118,25 @@ def _plan(card_id: int) -> PlanView:
 def get_plan(card_id: int) -> PlanView:
     """Return the plan of a card, with what can be had instead."""
     return _plan(card_id)
+
+
+@read_off(Rival, without=("gap", "level", "other"))
+class RivalOut(Answer):
+    """Another piece that a valve could get, and why it does not."""
+
+
+class RivalsOut(Answer):
+    """What else a valve could get, and why it does not, the likeliest question first."""
+
+    rivals: list[RivalOut]
+
+
+@blueprint.get("/cards/<int:card_id>/plan/<valve>/rivals")
+@blueprint.output(RivalsOut)
+def get_rivals(card_id: int, valve: str) -> dict[str, object]:
+    """Return why a valve gets no other piece: the whole engine is solved again with each."""
+    with record().reading() as session:
+        return {"rivals": read_rivals(session, card_id, valve)}
 
 
 @read_off(Answered, without=("diameter_nm", "days"))
