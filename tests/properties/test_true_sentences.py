@@ -77,12 +77,8 @@ def check(request, plan, why, others):  # noqa: C901 - one line a kind of reason
     if because in (Because.BOUGHT, Because.AT_HAND):
         certain = judge(move.gap, row.spec.check) is Verdict.IN
         assert why.standing.startswith("in spec") is (certain and not _outside_set(row, move))
-        said_set = row.spec.set_ and why.standing.endswith("in the set range")
-        if said_set and "not" not in why.standing:
-            row.spec.set_
-            and why.standing.endswith("in the set range")
-            and "not" not in why.standing
-        ):
+        in_set = row.spec.set_ and why.standing.endswith("in the set range")
+        if in_set and "not" not in why.standing:
             assert row.spec.set_.holds(move.gap.best_nm)
             assert f"{int(move.chance * 100)} %" in why.standing
         assert why.cannot is None
