@@ -76,14 +76,16 @@ def _way(text: str) -> Way:
     names = {"round": "rounding", "act": "which"}
     taken: dict[str, Any] = {}
     for name, value in dict[str, Any](said).items():
-        if name in ADVICE and isinstance(value, bool):
+        if (name in ADVICE and isinstance(value, bool)) or (
+            name == "shaft_cost" and isinstance(value, str)
+        ):
             taken[name] = value
         elif name in kinds and value in [one.value for one in kinds[name]]:
             taken[names.get(name) or name] = kinds[name](value)
         else:
             raise BadValue(
                 f"policy: “{name}” cannot be {json.dumps(value)}; known are aim, round, act as in "
-                f"a card file, and {', '.join(ADVICE)}, true or false.",
+                f"a card file, shaft_cost as typed, and {', '.join(ADVICE)}, true or false.",
                 field="policy",
             )
     return Way(**taken)

@@ -21,6 +21,7 @@ from plimb.card.acts.ready import set_policy
 from plimb.card.acts.sign import sign_card
 from plimb.card.build import read_card, status_of
 from plimb.card.planning import PlanView, read_plan
+from plimb.card.rejudge import change_settings
 from plimb.card.view import CardView
 from plimb.core.errors import NotReady
 from plimb.core.job.fitting import FitStep
@@ -57,7 +58,8 @@ class Way:
     `finer` calls gaps to a hundredth once they are bracketed; `measured` measures each new piece
     before it goes in; `of_three` takes the right one of three of a size, and of either side
     where that is said to help; `opens_too` opens what is said to be better opened as well;
-    `one_of_each` has one piece of every size at hand, measured.
+    `one_of_each` has one piece of every size at hand, measured; `shaft_cost` is the shop's
+    setting, as typed.
     """
 
     aim: Aim = Aim.LOOSE
@@ -68,6 +70,7 @@ class Way:
     of_three: bool = False
     opens_too: bool = False
     one_of_each: bool = False
+    shaft_cost: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -126,6 +129,7 @@ class Hand:
             name="Trial", blades=tuple(Blade(nominal_nm=n * mm("0.01")) for n in USUAL_BLADES)
         )
         save_blade_set(self.database, set_id=None, blades=self.blades)
+        change_settings(self.database, shaft_cost=way.shaft_cost)
         self.micrometer = add_instrument(self.database, name="Micrometer", doubt="0.004")
         engine = register_engine(
             self.database, label="Trial", note="", document=document, now=self.now
