@@ -65,7 +65,7 @@ def is_so(request, plan, valve, rival):
     """Fail unless every figure and every name of the sentence is that of the two plans."""
     said = rival.words.split(". ", 1)[1]
     other, at = rival.other, {row.valve: row for row in request.rows}
-    more = re.search(r": (?:as much as )?([\d.]*\d)(?: shims?)? more in all", said)
+    more = re.search(r"it costs (?:as much as )?([\d.]*\d)(?: shims?)? more", said)
     if rival.level == "cost":
         assert more is not None, said
         figure = float(more[1])

@@ -16,7 +16,7 @@
 {#if rivals.length}
   <section aria-labelledby="rivals" class="border-line border-t pt-1.5">
     <h3 id="rivals" class="min-h-8 font-[560]">Why not another one?</h3>
-    <ul class="figures flex flex-col gap-1 text-[15.5px] leading-[21px]" style:font-stretch="88%">
+    <ul class="flex flex-col gap-1 text-note leading-5">
       {#each rivals as rival (rival.words)}<li>{rival.words}</li>{/each}
     </ul>
   </section>

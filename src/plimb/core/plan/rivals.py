@@ -267,17 +267,18 @@ def _cost(of: _Compared, less: int, more: int) -> str:
         why = f"Then {' and '.join(names)} must come out as well" if names else "More comes out"
     elif most == risk and risk > 0:
         mine, theirs = of.mine.chance, of.theirs.chance
-        why = (
-            f"That is {percent(theirs)} sure, not {percent(mine)}, and another round costs"
+        less_sure = (
+            f"That is {percent(theirs)} sure, not {percent(mine)}"
             if mine is not None and theirs is not None and percent(theirs) != percent(mine)
             and theirs < mine
-            else "Then the engine is less sure to be right at once, and another round costs"
+            else "Then the engine is less sure to be right at once"
         )  # fmt: skip
+        return f"{less_sure}: with the risk of another round it costs {total} more."
     else:
         buys = sorted(_buys(of.worse) - _buys(of.better) - {of.row.valve})
         gets = "gets a bought one" if len(buys) == 1 else "get bought ones"
         why = f"Then {' and '.join(buys)} {gets}" if buys else "Then more is bought"
-    return f"{why}: {total} more in all."
+    return f"{why}: it costs {total} more in all."
 
 
 def _buys(plan: Plan) -> set[str]:
