@@ -88,7 +88,7 @@ def test_the_plan_is_looked_at_changed_taken_and_ordered(open_page, no_barriers)
     plate(page, "1 EX R").click()
     ladder = page.get_by_role("radiogroup", name="Pieces that can be had for 1 EX R")
     expect(ladder.get_by_role("radio", checked=True)).to_contain_text("the plan")
-    expect(page.get_by_text("2.548 − 2.472 = 0.256–0.276, in spec")).to_be_visible()
+    expect(page.get_by_text("2.548 − 2.472 = 0.256–0.276, in range")).to_be_visible()
 
     # one that is not wanted: the rest is planned anew around it, and it can be allowed again
     page.get_by_role("button", name="Not this one").click()

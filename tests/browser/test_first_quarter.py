@@ -140,7 +140,7 @@ def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_pa
     page.goto("/cards/1/feel")
     expect(page.get_by_text("0.10–0.15 mm becomes 0.10–0.18 mm")).to_be_visible()
     page.get_by_role("button", name="Take it over, judge again").click()
-    expect(page.locator("[data-valve='IN L']")).to_contain_text("in spec")
+    expect(page.locator("[data-valve='IN L']")).to_contain_text("in range")
     expect(page.get_by_text("The engine was corrected")).to_be_hidden()
 
 

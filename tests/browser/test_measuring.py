@@ -47,7 +47,7 @@ def test_a_16_valve_engine_takes_few_keys_a_valve(open_page, client, intake, exh
         valve = in_hand(page)
         for key in (*(intake if "IN" in valve else exhaust), "Enter"):
             page.keyboard.press(key)
-        expect(plate(page, valve)).to_contain_text("in spec")
+        expect(plate(page, valve)).to_contain_text("in range")
     expect(page.locator("#next-stage")).to_contain_text("Sign")
     assert page.evaluate("window.keys") <= 16 * most
 
@@ -65,7 +65,7 @@ def test_a_16_valve_engine_takes_at_most_three_taps_a_valve(open_page, client, b
         if bracket:
             fan.get_by_role("button", name=f"Blade {refuses}").tap()
         page.get_by_role("button", name="Write", exact=True).tap()
-        expect(plate(page, valve)).to_contain_text("in spec")
+        expect(plate(page, valve)).to_contain_text("in range")
     assert page.evaluate("window.taps") <= 16 * 3
 
 
@@ -84,7 +84,7 @@ def test_a_slip_is_asked_about_and_one_key_takes_the_right_value(open_page, clie
     assert following != valve  # the question waits, and the next reading is the next valve's
     no_barriers(page, "a question")
     page.keyboard.press("y")
-    expect(plate(page, valve)).to_contain_text("in spec")
+    expect(plate(page, valve)).to_contain_text("in range")
     expect(alert).to_be_hidden()
     assert in_hand(page) == following
 
@@ -123,7 +123,7 @@ def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barrier
         page.wait_for_function(ASKED_ON, arg=[asked, valve])
         if in_hand(page) != valve:
             break
-    expect(plate(page, valve)).to_contain_text("in spec")
+    expect(plate(page, valve)).to_contain_text("in range")
 
 
 def test_one_more_reading_stands_beside_the_first_with_their_spread(open_page, client):
@@ -131,7 +131,7 @@ def test_one_more_reading_stands_beside_the_first_with_their_spread(open_page, c
     valve = in_hand(page)
     page.keyboard.type("15" if "IN" in valve else "28")
     page.keyboard.press("Enter")
-    expect(plate(page, valve)).to_contain_text("in spec")
+    expect(plate(page, valve)).to_contain_text("in range")
     plate(page, valve).click()
     page.get_by_role("button", name="Once more").click()
     entry(page).focus()
@@ -336,7 +336,7 @@ def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_pa
     page.context.set_offline(False)
     expect(page.get_by_text("entries wait")).to_be_hidden(timeout=15_000)
     for valve in written:
-        expect(plate(page, valve)).to_contain_text("in spec")
+        expect(plate(page, valve)).to_contain_text("in range")
     expect(entry(page)).to_have_value("1")
     assert client.get(f"/api/cards/{number}").json["version"] == 4
 
@@ -355,7 +355,7 @@ def test_a_reading_survives_a_killed_server_and_a_reload(chromium, own_server):
     page.keyboard.type("3")
     own_server.start()
     page.reload()
-    expect(plate(page, valve)).to_contain_text("in spec", timeout=15_000)
+    expect(plate(page, valve)).to_contain_text("in range", timeout=15_000)
     expect(entry(page)).to_have_value("3")
     context.close()
 

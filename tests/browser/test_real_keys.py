@@ -199,7 +199,7 @@ def test_a_swap_with_an_empty_drawer_is_made_on_the_screen(open_page, database):
         page.get_by_role("button", name=re.compile(f"Take .* for {valve}")).click()
         said = page.get_by_role("region", name="The plan")
         # while it is worked out anew, the plan on the screen is of before
-        expect(said).to_contain_text("without a shim" if valve == "IN L" else "out of spec")
+        expect(said).to_contain_text("without a shim" if valve == "IN L" else "out of range")
     page.locator("[data-valve='IN R']").click()
     expect(page.get_by_text("out of range, it would hold the valve open")).to_be_visible()
 

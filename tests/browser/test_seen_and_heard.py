@@ -132,7 +132,7 @@ HEARD = {
 """,
     ("turn", 2): """
   - group /The head from above/:
-    - button /2 IN L in spec measure/
+    - button /2 IN L in range measure/
     - button /2 EX L not measured lifted/
   - slider "Crank, degrees of the cycle"
   - region "The valve in hand":
@@ -175,7 +175,7 @@ HEARD = {
           - row /Valve Found/:
             - columnheader "Valve"
         - rowgroup:
-          - row /IN L .* in spec/:
+          - row /IN L .* in range/:
             - rowheader "IN L"
 """
 }  # fmt: skip
@@ -203,6 +203,6 @@ def test_what_was_written_and_what_was_undone_is_said_aloud(open_page):
     valve = page.locator("[data-valve][aria-pressed=true]").get_attribute("data-valve")
     page.locator("#entry").fill("25")
     page.keyboard.press("Enter")
-    expect(aloud).to_contain_text(f"{valve}: in spec")
+    expect(aloud).to_contain_text(f"{valve}: in range")
     page.keyboard.press("z")
     expect(aloud).to_have_text(f"Taken back: the gap of {valve}.")

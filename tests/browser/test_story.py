@@ -65,7 +65,7 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
         expect(entry(page)).to_be_focused()
         keyboard.type(typed)
         keyboard.press("Enter")
-        expect(plate(page, valve)).to_contain_text("tight" if typed in ("6", "14") else "in spec")
+        expect(plate(page, valve)).to_contain_text("tight" if typed in ("6", "14") else "in range")
     no_barriers(page, "feel")
 
     # the wrong valve's reading is corrected, and the first stays on record
@@ -90,7 +90,7 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
 
     keyboard.press("PageDown")
     in_hand(page, "IN C")
-    expect(page.get_by_text("1.918 − 1.80 = 0.118: in spec.")).to_be_visible()
+    expect(page.get_by_text("1.918 − 1.80 = 0.118: in range.")).to_be_visible()
     ladder = page.get_by_role("radiogroup", name="Pieces that can be had for IN C")
     rung = ladder.get_by_role("radio", checked=True)
     expect(rung).to_contain_text("1.80")
@@ -223,7 +223,7 @@ def test_everything_in_spec_goes_from_feel_straight_to_sign(open_page):
         in_hand(page, valve)
         page.keyboard.type("15" if "IN" in valve else "28")
         page.keyboard.press("Enter")
-        expect(plate(page, valve)).to_contain_text("in spec")
+        expect(plate(page, valve)).to_contain_text("in range")
     expect(page.locator("#next-stage")).to_contain_text("Sign")
     expect(page.get_by_text("Every valve is in range. Nothing to open.")).to_be_visible()
 

@@ -54,7 +54,7 @@ def test_without_a_spec_a_gap_is_kept_and_not_judged(database):
         ("intake and exhaust", "not entered")
     ]
     assert sheet_pdf(job.sheet).startswith(b"%PDF")
-    with pytest.raises(NotReady, match="not shown to be in spec"):
+    with pytest.raises(NotReady, match="not shown to be in range"):
         job.act(sign_card, signed_by="Oda", remarks="")
 
 

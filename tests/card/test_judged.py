@@ -67,7 +67,7 @@ def proof(job, valve, text):
 
 
 def apart(job):
-    """One intake tight, the others in spec, the shim read and the plan taken."""
+    """One intake tight, the others in range, the shim read and the plan taken."""
     for valve in job.view.status.order:
         job.gap(valve, "15-18" if "IN" in valve else "25")
     job.gap("IN L", "8")
@@ -190,8 +190,8 @@ def test_shims_from_memory_make_a_plan_and_no_reading(job):
 def test_what_was_not_done_is_shown_and_stands_on_the_sheet(job):
     apart(job)
     said = job.view.not_done
-    assert any("closing up" in one for one in said)
-    assert "IN L not measured again" in said
+    assert any(one.startswith("Closing up: ") for one in said)
+    assert "IN L not re-measured" in said
     assert any(one.startswith("turned by hand 0 of 2") for one in said)
     below = {fact.name: fact.says for fact in job.sheet.lines}
     assert below["Not done"] == "; ".join(said)
@@ -226,11 +226,11 @@ def test_a_valve_in_doubt_is_opened_where_somebody_wants_it(job):
     job.gap("EX L", "28")
     state = job.view.status.valves["EX L"]
     assert (state.opens, state.in_doubt) == (False, True)
-    assert state.reason == "in spec, but close to its limit (50 % sure)"
+    assert state.reason == "in range, but close to its limit (50 % sure)"
     (help_,) = plan_of(job).helps
     assert (help_.kind, help_.valve, help_.shaft) == (AdviceKind.OPEN_TOO, "EX L", "EX")
     assert 0.9 < help_.then <= 1
-    assert help_.sentence.startswith("Open EX L too, the EX camshaft comes out for it: in spec")
+    assert help_.sentence.startswith("Open EX L too, the EX camshaft comes out for it: in range")
     job.gap("EX R", "18")  # now it comes out anyway, and EX L is looked at with it
     assert job.view.status.opened == ("EX L", "EX R")
     assert not plan_of(job).helps

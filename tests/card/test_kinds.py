@@ -204,10 +204,10 @@ def test_side_checks_and_notes_stand_on_the_sheet_and_beside_the_next_ones(datab
     job.act(note.note_at, stage=Stage.FEEL, text="Blade 0.10 bent")
     job.act(note.note_at, stage=Stage.TURN, text="x")
     job.act(note.note_at, stage=Stage.TURN, text=" ")
-    assert job.line("Looked at besides") == (
+    assert job.line("Also checked") == (
         "cylinder 1: dry 11,5 bar, wet 13 bar, leak-down 8 %; plugs: dark"
     )
-    assert (job.line("Symptoms"), job.line("Note at Feel")) == (
+    assert (job.line("What was noticed"), job.line("Note at Feel")) == (
         "Hard cold start", "Blade 0.10 bent",
     )  # fmt: skip
     assert job.line("Note at Turn") is None
@@ -278,9 +278,9 @@ def test_the_instrument_is_corrected_and_a_snapped_blade_leaves_from_where_it_is
     set_id = save_blade_set(database, set_id=None, blades=blades)
     job = Job(database, change=known)
     job.act(change_instrument, instrument_id=None)
-    assert job.line("Measured with") == "not noted"
+    assert job.line("Shims measured with") is None
     job.act(change_instrument, instrument_id=calliper)
-    assert job.line("Measured with") == "Calliper"
+    assert job.line("Shims measured with") == "Calliper"
     job.gap("IN L", "10+5")
     assert job.view.valves[0].status.record.found.gap.best_nm == mm("0.153")
     set_blade_state(database, set_id=set_id, nominal_nm=mm("0.05"), state=BladeState.BROKEN)
@@ -330,9 +330,9 @@ def test_sum_plan_and_sheet_are_in_the_units_of_the_card(database, gap, shim, ty
     one = view.valves[0]
     assert one.status.record.piece.thickness_nm == mm("2.794")
     assert (view.unit.value, view.shim_unit.value) == (gap, shim)
-    assert one.worked.lines[0] == stack
     with database.reading() as session:
         move = read_plan(session, job.card.id).moves[0]
+    assert move.sum[0] == stack
     assert move.move.thickness_nm == mm("2.6924")  # 106 thou: the loose end of the spec
     assert why in move.why
     job.act(take_plan)

@@ -253,7 +253,7 @@ class Jobs(RuleBasedStateMachine):
     @rule()
     def go_round(self):
         stuck = self.view.signed_at is None and self.nothing_waits_at_prove()
-        assert self.act(next_round, reason="Out of spec") or not stuck
+        assert self.act(next_round, reason="Out of range") or not stuck
 
     @precondition(lambda self: self.acts > 12)
     @rule()

@@ -76,7 +76,7 @@ def check(request, plan, why, others):  # noqa: C901 - one line a kind of reason
         check_bought(request, plan, why)
     if because in (Because.BOUGHT, Because.AT_HAND):
         certain = judge(move.gap, row.spec.check) is Verdict.IN
-        assert why.standing.startswith("in spec") is (certain and not _outside_set(row, move))
+        assert why.standing.startswith("in range") is (certain and not _outside_set(row, move))
         in_set = row.spec.set_ and why.standing.endswith("in the set range")
         if in_set and "not" not in why.standing:
             assert row.spec.set_.holds(move.gap.best_nm)

@@ -83,7 +83,7 @@ def test_simulate_prints_for_people_and_for_programs():
     assert (answer["jobs"], answer["seed"], answer["step"]) == (1, 2, 0.05)
     assert {"right", "paper", "best", "rounds", "bought", "wrongly", "minutes"} <= set(answer)
     said = run.invoke(simulate, ["--jobs", "1", "--policy", '{"aim": "middle", "finer": true}'])
-    assert "truly in spec after the first round" in said.output
+    assert "truly in range after the first round" in said.output
 
 
 @pytest.mark.parametrize("policy", ["no", "[]", '{"aim": "left"}', '{"truth": true}'])

@@ -38,7 +38,7 @@ export function click(): void {
 export function hear(said: string): void {
   if (!said) return;
   speak(said);
-  sound(/in spec/.test(said));
+  sound(/in range/.test(said));
 }
 
 /** Keep the screen on for as long as a card is open; the returned function lets it go. */

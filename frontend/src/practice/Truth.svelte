@@ -32,7 +32,7 @@
   {#if score}
     <p class="my-3 max-w-[44rem] leading-6">{score.point}</p>
     <dl class="border-ink grid grid-cols-2 gap-x-6 border-t-2 py-3 sm:grid-cols-4">
-      {#each [["Verdicts right", `${score.right} of ${score.reads.length}`], ["Truly in spec now", `${score.in_spec} of ${score.valves}`], ["Blades tried", score.fewest ? `${score.tries}; ${score.fewest} would do` : `${score.tries}`], ["Rounds", `${score.rounds}`]] as [name, says] (name)}
+      {#each [["Verdicts right", `${score.right} of ${score.reads.length}`], ["Truly in range now", `${score.in_spec} of ${score.valves}`], ["Blades tried", score.fewest ? `${score.tries}; ${score.fewest} would do` : `${score.tries}`], ["Rounds", `${score.rounds}`]] as [name, says] (name)}
         <div class="py-1">
           <dt class="text-soft">{name}</dt>
           <dd class="figures text-xl">{says}</dd>

@@ -2,7 +2,7 @@
   /**
    * A verdict as a little drawing of the gap itself: the lobe above, the follower below.
    * In: a measured gap between them. Tight: pressed together. Loose: far apart.
-   * Not settled: the follower may be here or there. No gap: one solid block.
+   * Not clear yet: the follower may be here or there. No gap: one solid block.
    */
   import type { Verdict } from "../api/client";
 

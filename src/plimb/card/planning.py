@@ -113,7 +113,7 @@ class PlanView:
         if plan.empty:
             return f"leaves {', '.join(plan.empty)} without a shim"
         if plan.out_of_spec:
-            return f"leaves {len(plan.out_of_spec)} out of spec"
+            return f"leaves {len(plan.out_of_spec)} out of range"
         if plan.provisional:
             return "after the pieces for now"
         if plan.unknown:

@@ -55,7 +55,7 @@ def _day(moment: datetime | None) -> str:
 
 
 def _verdicts(engine: Engine, summary: CardSummary | None) -> str:
-    """Return what each valve was that was not in spec: `tight exhaust 2 EX L`."""
+    """Return what each valve was that was not in range: `tight exhaust 2 EX L`."""
     said = []
     for key, verdict in (summary.verdicts if summary else {}).items():
         name = engine.names.get(key)

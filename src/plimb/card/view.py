@@ -181,15 +181,15 @@ class CardView:
     def not_done(self) -> tuple[str, ...]:
         """What was not done, in the order of work: it stands on the sheet that is signed."""
         said = []
-        for name, lines in (("Ready", self.safety), ("pulling", self.reach),
-                            ("closing up", self.closing)):  # fmt: skip
+        for name, lines in (("Before opening", self.safety), ("Dismantling", self.reach),
+                            ("Closing up", self.closing)):  # fmt: skip
             left = sum(not line.done for line in lines)
             if left:
-                said.append(f"{left} of {len(lines)} lines of {name} not seen to")
+                said.append(f"{name}: {left} of {len(lines)} steps not ticked")
         touched = self.status.touched
         unproved = [valve for valve, one in touched.items() if one.record.proof is None]
         if unproved:
-            said.append(f"{', '.join(unproved)} not measured again")
+            said.append(f"{', '.join(unproved)} not re-measured")
         if touched and self.hand_turns < self.hand_turns_wanted:
             said.append(f"turned by hand {self.hand_turns} of {self.hand_turns_wanted} times")
         said += [

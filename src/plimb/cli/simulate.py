@@ -49,13 +49,13 @@ def _lines(found: Report) -> list[str]:
         return f"{100 * of:.1f} %"
 
     return [
-        f"{found.jobs} engines, truly in spec after the first round: {share(found.right)}.",
+        f"{found.jobs} engines, truly in range after the first round: {share(found.right)}.",
         f"Of those in which every valve had a gap, {share(found.felt)} of them: "
         f"{share(found.felt_right)}.",
         f"A careful person with paper: {share(found.paper)}; the best that could be chosen: "
         f"{share(found.best)}.",
         f"A job: {found.rounds:.2f} rounds, {found.bought:.2f} pieces bought, {found.changed:.2f} "
-        f"changed in the first round, {found.wrongly:.2f} of them truly in spec before.",
+        f"changed in the first round, {found.wrongly:.2f} of them truly in range before.",
         f"{found.tries:.0f} blades tried, {found.minutes:.0f} minutes of a modelled hand.",
     ]
 

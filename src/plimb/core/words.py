@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from plimb.core.lengths import Unit, show_inch, show_mm, show_thou
 
 VERDICT_WORDS = {
-    "in": "in spec",
-    "tight": "tight",
-    "loose": "loose",
-    "unsettled": "not settled",
+    "in": "in range",
+    "tight": "too tight",
+    "loose": "too loose",
+    "unsettled": "not clear yet",
     "none": "no gap",
     None: "not proved",
 }

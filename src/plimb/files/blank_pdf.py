@@ -59,7 +59,7 @@ def blank_pdf(
         paper.named(f"Spec {one.name}", one.words(unit))
         paper.gap(1)
     paper.gap()
-    draw_head(paper, drawing, note=f"gaps in {unit.of_gaps}")
+    draw_head(paper, drawing, note=f"gaps in {unit.of_gaps}", beside={})
     paper.gap()
     high = 7 * MM if len(valves) <= 16 else 5.4 * MM
     body = [(valve, spec_of[valve], *[""] * (len(COLUMNS) - 2)) for valve in valves]

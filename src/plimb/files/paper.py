@@ -16,7 +16,7 @@ from fpdf import FPDF
 from fpdf.enums import MethodReturnValue, XPos, YPos
 
 MM = 72 / 25.4
-INK, SOFT, LINE = (19, 28, 25), (68, 80, 74), (188, 195, 186)
+INK, SOFT, LINE, WASH = (19, 28, 25), (68, 80, 74), (188, 195, 186), (232, 235, 228)
 OWN = "Archivo"
 OTHERS = {
     "Noto": "NotoSans-Regular.ttf",
@@ -33,6 +33,7 @@ _SWAPPED = str.maketrans({"→": "to", "≤": "at most", "≥": "at least", "\t"
 _ALWAYS = datetime(2000, 1, 1, tzinfo=UTC)
 """Made when, as the file says: the same sheet is the same bytes whenever it is printed."""
 LEADING = 1.28
+FOOT = 8.0
 
 
 @cache
@@ -67,7 +68,7 @@ class Paper(FPDF):
     def __init__(self, *, title: str, author: str, subject: str, keywords: str = "") -> None:
         super().__init__(unit="pt", format="A4")
         self.set_margins(15 * MM, 12 * MM, 15 * MM)
-        self.set_auto_page_break(True, 14 * MM)
+        self.set_auto_page_break(True, 15 * MM)
         self.set_title(_plain(title))
         self.set_author(_plain(author))
         self.set_subject(_plain(subject))
@@ -87,10 +88,12 @@ class Paper(FPDF):
     def footer(self) -> None:
         """Draw what stands at the foot of every page."""
         if self.foot_text:
-            self.set_y(-9 * MM)
-            self._ink(5.6, colour=SOFT)
-            self.cell(self.epw - 30 * MM, 6, self.foot_text)
-            self.cell(30 * MM, 6, f"page {self.page_no()}", align="R")
+            self.set_y(-12 * MM)
+            self._ink(FOOT, colour=SOFT)
+            top = self.y
+            self.multi_cell(self.epw - 20 * MM, FOOT * LEADING, self.foot_text, align="L")
+            self.set_xy(self.l_margin + self.epw - 20 * MM, top)
+            self.cell(20 * MM, FOOT * LEADING, f"page {self.page_no()}", align="R")
 
     def _ink(self, size: float, *, bold: bool = False, colour: tuple[int, int, int] = INK) -> None:
         self.set_font(OWN, "B" if bold else "", size)
@@ -219,7 +222,7 @@ class Paper(FPDF):
     def _heads(self, heads: Sequence[str], widths: Sequence[float], high: float) -> None:
         top, x = self.y, self.l_margin
         for text, wide in zip(heads, widths, strict=True):
-            self.fitted(x + 1, top + high / 2, text, 7.2, width=wide - 2, colour=SOFT)
+            self.fitted(x + 1, top + high / 2, text, 8, width=wide - 2, colour=SOFT)
             x += wide
         self.rule(top + high, weight=0.8, width=sum(widths))
         self.set_xy(self.l_margin, top + high)

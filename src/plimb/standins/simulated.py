@@ -230,7 +230,7 @@ class Truth:
         return self._of._rates(faster)
 
     def right(self) -> bool:
-        """Return whether every valve is truly in spec."""
+        """Return whether every valve is truly in range."""
         return all(self.in_spec(one.id) for one in self._of.engine.clearances)
 
 

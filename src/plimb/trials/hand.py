@@ -209,7 +209,7 @@ class Hand:
             self._prove()
             if not self.status.not_in_spec or number == MOST_ROUNDS or not self.status.touched:
                 break
-            self._do(next_round, reason="Not in spec yet")
+            self._do(next_round, reason="Not in range yet")
         left = self.status.not_in_spec
         self._do(
             sign_card, signed_by="Trial", remarks="Left so" if left else "", next_distance=None

@@ -55,7 +55,7 @@ def with_paper(seen: JobStatus, shafts: tuple[str, ...]) -> Choice:
 
 
 def best_possible(seen: JobStatus, shafts: tuple[str, ...], world: World) -> Choice:
-    """Return for each valve what is likeliest to be truly in spec, money no object.
+    """Return for each valve what is likeliest to be truly in range, money no object.
 
     Judged by the world's own scatter, not by the doubts that the plan is made with.
     """

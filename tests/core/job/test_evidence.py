@@ -1,6 +1,6 @@
 """Simulated slips, with and without a check before: how many are asked about, printed.
 
-An honest check: left anywhere in spec, twins near each other, closed by 0.012 ± 0.012 mm with now
+An honest check: left anywhere in range, twins near each other, closed by 0.012 ± 0.012 mm with now
 and then much more; felt to ± 0.006 mm, as a number or between two blades (common practice).
 """
 

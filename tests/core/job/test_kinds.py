@@ -118,7 +118,7 @@ def test_one_valve_leaves_the_others_alone_without_a_remark():
     [
         ("15", "0.03", "0.18"),  # by just that much
         ("15", "0.05", "0.20"),  # to the limit itself
-        ("15", "0.06", "0.20"),  # never out of spec to serve it
+        ("15", "0.06", "0.20"),  # never out of range to serve it
         ("12", "-0.05", "0.10"),
     ],
 )

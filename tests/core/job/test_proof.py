@@ -53,7 +53,7 @@ class Job:
             old = mm("2.40") + dice.randrange(16) * mm("0.025") - dice.randrange(9) * mm("0.001")
             new = old
             touched = (name, cylinder, side) in self.changed
-            if touched:  # out of spec as found, and a size of the family that brings it in
+            if touched:  # out of range as found, and a size of the family that brings it in
                 gap = SPEC[side] + dice.choice([-1, -1, 1]) * dice.randint(5, 9) * mm("0.01")
                 ideal = old + gap - SPEC[side] - dice.randrange(-15, 25) * mm("0.001")
                 new = round(ideal / mm("0.025")) * mm("0.025") - dice.randrange(9) * mm("0.001")

@@ -68,13 +68,13 @@ def said(*rows, **more):
 
 def test_each_move_says_its_sum_where_it_comes_from_and_what_was_given_up():
     words = said(row("A", gap(10), "2.80"), row("B", gap(30), "2.70"), row("C", gap(18), "2.5"))
-    assert words["C"] == "In spec at 0.18: its shim stays."
-    assert words["A"].startswith("2.70 out of B costs nothing: 0.10 + 2.80 − 2.70 = 0.20, in spec")
+    assert words["C"] == "In range at 0.18: its shim stays."
+    assert words["A"].startswith("2.70 out of B costs nothing: 0.10 + 2.80 − 2.70 = 0.20, in range")
     assert words["B"].startswith("2.80 out of A costs nothing: 0.30 + 2.70 − 2.80 = 0.20")
 
 
 def test_what_is_bought_says_why_nothing_at_hand_serves():
-    assert "Nothing at hand lands in spec. Buy 2.70" in said(row("A", gap(10), "2.80"))["A"]
+    assert "Nothing at hand lands in range. Buy 2.70" in said(row("A", gap(10), "2.80"))["A"]
     words = said(row("A", gap(10), "2.80"), row("B", gap(10), "2.80"), drawer=(stock("2.70"),))
     assert sorted(line.split(".")[0] for line in words.values()) == ["2", "The 2"]
     assert any("The 2.70 at hand serves" in line and "Buy 2.70" in line for line in words.values())
@@ -91,7 +91,7 @@ def test_a_piece_of_another_family_is_never_at_hand():
 
 def test_a_valve_under_a_camshaft_that_stays_in_keeps_its_piece_and_says_so():
     words = said(row("A", gap(10), "2.80"), row("B", gap(20), "2.70", camshaft="EX"))
-    assert words["B"] == "In spec at 0.20, and its camshaft stays in: its shim stays."
+    assert words["B"] == "In range at 0.20, and its camshaft stays in: its shim stays."
 
 
 def test_a_nearer_size_from_the_counter_is_named():
@@ -178,7 +178,7 @@ def test_alternatives_say_what_they_give_up():
         row("A", gap(10), "2.80"), row("B", gap(30), "2.70"), row("C", gap(8), "2.60")
     )
     others = alternatives(request, best)
-    assert "leaves C out of spec" in given_up(best, others["buy-nothing"])
+    assert "leaves C out of range" in given_up(best, others["buy-nothing"])
     assert "2 more to buy" in given_up(best, others["only-new"])
     assert given_up(best, best) == ("the same moves",)
 

@@ -190,10 +190,10 @@ def test_the_working_can_be_followed_on_paper():
     lines = worksheet(solve("0.15", "1.79", "0.17-0.22"), MILLIMETRES)
     assert lines == (
         "Stack: 0.15 + 1.79 = 1.94 mm.",
-        "In spec: from 1.94 − 0.22 = 1.72 to 1.94 − 0.17 = 1.77.",
+        "In range: from 1.94 − 0.22 = 1.72 to 1.94 − 0.17 = 1.77.",
         "Ideal for a gap of 0.22: 1.94 − 0.22 = 1.72.",
-        "1.70 gives 1.94 − 1.70 = 0.24: not in spec.",
-        "1.75 gives 1.94 − 1.75 = 0.19: in spec.",
+        "1.70 gives 1.94 − 1.70 = 0.24: not in range.",
+        "1.75 gives 1.94 − 1.75 = 0.19: in range.",
         "Take 1.75: gap 0.19.",
     )
 

@@ -17,9 +17,9 @@
   const money = (text: string): string => Number(text).toFixed(2);
 
   function brief(one: Variant): string {
-    if (one.out_of_spec.length && !one.to_buy) return `${one.out_of_spec.length} not in spec`;
+    if (one.out_of_spec.length && !one.to_buy) return `${one.out_of_spec.length} not in range`;
     if (one.out_of_spec.length)
-      return `${one.out_of_spec.length} not in spec, ${one.priced ? money(one.cost) : "price not known"}`;
+      return `${one.out_of_spec.length} not in range, ${one.priced ? money(one.cost) : "price not known"}`;
     return one.to_buy
       ? `${one.to_buy} to buy, ${one.priced ? money(one.cost) : "price not known"}`
       : "nothing to buy";
@@ -69,7 +69,7 @@
           <span class="block">{plan.provisional.join(", ")}: temporary shim, re-measure</span>
         {/if}
         {#if plan.out_of_spec.length}
-          <span class="text-tight block">Not in spec: {plan.out_of_spec.join(", ")}</span>
+          <span class="text-tight block">Not in range: {plan.out_of_spec.join(", ")}</span>
         {/if}
         <span class="block">Proof: {plan.sure}</span>
         {#if plan.doubtful.length}

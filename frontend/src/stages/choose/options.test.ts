@@ -21,7 +21,7 @@ const option = (
   count: 1,
   gap: length(150_000),
   in_spec: true,
-  stands: "in spec",
+  stands: "in range",
   goes_to: null,
   forbidden: false,
 });

@@ -29,7 +29,7 @@
     try {
       asked = await ask(goes?.nm ?? null, refuses?.nm ?? null, fine);
       failed = "";
-      // a valve that fails is measured finely: out of spec, and nothing known to go
+      // a valve that fails is measured finely: out of range, and nothing known to go
       if (asked.verdict && asked.verdict !== "in" && goes === null && !fine) {
         fine = true;
         asked = await ask(null, refuses?.nm ?? null, true);

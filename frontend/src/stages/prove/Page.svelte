@@ -55,7 +55,7 @@
     causes[0]
       ? `${causes[0].name}: ${causes[0].valves.join(", ")}`
       : off.length
-        ? `Out of spec: ${off.join(", ")}`
+        ? `Out of range: ${off.join(", ")}`
         : "",
   );
   async function again(): Promise<void> {

@@ -131,7 +131,7 @@
         <h2 class="text-2xl font-[640]">Sign the sheet</h2>
         {#if left.length}
           <p class="border-tight border-l-4 pl-3">
-            <b class="text-tight">Not shown to be in spec:</b>
+            <b class="text-tight">Not shown to be in range:</b>
             {left.join(", ")}. Measure again, or write below why you sign all the same.
           </p>
         {:else}

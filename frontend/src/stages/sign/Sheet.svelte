@@ -16,6 +16,14 @@
 
   const laid = $derived(arrange(drawing, 640, 150 + drawing.banks.length * 110, 0));
   const left = $derived(new Map(sheet.rows.map((row) => [row.valve, row.left])));
+  /** The gap as found, of a valve that was set or measured again. */
+  const before = $derived(
+    new Map(
+      sheet.rows
+        .filter((row) => row.piece_in && row.found)
+        .map((row) => [row.valve, gap(row.found)]),
+    ),
+  );
   const day = (moment: string): string =>
     new Date(moment).toLocaleDateString("en-GB", {
       day: "numeric",
@@ -26,33 +34,36 @@
 </script>
 
 <article class="sheet bg-sheet text-ink mx-auto w-full max-w-[820px] px-8 py-6 max-sm:px-3">
-  <header class="border-ink flex items-end justify-between gap-4 border-b-2 pb-2">
+  <header class="flex items-start justify-between gap-4 pb-2">
     <div>
-      {#if sheet.shop}<p class="text-soft">{sheet.shop}</p>{/if}
-      <h2 class="text-3xl leading-8 font-[640]">{sheet.label}</h2>
-      <p>{sheet.engine}</p>
+      {#if sheet.shop}<p class="text-soft text-row">{sheet.shop}</p>{/if}
+      <h2 class="text-3xl leading-9 font-[640]">{sheet.label}</h2>
+      <p class="text-soft">{sheet.engine}</p>
     </div>
-    <p class="figures text-right text-lg">
-      Card {sheet.card}<br /><span class="text-soft">{day(sheet.opened_at)}</span>
+    <p class="text-soft text-right">
+      <b>Valve clearances</b><br /><span class="figures">Card {sheet.card}</span><br />{day(
+        sheet.signed_at ?? sheet.opened_at,
+      )}
     </p>
   </header>
-  <dl
-    class="border-line grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 border-b py-2 text-note max-sm:grid-cols-[auto_1fr]"
-  >
-    {#each sheet.facts as fact (fact.name)}
-      <dt class="text-soft">{fact.name}</dt>
-      <dd>{fact.says}</dd>
+  <section class="bg-wash px-4 py-3 print:border" aria-label="What came of the job">
+    {#each sheet.result as said, nth (said)}
+      <p class="font-[640] {nth === sheet.result.length - 1 ? 'text-xl leading-7' : 'leading-6'}">
+        {said}
+      </p>
     {/each}
-    {#each sheet.specs as one (one.name)}
-      <dt class="text-soft">Spec {one.name}</dt>
-      <dd class="figures">{preferences.read(one)}</dd>
-    {/each}
-  </dl>
+    <p class="pt-1">
+      {#if sheet.next_check}Next check <b class="figures">{sheet.next_check}</b> ·{/if}
+      {#if sheet.signed_at}
+        Signed by <b>{sheet.signed_by}</b>, {day(sheet.signed_at)}
+      {:else}not signed{/if}
+    </p>
+  </section>
   <svg
     viewBox="0 0 {laid.width} {laid.height}"
     class="mx-auto my-2 max-h-64 w-full"
     role="img"
-    aria-label="The head from above with the gaps as left"
+    aria-label="The head from above with the gaps as left, and as found where a shim changed"
   >
     {#each laid.valves as one (one.valve)}
       <path d="M{one.leader.x} {one.leader.y}L{one.at.x} {one.at.y}" class="stroke-rule" />
@@ -61,7 +72,7 @@
     {#each laid.valves as one (one.valve)}
       <text
         x={one.plate.x + one.plate.width / 2}
-        y={one.plate.y + one.plate.height / 2 - 6}
+        y={one.plate.y + one.plate.height / 2 - 13}
         text-anchor="middle"
         class="fill-ink text-mark font-bold"
         style:font-stretch="78%"
@@ -69,10 +80,18 @@
       >
       <text
         x={one.plate.x + one.plate.width / 2}
-        y={one.plate.y + one.plate.height / 2 + 13}
+        y={one.plate.y + one.plate.height / 2 + 5}
         text-anchor="middle"
         class="figures fill-ink text-row">{gap(left.get(one.valve) ?? null)}</text
       >
+      {#if before.get(one.valve)}
+        <text
+          x={one.plate.x + one.plate.width / 2}
+          y={one.plate.y + one.plate.height / 2 + 20}
+          text-anchor="middle"
+          class="figures fill-soft text-mark">was {before.get(one.valve)}</text
+        >
+      {/if}
     {/each}
     <text x={laid.width / 2} y="12" text-anchor="middle" class="fill-soft text-tiny"
       >{laid.front === "up" ? "front" : ""}</text
@@ -107,8 +126,10 @@
             <td class="pr-2"><GapMark verdict={row.found_verdict} size={14} /></td>
             <td class="pr-2 whitespace-nowrap">
               {row.piece_out ? preferences.shim(row.piece_out) : ""}
-              {#if row.marked}
-                <span class="text-soft ml-1 max-sm:hidden print:inline">marked {row.marked}</span>
+              {#if row.by_marking || row.marked}
+                <span class="text-soft ml-1 max-sm:hidden print:inline"
+                  >{row.by_marking ? "by its marking" : `marked ${row.marked ?? ""}`}</span
+                >
               {/if}
             </td>
             <td class="pr-2"
@@ -147,36 +168,54 @@
       </ul>
     </section>
   {/each}
-  {#each sheet.lines as line (line.name)}
-    <p class="border-line border-b py-1.5 text-note leading-5 whitespace-pre-wrap">
-      <span class="text-soft">{line.name}</span>
-      {line.says}
-    </p>
-  {/each}
-  <p class="border-line border-b py-2 text-note whitespace-pre-wrap">
-    <span class="text-soft">Remarks</span>
-    {sheet.remarks || (sheet.signed_at ? "none" : "")}
-  </p>
-  <footer class="flex flex-wrap items-end justify-between gap-x-8 gap-y-3 pt-2 text-note">
-    <p>
-      <span class="text-soft">Next check</span>
-      <b class="figures">{sheet.next_check || "not set"}</b>
-    </p>
-    <p class="min-w-64">
+  <div class="grid grid-cols-2 gap-x-8 py-2 text-note leading-5 max-sm:grid-cols-1">
+    <dl>
+      {#each sheet.specs as one (one.name)}
+        <div class="flex gap-2">
+          <dt class="text-soft shrink-0">Range {one.name}</dt>
+          <dd class="figures">{preferences.read(one)}</dd>
+        </div>
+      {/each}
+      {#each sheet.lines as line (line.name)}
+        <div class="flex gap-2 py-0.5">
+          <dt class="text-soft shrink-0">{line.name}</dt>
+          <dd class="whitespace-pre-wrap">{line.says}</dd>
+        </div>
+      {/each}
+      {#if sheet.remarks}
+        <div class="flex gap-2 py-0.5">
+          <dt class="text-soft shrink-0">Remarks</dt>
+          <dd class="whitespace-pre-wrap">{sheet.remarks}</dd>
+        </div>
+      {/if}
+    </dl>
+    <dl>
+      {#each sheet.facts as fact (fact.name)}
+        <div class="flex gap-2">
+          <dt class="text-soft shrink-0">{fact.name}</dt>
+          <dd>{fact.says}</dd>
+        </div>
+      {/each}
+    </dl>
+  </div>
+  {#if !sheet.signed_at}
+    <p class="pt-2 text-note">
       <span class="text-soft">Signed</span>
-      {#if sheet.signed_at}<b>{sheet.signed_by}</b>, {day(sheet.signed_at)}{:else}<span
-          class="border-ink inline-block w-48 border-b">&nbsp;</span
-        >{/if}
+      <span class="border-ink inline-block w-48 border-b">&nbsp;</span>
     </p>
-  </footer>
+  {/if}
   {#each sheet.amendments as one (one)}
     <p class="border-ink mt-2 border-l-4 pl-3 text-note">
       <span class="text-soft">Amended</span>
       {one}
     </p>
   {/each}
-  <p class="text-soft pt-3 text-sm">
-    The maker’s manual and the law of the place come before anything on this sheet. The spec is for
-    a cold engine.
-  </p>
+  <div class="text-soft border-line mt-3 border-t pt-2 text-sm leading-[18px]">
+    {#if sheet.unticked.length}<p>Not ticked: {sheet.unticked.join("; ")}.</p>{/if}
+    {#if sheet.ticked.length}<p>Ticked while working: {sheet.ticked.join("; ")}.</p>{/if}
+    <p>
+      The maker’s manual and the law of the place come before anything on this sheet. The range is
+      for a cold engine.
+    </p>
+  </div>
 </article>

@@ -26,6 +26,7 @@ from plimb.core.job.sheet import (
     Sheet,
     SheetRound,
     explained_lines,
+    result_of,
     round_rows,
     sheet_rows,
     sheet_specs,
@@ -54,7 +55,7 @@ def sign_card(
 
     Raises:
         BadValue: No name, or a next check that cannot be.
-        NotReady: A valve is left without a reading in spec and no remark says why.
+        NotReady: A valve is left without a reading in range and no remark says why.
     """
     card = on.card
     name = required(signed_by, "signed_by", "Write the name of who signs.")
@@ -66,7 +67,7 @@ def sign_card(
     left = status_of(card).not_in_spec
     if left and not remarks.strip():
         raise NotReady(
-            f"{', '.join(left)} {'is' if len(left) == 1 else 'are'} not shown to be in spec. "
+            f"{', '.join(left)} {'is' if len(left) == 1 else 'are'} not shown to be in range. "
             "Measure again, or write in the remarks why it is signed all the same.",
             field="remarks",
         )
@@ -118,6 +119,9 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
     card = get_card(session, card_id)
     view = card_view(session, card)
     kept = card.as_signed or shop_things(card)
+    rows = sheet_rows(view.rounds)
+    lists = (*view.safety, *view.reach, *view.closing)
+    ticked = tuple(line.item.does for line in lists if line.done)
     return Sheet(
         shop=settings_of(session).name,
         label=kept.label,
@@ -126,15 +130,18 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         opened_at=view.opened_at,
         unit=view.unit,
         shim_unit=view.shim_unit,
+        result=result_of(rows),
         facts=_facts(view, kept),
         specs=sheet_specs(view.engine),
         drawing=view.drawing,
-        rows=sheet_rows(view.rounds),
+        rows=rows,
         rounds=tuple(
             SheetRound(number=one.number, reason=one.reason, rows=round_rows(one))
             for one in view.rounds[1:]
         ),
         lines=_below(session, card, view),
+        ticked=ticked,
+        unticked=tuple(line.item.does for line in lists if not line.done) if ticked else (),
         remarks=view.remarks or "",
         next_check=view.next_check.words(),
         signed_by=view.signed_by,
@@ -150,23 +157,18 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
 
 def _below(session: Session, card: CardRow, view: CardView) -> tuple[Fact, ...]:
     """Return what stands below the valves: what was looked at, used, corrected and done."""
-    lists = (*view.safety, *view.reach, *view.closing)
-    done = tuple(line.item.does for line in lists if line.done)
-    left = tuple(line.item.does for line in (*view.safety, *view.closing) if not line.done)
     bill = bill_for(session, card, view.rounds)
     used = [f"{one.count} × {one.what}{f' ({one.number})' if one.number else ''}"
             for one in bill.lines]  # fmt: skip
     lines = (
-        ("Symptoms", view.symptoms),
+        ("What was noticed", view.symptoms),
         ("Proof", " ".join(explained_lines(view.explained))),
-        ("Looked at besides", "; ".join(view.checks.lines())),
+        ("Also checked", "; ".join(view.checks.lines())),
         *((f"Note at {STAGE_NAMES[stage]}", view.notes.get(stage, "")) for stage in Stage),
         ("Corrected once apart", "; ".join(_corrections(card))),
         ("Used", ", ".join(used)),
         ("Comes to", bill.words()),
         ("Torques", "; ".join(filter(None, (torque_line(one) for one in view.bolts)))),
-        ("Cautions acknowledged", ", ".join(done)),
-        ("Not acknowledged", ", ".join(left) if done else ""),
         ("Not done", "; ".join(view.not_done)),
     )
     return tuple(Fact(name=name, says=says) for name, says in lines if says)
@@ -201,22 +203,21 @@ def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
         f"warm: {cold.reason}" if cold.warm else "",
     ]
     zero = "" if view.zero_nm is None else f", zero {show_mm(view.zero_nm)}"
-    tool = kept.instrument.name if kept.instrument else "not noted"
     machine = view.machine
     whose = ", ".join(filter(None, (machine.owner, machine.plate)))
     facts = (
         ("Job", _job(view)),
         *((("Machine", whose),) if whose else ()),
         ("Why", view.reason),
-        ("At", ", ".join(filter(None, run)) or "not noted"),
+        *((("At", ", ".join(filter(None, run))),) if any(run) else ()),
         *((("Came in", view.origin),) if view.origin else ()),
         ("Opened", f"{view.opened_at:%Y-%m-%d}, {view.opened_by}"),
         ("Spec from", view.source or "not noted"),
-        ("State", ", ".join(filter(None, state)) or "not noted"),
+        *((("State", ", ".join(filter(None, state))),) if any(state) else ()),
         ("Turned", TURNED[view.turning.method]),
-        ("Blades", kept.blade_set.name if kept.blade_set else "not noted"),
-        ("Measured with", f"{tool}{zero}"),
-        ("Rounds", str(len(view.rounds))),
+        *((("Blades", kept.blade_set.name),) if kept.blade_set else ()),
+        *((("Shims measured with", f"{kept.instrument.name}{zero}"),) if kept.instrument else ()),
+        *((("Rounds", str(len(view.rounds))),) if len(view.rounds) > 1 else ()),
     )
     return tuple(Fact(name=name, says=says) for name, says in facts)
 

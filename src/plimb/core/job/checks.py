@@ -77,7 +77,7 @@ class SideChecks:
             if figures:
                 said.append(f"cylinder {one.cylinder}: {', '.join(figures)}")
         words = (("plugs", self.plugs), ("chain", self.chain), ("sealing", self.sealing),
-                 ("besides", self.other))  # fmt: skip
+                 ("also", self.other))  # fmt: skip
         return (*said, *(f"{name}: {text.strip()}" for name, text in words if text.strip()))
 
 

@@ -78,7 +78,7 @@ ONE = KindOfJob(
 )
 EVERY = KindOfJob(
     label="set everything while it is apart",
-    means="Every valve to the aim, also those in spec.",
+    means="Every valve to the aim, also those in range.",
     sets=WhichToSet.EVERY,
 )
 

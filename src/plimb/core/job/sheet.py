@@ -3,7 +3,7 @@
 Screen and PDF are drawn from these rows and say the same.
 """
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 
@@ -19,7 +19,7 @@ from plimb.core.job.valve import ValveStatus
 from plimb.core.lengths import Unit
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Limits, Spec, Verdict
-from plimb.core.words import percent
+from plimb.core.words import VERDICT_WORDS, percent
 
 CAUTION = (
     "The maker's manual and the law of the place come before anything on this sheet. The spec is "
@@ -75,8 +75,8 @@ class SheetSpec:
 class SheetRow:
     """One valve's line. Lengths in nanometres, None where there is nothing to say.
 
-    `kept` says that the piece that was read stayed in; `beyond` that the residual is more than
-    the instruments' doubt.
+    `kept` says that the piece that was read stayed in, `by_marking` that the one that came out is
+    known by its marking alone; `beyond` that the residual is more than the instruments' doubt.
     """
 
     valve: str
@@ -87,6 +87,7 @@ class SheetRow:
     marked: str | None
     piece_in_nm: int | None
     kept: bool
+    by_marking: bool
     predicted: Gap | None
     left: Gap | None
     residual_nm: int | None
@@ -105,9 +106,10 @@ class SheetRound:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sheet:
-    """The whole sheet. `facts` are names and what stands beside them, in order.
+    """The whole sheet: what came of the job first.
 
-    `lines` are what stands below the valves, in the same way: what was looked at, used, done.
+    `facts` are names and what stands beside them, in order: how it was measured. `lines` are
+    what was used and noted, in the same way; `ticked` and `unticked` the lines of the lists.
 
     `unit` is the engine's own for gaps, `shim_unit` for shims; the printed sheet shows them so.
     """
@@ -119,12 +121,15 @@ class Sheet:
     opened_at: datetime
     unit: Unit
     shim_unit: Unit
+    result: tuple[str, ...]
     facts: tuple[Fact, ...]
     specs: tuple[SheetSpec, ...]
     drawing: HeadDrawing
     rows: tuple[SheetRow, ...]
     rounds: tuple[SheetRound, ...]
     lines: tuple[Fact, ...]
+    ticked: tuple[str, ...]
+    unticked: tuple[str, ...]
     remarks: str
     next_check: str
     signed_by: str | None
@@ -183,12 +188,71 @@ def _row(
         marked=out.marked if out else None,
         piece_in_nm=choice.goes_in_nm if choice else None,
         kept=choice is None and out is not None,
+        by_marking=out is not None and out.measured_nm is None,
         predicted=set_.predicted if set_ else None,
         left=ended.as_left.gap if ended.as_left else None,
         residual_nm=set_.residual_nm if set_ else None,
         beyond=begun.valve in beyond,
         verdict=ended.left,
     )
+
+
+MOST_NAMED = 5
+"""So many valves are named in one sentence."""
+
+
+def result_of(rows: Sequence[SheetRow]) -> tuple[str, ...]:
+    """Return what came of the job: how the valves were found, what was changed, how they are left.
+
+    Each sentence is counted from the rows; of valves that nobody measured nothing more is said.
+    """
+    measured = [row for row in rows if row.found is not None]
+    if not measured:
+        return ("No valve is measured.",)
+    changed = [row.valve for row in rows if row.piece_in_nm is not None]
+    missing = len(rows) - len(measured)
+    rest = f"; {missing} not measured" if missing else ""
+    many = "1 valve" if len(measured) == 1 else f"{len(measured)} valves"
+    if not changed:
+        found = _standing({row.valve: _word(row, row.found_verdict) for row in measured})
+        return (f"{many} measured: {found}{rest}.",)
+    out = [row.valve for row in measured if row.found_verdict is not Verdict.IN]
+    found = f"{len(out)} not in range as found" if out else "all in range as found"
+    shims = "1 shim" if len(changed) == 1 else f"{len(changed)} shims"
+    left = _standing({row.valve: _word(row, row.verdict) for row in measured})
+    return (
+        f"{many} measured: {found}{rest}.",
+        f"{shims} changed: {', '.join(changed)}.",
+        f"As left: {left}.",
+    )
+
+
+def _word(row: SheetRow, verdict: Verdict | None) -> str:
+    if row.spec is None:
+        return "without a range"
+    return "in range" if verdict is Verdict.IN else VERDICT_WORDS[verdict]
+
+
+def _standing(words: Mapping[str, str]) -> str:
+    """Return how valves stand, those that are not in range by name."""
+    if set(words.values()) == {"in range"}:
+        return "in range" if len(words) == 1 else f"all {len(words)} in range"
+    others: dict[str, list[str]] = {}
+    for valve, word in words.items():
+        if word != "in range":
+            others.setdefault(word, []).append(valve)
+    inside = sum(word == "in range" for word in words.values())
+    said = [f"{inside} in range"] if inside else []
+    said += [f"{_named(valves)} {word}" for word, valves in others.items()]
+    return "; ".join(said)
+
+
+def _named(valves: Sequence[str]) -> str:
+    """Return valves by name, or how many they are where the names would run on."""
+    if len(valves) > MOST_NAMED:
+        return str(len(valves))
+    *first, last = valves
+    return f"{', '.join(first)} and {last}" if first else last
 
 
 def sheet_specs(engine: Engine) -> tuple[SheetSpec, ...]:

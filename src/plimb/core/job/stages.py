@@ -181,7 +181,7 @@ class Todo:
 
 
 def todo_list(job: Job, stages: Sequence[Stage] = tuple(Stage)) -> tuple[Todo, ...]:
-    """Return each stage's list; a check with everything in spec goes from Feel to Sign."""
+    """Return each stage's list; a check with everything in range goes from Feel to Sign."""
     return tuple(
         Todo(
             stage=stage,

@@ -138,7 +138,7 @@ def _overtaken(
 def by_amount(
     clearance: Clearance, record: ValveRecord, change_nm: int, sizing: SizePolicy
 ) -> SizePolicy:
-    """Return the policy that aims at a known amount from the gap as found, never out of spec."""
+    """Return the policy that aims at a known amount from the gap as found, never out of range."""
     if record.found is None or clearance.check is None:
         return sizing
     wanted = record.found.gap.best_nm + change_nm

@@ -113,7 +113,7 @@ class ValveStatus:
     before, worked back from the proof where none could be felt: below zero the valve was held
     open by that much. `as_left` is the newest reading and `left` its verdict; a valve that was
     set is held to the set range, if it was to get there. `overtaken` says that the piece was
-    decided on from figures that have changed since; `in_doubt` that it stays shut, reads in spec
+    decided on from figures that have changed since; `in_doubt` that it stays shut, reads in range
     and is not sure to be.
     """
 

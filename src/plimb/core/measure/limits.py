@@ -109,9 +109,9 @@ def parse_limits(text: str, unit: Unit, *, field: str = "spec") -> Limits:
 
 
 def judge(gap: Gap, limits: Limits) -> Verdict:
-    """Return what the reading says: in only if every gap it allows is in spec.
+    """Return what the reading says: in only if every gap it allows is in range.
 
-    A reading that straddles a limit is not settled; tight and loose mean that
+    A reading that straddles a limit is not clear yet; tight and loose mean that
     the whole interval lies outside. No gap was found only where the thinnest blade refused.
     """
     gap = from_nothing(gap, limits)

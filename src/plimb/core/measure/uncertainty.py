@@ -1,4 +1,4 @@
-"""The chance that a gap comes out in spec, from what the reading and the pieces are worth.
+"""The chance that a gap comes out in range, from what the reading and the pieces are worth.
 
 The gap is taken as uniform on the reading's interval and each piece as rectangular about its
 thickness (JCGM 100:2008, 4.3.7); two equal ones add to a triangle (4.3.9). The chance is the
@@ -142,7 +142,7 @@ def chance_in_spec(
     old_nm: int | None = None,
     new_nm: int | None = None,
 ) -> float:
-    """Return the probability that the gap is in spec after the change of piece.
+    """Return the probability that the gap is in range after the change of piece.
 
     Args:
         gap: As found, before the change.
@@ -169,7 +169,7 @@ def chance_in_spec(
 
 
 def kept_chance(gap: Gap | None, limits: Limits, doubt: Doubt = USUAL_DOUBT) -> float | None:
-    """Return the chance that a gap is in spec as it is, None where one end is not known."""
+    """Return the chance that a gap is in range as it is, None where one end is not known."""
     if gap is None or not gap.both_ends:
         return None
     return chance_in_spec(gap, 0, limits, doubt=doubt, kept=True)

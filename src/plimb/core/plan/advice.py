@@ -30,7 +30,7 @@ class AdviceKind(StrEnum):
     """What helps, cheapest first.
 
     A finer reading, measuring pieces and taking the right one of several, the sizes either side on
-    the same order, or opening a valve that reads in spec on its limit.
+    the same order, or opening a valve that reads in range on its limit.
     """
 
     FINER = "finer"
@@ -70,7 +70,7 @@ class Advice:
             return f"Measure three of {of} and take the right one: {gain}."
         if self.kind is AdviceKind.OPEN_TOO:
             out = f", the {self.shaft} camshaft comes out for it" if self.shaft else ""
-            return f"Open {self.valve} too{out}: in spec by its reading, but {gain}."
+            return f"Open {self.valve} too{out}: in range by its reading, but {gain}."
         sizes = " and ".join(self.units.shim_figure(size) for size in self.sizes)
         cost = f" for {self.price:f} more" if self.price else ""
         return f"Order {sizes} for {self.valve} too{cost}: {gain}."
@@ -112,7 +112,7 @@ WORTH_SAYING = 0.005
 """What makes a proof likelier by no more than this is not spoken of (judgement)."""
 
 WORTH_OPENING = 0.1
-"""A valve that reads in spec is opened for no less than this in its chance (judgement)."""
+"""A valve that reads in range is opened for no less than this in its chance (judgement)."""
 
 PLACES = 8
 """So many places between two sizes that a piece nobody has read may lie at are averaged over."""
@@ -121,7 +121,7 @@ PLACES = 8
 def _open_too(
     request: PlanRequest, out: Collection[str], row: PlanRow, move: Move
 ) -> Advice | None:
-    """Return what another piece would buy for a valve that reads in spec, and is not sure to be.
+    """Return what another piece would buy for a valve that reads in range, and is not sure to be.
 
     Those under a camshaft that is `out` are looked at anyway.
     """
@@ -239,7 +239,7 @@ def _either_side(request: PlanRequest, row: PlanRow, move: Move) -> Advice | Non
 def any_passes(request: PlanRequest, row: PlanRow, sizes: Iterable[int]) -> float:
     """Return the chance that at least one of the sizes passes the proof.
 
-    Each size is in spec for a range of gaps; the ranges are merged and the gap's share of
+    Each size is in range for a range of gaps; the ranges are merged and the gap's share of
     them taken, with one piece's doubt, as if the pieces were off the same way.
     """
     assert row.gap is not None

@@ -196,7 +196,7 @@ class Candidates:
     def _apart_anyway(self) -> Mask:
         """Return whose pieces are at hand whatever is done for valves without a gap.
 
-        A piece that goes in for now robs no valve that is in spec under a shaft that stays.
+        A piece that goes in for now robs no valve that is in range under a shaft that stays.
         """
         act = self.policy.act
         asking = {row.clearance.camshaft for row in self.rows if row.needs_setting(act)}

@@ -57,7 +57,7 @@ class Levels:
         self.lost = np.array([row.lost for row in rows], dtype=bool)
         self.sums = np.array([row.sums for row in rows], dtype=bool)
         self.aim_first = policy.aim_first
-        # a valve that is in spec, and would stay in by all that is known, is left alone
+        # a valve that is in range, and would stay in by all that is known, is left alone
         self.left_alone = np.array(
             [
                 not self.aim_first and row.left_alone(policy.act, policy.sure, policy.doubt)

@@ -51,7 +51,7 @@ NEAR_EDGE_SHARE = 5
 class ValveNeed:
     """What a valve asks for, why in a few words, and whether it is opened.
 
-    `in_doubt` says that it stays shut, reads in spec and is less sure to be than the shop asks for.
+    `in_doubt` says that it stays shut, reads in range and is less sure of it than the shop asks.
     """
 
     need: Need
@@ -116,7 +116,7 @@ def opened_too(need: ValveNeed) -> ValveNeed:
         return need
     if need.need is Need.FINER:
         return replace(need, opens=True)
-    return ValveNeed(need=Need.OPEN, reason="in spec, but opened too", opens=True)
+    return ValveNeed(need=Need.OPEN, reason="in range, but opened too", opens=True)
 
 
 _ENDS = {
@@ -163,15 +163,15 @@ def valve_need(
     if opens:
         scrap = condition is Condition.SCRAP
         why = "its shim is scrap" if scrap else "in the tightest fifth"
-        return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
+        return ValveNeed(need=Need.OPEN, reason=f"in range, but {why}", opens=True)
     if comes_along(clearance, which, shafts_out):
         why = "every valve is set" if which is WhichToSet.EVERY else "its camshaft comes out"
-        return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
+        return ValveNeed(need=Need.OPEN, reason=f"in range, but {why}", opens=True)
     if chance is not None:
         why = f"close to its limit ({percent(chance)} sure), and its camshaft comes out"
-        return ValveNeed(need=Need.OPEN, reason=f"in spec, but {why}", opens=True)
+        return ValveNeed(need=Need.OPEN, reason=f"in range, but {why}", opens=True)
     chance = kept_chance(gap, clearance.check, doubt)
     if chance is not None and chance < sure:
-        near = f"in spec, but close to its limit ({percent(chance)} sure)"
+        near = f"in range, but close to its limit ({percent(chance)} sure)"
         return ValveNeed(need=Need.LEAVE, reason=near, opens=False, in_doubt=True)
-    return ValveNeed(need=Need.LEAVE, reason="in spec", opens=False)
+    return ValveNeed(need=Need.LEAVE, reason="in range", opens=False)

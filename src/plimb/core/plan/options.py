@@ -50,7 +50,7 @@ class Option:
         if self.chance is None:
             return "at most"
         if self.in_spec:
-            return "in spec"
+            return "in range"
         return percent(self.chance) if self.chance > NO_CHANCE else "out"
 
 

@@ -91,7 +91,7 @@ class _Look:
         )
 
     def _own(self, row: PlanRow) -> float | None:
-        """Return how sure the valve's own piece is, where it reads in spec and is sound."""
+        """Return how sure the valve's own piece is, where it reads in range and is sound."""
         sound = row.condition is Condition.SOUND
         return row.kept_chance(self.request.policy.doubt) if row.reads_in and sound else None
 
@@ -202,7 +202,7 @@ def given_up(best: Plan, other: Plan) -> tuple[str, ...]:
     said = []
     left = set(other.out_of_spec) - set(best.out_of_spec)
     if left:
-        said.append(f"leaves {', '.join(sorted(left))} out of spec")
+        said.append(f"leaves {', '.join(sorted(left))} out of range")
     more = set(other.camshafts_out) - set(best.camshafts_out)
     fewer = set(best.camshafts_out) - set(other.camshafts_out)
     if more:

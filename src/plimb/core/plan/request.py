@@ -59,7 +59,7 @@ class Policy:
 
     @property
     def aim_first(self) -> bool:
-        """Whether the way to the aim outranks the price: valves are set that are in spec."""
+        """Whether the way to the aim outranks the price: valves are set that are in range."""
         return self.act.aim_first or self.sizing.first is not None
 
     @property

@@ -43,7 +43,7 @@ class Move:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Cannot:
-    """A valve left out of spec, and the thicknesses it would need.
+    """A valve left out of range, and the thicknesses it would need.
 
     `thick_nm` alone is known where no gap was found, `thin_nm` alone where nothing refused;
     neither where nothing was read.
@@ -142,7 +142,7 @@ class Plan:
 
     @property
     def out_of_spec(self) -> tuple[str, ...]:
-        """The valves that are left out of spec."""
+        """The valves that are left out of range."""
         return tuple(one.valve for one in self.cannot)
 
     def move(self, valve: str) -> Move:

@@ -69,7 +69,7 @@ class PlanRow:
 
     @property
     def near_and_in(self) -> bool:
-        """Whether it is in spec, in the tightest fifth."""
+        """Whether it is in range, in the tightest fifth."""
         return (
             self.verdict is Verdict.IN
             and self.gap is not None
@@ -77,11 +77,11 @@ class PlanRow:
         )
 
     def kept_chance(self, doubt: Doubt = USUAL_DOUBT) -> float | None:
-        """Return the chance that it is in spec as it is, None where nothing is known."""
+        """Return the chance that it is in range as it is, None where nothing is known."""
         return kept_chance(self.gap, self.spec.check, doubt)
 
     def left_alone(self, which: WhichToSet, sure: float, doubt: Doubt) -> bool:
-        """Return whether nothing speaks for another piece: it is in spec, and surely so."""
+        """Return whether nothing speaks for another piece: it is in range, and surely so."""
         chance = self.kept_chance(doubt)
         return (
             self.verdict is Verdict.IN

@@ -2,7 +2,7 @@
 
 The levels, strictly in this order:
 
-1. valves expected out of spec (fewest), then, for a shop that sets valves near the edge, those
+1. valves expected out of range (fewest), then, for a shop that sets valves near the edge, those
    left in the tightest fifth;
 2. changed valves expected outside the set range where the spec has one;
 3. for *touch least*, pieces changed;
@@ -11,9 +11,9 @@ The levels, strictly in this order:
 5. what it is expected to cost: camshafts taken out (a follower that needs none costs none),
    money at the counter, and another round times its chance, over all valves, kept ones too;
 6. camshafts taken out (fewest);
-7. valves surely in spec whose piece is changed without need;
+7. valves surely in range whose piece is changed without need;
 8. pieces for now too thick to be sure of a gap; then total distance from the aim, or, with
-   *best chance*, the sum of −ln P(in spec);
+   *best chance*, the sum of −ln P(in range);
 9. how far valves that cannot be brought in end from spec; then pieces changed.
 
 For every set of camshafts that may come out the rest is one assignment of pieces to valves,

@@ -56,7 +56,7 @@ class Fate(StrEnum):
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class AtHand:
-    """The likeliest piece at hand that lands in spec by its best number, and its fate.
+    """The likeliest piece at hand that lands in range by its best number, and its fate.
 
     `valve` is the one it serves, or stays in; `own` how sure the valve's own piece is to be in
     spec, None where it reads out or is scrap.
@@ -99,17 +99,17 @@ class Why:
 
     @property
     def standing(self) -> str:
-        """How the valve stands with its piece: in spec for sure, or how sure to be."""
+        """How the valve stands with its piece: in range for sure, or how sure to be."""
         move, spec = self.move, self.row.spec
         chance = move.chance or 0.0
         if spec.set_ and move.gap:
             if spec.set_.holds(move.gap.best_nm):
-                certain = "in spec" * move.in_spec
+                certain = "in range" * move.in_spec
                 set_ = f"{percent(chance)} sure to be in the set range" * (chance < 1)
                 return ", ".join(one for one in (certain, set_) if one)
             inside = "in the check range" if move.in_spec else f"{percent(chance)} sure to be in it"
             return f"{inside}, but not in the set range"
-        return "in spec" if move.in_spec else f"{percent(chance)} sure to be in spec"
+        return "in range" if move.in_spec else f"{percent(chance)} sure to be in range"
 
     @property
     def sum(self) -> str:
@@ -166,7 +166,7 @@ def _bought(why: Why) -> str:
     assert hand is not None
     size = why.thick(hand.thickness_nm)
     said = {
-        Fate.NONE_LANDS: f"Nothing {'else ' * (hand.own is not None)}at hand lands in spec.",
+        Fate.NONE_LANDS: f"Nothing {'else ' * (hand.own is not None)}at hand lands in range.",
         Fate.NEW_WANTED: "Only new pieces are wanted.",
         Fate.SERVES: f"The {size} at hand serves {hand.valve}.",
         Fate.STAYS: f"The {size} that would do stays in {hand.valve}."
@@ -175,7 +175,7 @@ def _bought(why: Why) -> str:
         Fate.RULED_OUT: f"The {size} at hand is ruled out.",
         Fate.LESS_SURE: f"The {size} at hand would be {percent(hand.chance or 0)} sure.",
     }[hand.fate]
-    own = "" if hand.own is None else f"As it is {percent(hand.own)} sure to be in spec. "
+    own = "" if hand.own is None else f"As it is {percent(hand.own)} sure to be in range. "
     return f"{own}{said} Buy {why.thick(why.move.thickness_nm)}: {why.sum}, {why.standing}."
 
 
@@ -225,11 +225,11 @@ _SAY = {
         "Its shim is not read yet; read it, then it is planned with the rest."
     ),
     Because.SHAFT_STAYS: lambda why: (
-        f"In spec at {why.found}, and its camshaft stays in: its shim stays."
+        f"In range at {why.found}, and its camshaft stays in: its shim stays."
     ),
-    Because.IN_SPEC: lambda why: f"In spec at {why.found}: its shim stays.",
+    Because.IN_SPEC: lambda why: f"In range at {why.found}: its shim stays.",
     Because.LIKELY_IN: lambda why: (
-        f"Not settled at {why.found}, {percent(why.move.chance or 0)} sure to be in: "
+        f"Not clear yet at {why.found}, {percent(why.move.chance or 0)} sure to be in: "
         "its shim stays."
     ),
     Because.NOTHING_SERVES: _none,
@@ -241,7 +241,7 @@ _SAY = {
     Because.NOTHING_AT_HAND: _none,
     Because.FOR_NOW: _for_now,
     Because.CLOSER: lambda why: (
-        f"{why.thick(why.move.thickness_nm)}: {why.sum}: closer, but not in spec. {why.needs}"
+        f"{why.thick(why.move.thickness_nm)}: {why.sum}: closer, but not in range. {why.needs}"
     ),
     Because.OUT: lambda why: (
         f"{why.thick(why.move.thickness_nm)}: {why.sum}: out of range. {why.needs}"

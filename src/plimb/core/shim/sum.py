@@ -29,7 +29,7 @@ class Aim(StrEnum):
 
 
 class Rounding(StrEnum):
-    """Which of the sizes that are in spec to take."""
+    """Which of the sizes that are in range to take."""
 
     NEAREST = "nearest"
     THINNER = "thinner"
@@ -85,7 +85,7 @@ class WorkedOut:
     where a blade went loosely and nothing refused: the stack is then `stack_low_nm` or more.
     `likeliest` is the size to take by what is known; it is the `pick` where some size is in
     spec for every gap the reading allows, or the technician called a number.
-    `window` holds every thickness that is in spec for every gap the reading allows.
+    `window` holds every thickness that is in range for every gap the reading allows.
     `limits` is the range aimed into: the set range, or the check range if no size
     reaches the set range (`fell_back`).
     """
@@ -108,10 +108,10 @@ class WorkedOut:
 
 
 def window(gap: Gap, shim_nm: int, limits: Limits) -> Window | None:
-    """Return every thickness that lands in spec whatever the true gap is, or None.
+    """Return every thickness that lands in range whatever the true gap is, or None.
 
     gap = stack − shim, so with the gap in [low, high] the thickest safe shim is
-    low + shim − min and the thinnest high + shim − max; both ends are in spec.
+    low + shim − min and the thinnest high + shim − max; both ends are in range.
     """
     if gap.low_nm is None or gap.endless:
         return None
@@ -197,7 +197,7 @@ def fit(
     old_nm: int | None = None,
     doubt: Doubt = USUAL_DOUBT,
 ) -> Outcome:
-    """Return the gap with that thickness fitted, and whether it is in spec for certain."""
+    """Return the gap with that thickness fitted, and whether it is in range for certain."""
     safe = window(gap, shim_nm, limits)
     thinner_by_nm = shim_nm - thickness_nm
     return Outcome(

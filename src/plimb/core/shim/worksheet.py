@@ -89,11 +89,11 @@ def _stack_lines(worked: WorkedOut, units: Units) -> list[str]:
             f"{units.shim}, best guess {show(gap.best_nm + worked.shim_nm)}."
         ]
     if worked.window is None:
-        return [*lines, f"No thickness is in spec ({low} to {high}) for every gap in between."]
+        return [*lines, f"No thickness is in range ({low} to {high}) for every gap in between."]
     stack_low, stack_high = show(gap.low_nm + worked.shim_nm), show(worked.stack_high_nm)
     return [
         *lines,
-        f"In spec: from {stack_high} − {high} = {show(worked.window.thin_nm)} "
+        f"In range: from {stack_high} − {high} = {show(worked.window.thin_nm)} "
         f"to {stack_low} − {low} = {show(worked.window.thick_nm)}.",
     ]
 
@@ -118,7 +118,7 @@ def conclusion(worked: WorkedOut, units: Units) -> str:
             f"{percent(worked.likeliest.chance)}; a finer reading would settle it."
         )
     if pick is None:
-        return "No size that can be had brings this valve into spec."
+        return "No size that can be had brings this valve into range."
     if worked.provisional:
         return (
             f"Fit {show(pick.thickness_nm)} for now, measure, and work back: a gap of at most "
@@ -133,5 +133,5 @@ def _standing(side: Outcome, worked: WorkedOut) -> str:
     if worked.provisional:
         return "at most"
     if side.in_spec:
-        return "in spec"
-    return "not in spec" if worked.gap.is_point else "not sure to be in spec"
+        return "in range"
+    return "not in range" if worked.gap.is_point else "not sure to be in range"
