@@ -9,6 +9,7 @@ from plimb.card.acts.choose import choose_piece, open_too, take_plan
 from plimb.card.acts.correct import change_kind
 from plimb.card.acts.feel import write_down_gap
 from plimb.card.acts.fit import fit_piece
+from plimb.card.acts.next_round import next_round
 from plimb.card.acts.read import recall_shim, write_down_shim
 from plimb.card.acts.ready import set_policy
 from plimb.card.acts.sign import sign_card
@@ -355,3 +356,28 @@ def test_a_shim_once_called_scrap_opens_no_valve_in_spec_until_it_is_read_again(
     shim(job, "IN L", "2.500", Condition.SCRAP)
     assert plan_of(job).plan.move("IN L").changes
     assert job.view.status.valves["IN L"].need is Need.OPEN
+
+
+def test_what_the_round_before_proved_in_range_stays_shut_unless_somebody_opens_it(job):
+    """13 lies on the limit, its camshaft is out again: it would be opened were it not proved."""
+    for valve in job.view.status.order:
+        job.gap(valve, "8" if "IN" in valve else "25")
+    for valve in ("IN L", "IN R"):
+        shim(job, valve, "2.500")
+    job.act(take_plan)
+    for valve, proof in (("IN L", "10"), ("IN R", "13")):
+        job.act(fit_piece, valve=valve, fitted=True, measured="")
+        job.act(write_down_gap, valve=valve, purpose="proof", text=proof, unit=Unit.MM)
+    job.act(next_round, reason="IN L is tight")
+    states = job.view.status.valves
+    assert (states["IN L"].opens, states["IN R"].opens) == (True, False)
+    assert states["IN R"].reason == "in range, as the round before proved"
+    job.act(set_policy, aim=Aim.LOOSE, rounding=Rounding.NEAREST, act=WhichToSet.ALL,
+            trust=Trust.MEASURED, reuse=True)  # fmt: skip
+    moves = {one.move.valve: one.move for one in plan_of(job).moves}
+    assert [moves[v].changes for v in ("IN L", "IN R")] == [True, False]
+    assert not moves["IN R"].pinned
+    job.act(open_too, valve="IN R", opened=True)
+    assert job.view.status.valves["IN R"].opens
+    moves = {one.move.valve: one.move for one in plan_of(job).moves}
+    assert moves["IN R"].changes

@@ -36,6 +36,7 @@ from plimb.core.job.tools import tool_list
 from plimb.core.job.valve import ValveRecord, ValveStatus
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
+from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.uncertainty import doubt_of_hand
 from plimb.core.shim.sum import SizePolicy
 from plimb.core.shim.worksheet import worksheet_of
@@ -145,8 +146,24 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
             only=engine.names.get(card.only_valve or ""),
             change_nm=card.change_nm or 0,
             opened_too=engine.named(card.opened_too),
+            proved=_proved_before(card, round_, engine),
             units=units_of(card),
         ),
+    )
+
+
+def _proved_before(card: CardRow, round_: RoundRow | None, engine: Engine) -> frozenset[str]:
+    """Return the valves that the round before this one proved in range."""
+    number = (round_ or card.rounds[-1]).number
+    before = next((one for one in card.rounds if one.number == number - 1), None)
+    if before is None:
+        return frozenset()
+    return frozenset(
+        valve
+        for valve, record in written(before, engine, card.trust).items()
+        if record.proof is not None
+        and (check := engine.clearance(valve).check) is not None
+        and judge(record.proof.gap, check) is Verdict.IN
     )
 
 

@@ -47,10 +47,18 @@ def parse_number(text: str, *, field: str) -> Fraction:
     Raises:
         BadValue: The text is not such a number.
     """
-    cleaned = text.strip()
+    cleaned = plain_figures(text).strip()
     if not _NUMBER.fullmatch(cleaned):
         raise BadValue(f"{field} “{cleaned}” is not a number; write it like 0.15.", field=field)
     return Fraction(Decimal(cleaned.replace(",", ".")))
+
+
+_AS_TYPED = str.maketrans("０１２３４５６７８９．，＋－／～−–—", "0123456789.,+-/~---")
+
+
+def plain_figures(text: str) -> str:
+    """Return text with figures and signs as most keyboards have them: full-width ones, dashes."""
+    return text.translate(_AS_TYPED)
 
 
 def decimal_in(text: str | None, field: str) -> Decimal | None:
@@ -58,7 +66,7 @@ def decimal_in(text: str | None, field: str) -> Decimal | None:
     if text is None or not text.strip():
         return None
     try:
-        number = Decimal(text.strip().replace(",", ".").replace("−", "-"))
+        number = Decimal(plain_figures(text).strip().replace(",", "."))
     except InvalidOperation:
         number = Decimal("NaN")
     if not number.is_finite():
@@ -88,7 +96,7 @@ def meter_in(text: str | None, field: str, *, decimals: bool = True) -> Decimal 
         TwoMeanings: It may be a thousand times as much.
         BadValue: It cannot be read.
     """
-    bare = (text or "").strip()
+    bare = plain_figures(text or "").strip()
     if _BY_BLANKS.fullmatch(bare):
         return decimal_in(re.sub(f"[{_BLANKS}]", "", bare), field)
     found = _GROUPED.fullmatch(bare)

@@ -20,6 +20,10 @@ from plimb.core.measure.printed import parse_spec
         ("0.01-0.05", Unit.MM, "", "0.01", "0.05"),
         ("0.00-0.03", Unit.MM, "", "0.00", "0.03"),
         ("0.08 to 0.22", Unit.MM, "", "0.08", "0.22"),
+        ("0.13 +0.02 −0.03", Unit.MM, "", "0.10", "0.15"),
+        ("0,14 +0,04/-0,02", Unit.MM, "", "0.12", "0.18"),
+        ("0.13 -0.03 +0.02 mm", Unit.INCH, "", "0.10", "0.15"),
+        ("０．１０－０．１５", Unit.MM, "", "0.10", "0.15"),
     ],
 )
 def test_what_a_manual_prints_is_read_as_it_stands(text, unit, room, low, high):

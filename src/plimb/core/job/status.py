@@ -7,7 +7,7 @@ from plimb.core.engine.engine import Clearance, Engine, measuring_order
 from plimb.core.job.kinds import SET, KindOfJob
 from plimb.core.job.stages import NOTED_FIRST, Job, Stage, Todo, todo_list
 from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
-from plimb.core.measure.limits import Verdict
+from plimb.core.measure.limits import Verdict, judge
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting, opened_too
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import SizePolicy
@@ -21,7 +21,7 @@ class JobContext:
     The safety list, what of it is not seen to, and whether anything was noted; what closes the
     engine where nothing is taken apart; the kind of job, and the valve it is about if it is
     about one, with what its gap is to be changed by; the valves that somebody wants to open too;
-    the units it is written in.
+    those that the round before proved in range; the units it is written in.
     """
 
     safety: tuple[str, ...] = ()
@@ -33,6 +33,7 @@ class JobContext:
     only: str | None = None
     change_nm: int = 0
     opened_too: frozenset[str] = frozenset()
+    proved: frozenset[str] = frozenset()
     units: Units = MILLIMETRES
 
 
@@ -51,6 +52,15 @@ class JobStatus:
     def opened(self) -> tuple[str, ...]:
         """The valves that are opened, in measuring order."""
         return tuple(valve for valve in self.order if self.valves[valve].opens)
+
+    @property
+    def shut(self) -> frozenset[str]:
+        """The valves that stay shut because the round before proved them in range."""
+        return frozenset(
+            valve
+            for valve, one in self.valves.items()
+            if stays_shut(valve, one.record, self.around, one.clearance)
+        )
 
     @property
     def touched(self) -> dict[str, ValveStatus]:
@@ -154,6 +164,8 @@ def _shafts_out(
     def asks(valve: str, record: ValveRecord) -> bool:
         if valve in around.opened_too:
             return True
+        if stays_shut(valve, record, around, engine.clearance(valve)):
+            return False
         gap = record.found.gap if record.found else None
         condition = record.piece.condition if record.piece else Condition.SOUND
         return needs_setting(engine.clearance(valve), gap, condition, which)
@@ -171,6 +183,14 @@ ANY = 0.0
 """Where the amount is given, no chance is asked for: it is what somebody wants."""
 
 LEFT_ALONE = ValveNeed(need=Need.LEAVE, reason="left alone by this job", opens=False)
+PROVED = ValveNeed(need=Need.LEAVE, reason="in range, as the round before proved", opens=False)
+
+
+def stays_shut(valve: str, record: ValveRecord, around: JobContext, clearance: Clearance) -> bool:
+    """Return whether a valve stays shut: proved in range before, and nobody wants it opened."""
+    if valve not in around.proved or valve in around.opened_too or clearance.check is None:
+        return False
+    return record.found is not None and judge(record.found.gap, clearance.check) is Verdict.IN
 
 
 def _need(
@@ -184,6 +204,8 @@ def _need(
     """Return what a valve asks for; one that the job is not about is left alone."""
     if around.only not in (None, clearance.id):
         return LEFT_ALONE
+    if stays_shut(clearance.id, record, around, clearance):
+        return PROVED
     need = need_of(clearance, record, which, shafts_out, sizing)
     if clearance.id in around.opened_too:
         need = opened_too(need)

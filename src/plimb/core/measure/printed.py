@@ -11,7 +11,7 @@ from contextlib import suppress
 from dataclasses import dataclass
 
 from plimb.core.errors import BadValue, TwoMeanings
-from plimb.core.lengths import Unit, mm, parse_length
+from plimb.core.lengths import Unit, mm, parse_length, plain_figures
 from plimb.core.measure.limits import Limits, Spec, parse_limits
 
 USUAL_NM = (mm("0.04"), mm("1"))
@@ -21,6 +21,14 @@ NARROW_NM, MOST_APART = mm("0.2"), 5
 """Above this the ends of a range are not more than so many times apart (common practice)."""
 
 _TOLERANCE = re.compile(r"(?:±|\+\s*/?\s*-)")
+_UNLIKE = re.compile(
+    r"(?P<nominal>\d*[.,]?\d+)\s*"
+    r"(?:\+\s*(?P<up>\d*[.,]?\d+)\s*/?\s*-\s*(?P<down>\d*[.,]?\d+)"
+    r"|-\s*(?P<first_down>\d*[.,]?\d+)\s*/?\s*\+\s*(?P<last_up>\d*[.,]?\d+))",
+    re.ASCII,
+)
+"""A figure with a tolerance of its own either way: `0.13 +0.02 -0.03`."""
+
 _TYPED_UNIT = re.compile(r"\s*(?:(?P<mm>mm)|(?P<inches>in\.?|inch(?:es)?|″|\"))\s*$", re.IGNORECASE)
 _FIGURE = re.compile(r"\d*[.,]?\d+", re.ASCII)
 
@@ -28,13 +36,15 @@ _FIGURE = re.compile(r"\d*[.,]?\d+", re.ASCII)
 def parse_spec(text: str, unit: Unit, room: str = "") -> Spec:
     """Return a spec as printed: `0.14-0.18`, `0.13 ± 0.03`, or one figure with a shop's room.
 
+    A tolerance may be unlike either way, `0.13 +0.02 −0.03`.
+
     A unit that is typed behind it, `.006 ± .001 in`, counts before the one that is set.
 
     Raises:
         TwoMeanings: Its figures are no clearance as they stand, and one in another reading.
         BadValue: It cannot be read, lies out of bounds, or one figure stands without a room.
     """
-    plain = text.strip().replace("−", "-").replace("–", "-").replace(" to ", "-")
+    plain = plain_figures(text).strip().replace(" to ", "-")
     typed = _TYPED_UNIT.search(plain)
     if typed:
         return _read(plain[: typed.start()], Unit.MM if typed["mm"] else Unit.INCH, room, text)
@@ -119,6 +129,14 @@ def _offers(text: str, unit: Unit) -> Iterator[str]:
 
 def _read(text: str, unit: Unit, room: str | None, said: str) -> Spec:
     """Return the spec that the figures say in the unit; of one figure alone without `room` None."""
+    unlike = _UNLIKE.fullmatch(text.strip())
+    if unlike is not None:
+        nominal_nm, up_nm, down_nm = (
+            parse_length(figure, unit, field="spec")
+            for figure in (unlike["nominal"], unlike["up"] or unlike["last_up"],
+                           unlike["down"] or unlike["first_down"])
+        )  # fmt: skip
+        return Spec(check=Limits(low_nm=nominal_nm - down_nm, high_nm=nominal_nm + up_nm))
     found = _TOLERANCE.search(text)
     if found is None and "-" in text:
         return Spec(check=parse_limits(text, unit))

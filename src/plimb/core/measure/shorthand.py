@@ -18,7 +18,15 @@ from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
 from plimb.core.errors import BadValue
-from plimb.core.lengths import NM_PER_THOU, Unit, mm, parse_number, show_mm, show_thou
+from plimb.core.lengths import (
+    NM_PER_THOU,
+    Unit,
+    mm,
+    parse_number,
+    plain_figures,
+    show_mm,
+    show_thou,
+)
 from plimb.core.measure.blades import BladeSet
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
@@ -119,7 +127,7 @@ def parse_reading(
         BadValue: It cannot be read, a blade is not plausible, or the blade that
             refuses is not the thicker one.
     """
-    typed = text.strip()
+    typed = plain_figures(text).strip()
     if spoken or sounds_spoken(typed):
         said = as_typed(typed, unit, blades)
         typed, unit = said.typed, said.unit

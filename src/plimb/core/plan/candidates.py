@@ -44,7 +44,12 @@ class Candidates:
         self.request, self.rows = request, request.rows
         self._among = max(among, len(request.rows))
         self.policy = request.policy
-        self.pins = dict(request.pins or {})
+        kept = {
+            row.valve: Pin(source=Source.SAME, thickness_nm=row.piece_nm or 0)
+            for row in self.rows
+            if row.valve in request.shut and row.known
+        }
+        self.pins = {**kept, **(request.pins or {})}
         self.empties = empties
         by_hand = {*self.pins, *(pin.from_valve for pin in self.pins.values())}
         self.known = [

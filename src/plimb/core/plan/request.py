@@ -73,7 +73,7 @@ class PlanRequest:
     """Everything the plan is made from.
 
     A forbidden pair is a valve and a thickness; the valves `opened_too` are opened because
-    somebody wants it, and so their camshafts come out.
+    somebody wants it, and so their camshafts come out; those that are `shut` keep their shims.
     """
 
     rows: tuple[PlanRow, ...]
@@ -82,3 +82,4 @@ class PlanRequest:
     pins: Mapping[str, Pin] | None = None
     forbidden: frozenset[tuple[str, int]] = frozenset()
     opened_too: frozenset[str] = frozenset()
+    shut: frozenset[str] = frozenset()

@@ -194,7 +194,8 @@ def _move(of: Candidates, at: int, column: int) -> Move:
     elif column >= of.empty_at:
         return Move(
             valve=row.valve, source=Source.SAME, thickness_nm=None, from_valve=None, gap=None,
-            in_spec=False, chance=None, provisional=False, pinned=row.valve in of.pins, empty=True,
+            in_spec=False, chance=None, provisional=False,
+            pinned=row.valve in (of.request.pins or {}), empty=True,
         )  # fmt: skip
     elif column < n:
         giver = of.rows[column]
@@ -217,7 +218,7 @@ def _move(of: Candidates, at: int, column: int) -> Move:
         in_spec=bool(gap and judge(gap, row.spec.check) is Verdict.IN),
         chance=chance_of(row, thickness_nm or 0, doubt_nm, of.policy.doubt, kept=kept),
         provisional=row.lost and not kept,
-        pinned=row.valve in of.pins,
+        pinned=row.valve in (of.request.pins or {}),
         doubt_nm=doubt_nm,
     )
 

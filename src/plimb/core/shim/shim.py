@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from plimb.core.errors import Ambiguous, BadValue
-from plimb.core.lengths import Unit, mm, parse_length, show_inch, show_mm
+from plimb.core.lengths import Unit, mm, parse_length, plain_figures, show_inch, show_mm
 from plimb.core.measure.uncertainty import thickness_doubt
 from plimb.core.shim.family import COMMON_KIT, Family, check_shim
 from plimb.core.shim.marking import WORN, decode
@@ -179,7 +179,7 @@ def parse_shim(
     marked: str | None = None
     means_nm: int | None = None
     readings: list[int] = []
-    for part in text.replace("/", " ").split():
+    for part in plain_figures(text).replace("/", " ").split():
         match = _TYPED.fullmatch(part)
         if match and match["marked"] and marked is None:
             marked = match["marked"]
