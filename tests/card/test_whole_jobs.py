@@ -247,7 +247,7 @@ class Jobs(RuleBasedStateMachine):
 
     @rule(done=st.booleans())
     def see_to_everything(self, done):
-        for line in (*self.view.safety, *self.view.reach, *self.view.closing):
+        for line in self.view.lists:
             self.act(see_to, item=line.item.id, done=done)
 
     @rule()

@@ -22,7 +22,7 @@ from plimb.core.engine.turning import Method, TurnPlan, order_by_plan
 from plimb.core.job.bolts import tightening_of
 from plimb.core.job.checks import SideChecks
 from plimb.core.job.evidence import card_questions
-from plimb.core.job.fitting import FitStep, closing_list, fit_steps
+from plimb.core.job.fitting import FitStep, closing_list, cover_list, fit_steps
 from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.proof import explain
 from plimb.core.job.reach import reach_list
@@ -128,7 +128,7 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
     engine, kind = engine_of(card), kind_of_job(card.kind)
     safety = tuple(item.id for item in safety_list(engine, method_of(card), kind))
     unseen = tuple(item for item in safety if item not in card.seen_to)
-    cover = () if kind.opens else closing_list(engine, (), 0, kind=kind, changed=False)
+    cover = cover_list(kind, (round_ or card.rounds[-1]).number)
     closing = tuple(item.id for item in cover)
     return job_status(
         engine,
@@ -211,20 +211,20 @@ def card_view(session: Session, card: CardRow) -> CardView:
         blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),
         instrument=card.instrument.name if card.instrument else None,
-        reach=_lines(card, reach_list(engine, status.opened, len(card.rounds))),
+        reach=_lines(
+            card, reach_list(engine, status.opened, len(card.rounds), on_bench=kind.on_bench)
+        ),
         rounds=rounds,
         fit=_fit(card, engine, touched),
         closing=_lines(
             card,
             closing_list(
-                engine,
-                engine.shafts_over(touched),
-                shop.hand_turns,
-                len(card.rounds),
-                kind=kind,
-                changed=bool(touched),
-            ),
+                engine, engine.shafts_over(touched), shop.hand_turns, len(card.rounds), kind=kind
+            )
+            if touched
+            else (),
         ),
+        cover=_lines(card, cover_list(kind, len(card.rounds))),
         hand_turns_wanted=shop.hand_turns,
         bolts=tuple(tightening_of(one, shop.wrench) for one in card.tightening),
         explained=explain(proved) if proved else None,

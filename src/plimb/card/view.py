@@ -153,6 +153,7 @@ class CardView:
     rounds: tuple[Round, ...]
     fit: tuple[FitStep, ...]
     closing: tuple[TickLine, ...]
+    cover: tuple[TickLine, ...]
     hand_turns_wanted: int
     bolts: tuple[Tightening, ...]
     explained: Explained | None
@@ -178,11 +179,16 @@ class CardView:
         return self.distance_km if self.distance_mi is None else self.distance_mi
 
     @property
+    def lists(self) -> tuple[TickLine, ...]:
+        """Every line that is ticked, in the order of work."""
+        return (*self.safety, *self.reach, *self.closing, *self.cover)
+
+    @property
     def not_done(self) -> tuple[str, ...]:
         """What was not done, in the order of work: it stands on the sheet that is signed."""
         said = []
         for name, lines in (("Before opening", self.safety), ("Dismantling", self.reach),
-                            ("Closing up", self.closing)):  # fmt: skip
+                            ("Closing up", (*self.closing, *self.cover))):  # fmt: skip
             left = sum(not line.done for line in lines)
             if left:
                 said.append(f"{name}: {left} of {len(lines)} steps not ticked")

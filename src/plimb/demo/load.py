@@ -71,7 +71,7 @@ class _Bench:
 
     def lists(self) -> None:
         """See to every line of pulling and of closing up."""
-        for line in (*self.view.reach, *self.view.closing):
+        for line in (*self.view.reach, *self.view.closing, *self.view.cover):
             self.do(see_to, item=line.item.id, done=True)
 
     def tray(self) -> None:

@@ -4,8 +4,9 @@ import pytest
 
 from plimb.core.engine.followers import Follower
 from plimb.core.engine.turning import Method
-from plimb.core.job.fitting import closing_list
+from plimb.core.job.fitting import closing_list, cover_list
 from plimb.core.job.kinds import JobKind, kind_of_job
+from plimb.core.job.reach import reach_list
 from plimb.core.job.ready import safety_list
 from plimb.core.job.stages import Stage
 from plimb.core.job.status import JobContext, by_amount, job_status
@@ -56,7 +57,7 @@ def seen(kind, changes=None, which=WhichToSet.OUT, **around):
     ("kind", "stages"),
     [
         (JobKind.SET, ALL),
-        (JobKind.CHECK, (Stage.READY, Stage.TURN, Stage.FEEL, Stage.FIT, Stage.SIGN)),
+        (JobKind.CHECK, (Stage.READY, Stage.TURN, Stage.FEEL, Stage.SIGN)),
         (JobKind.BENCH, ALL),
         (JobKind.HEAD_WORK, (Stage.READY, Stage.READ, Stage.TURN, Stage.FEEL, *ALL[4:])),
         (JobKind.HEAD_WORK_BENCH, (Stage.READY, Stage.READ, Stage.TURN, Stage.FEEL, *ALL[4:])),
@@ -75,10 +76,9 @@ def test_a_check_only_opens_nothing_and_still_asks_for_the_cover():
     view = seen(JobKind.CHECK, {"IN L": record("8")}, closing=closing, unclosed=closing[1:])
     assert view.opened == ()
     assert view.valves["IN L"].need is Need.OPEN  # it is out all the same, and said so
-    assert view.at is Stage.FIT
-    fit = next(one for one in view.todo if one.stage is Stage.FIT)
-    assert (fit.asks, fit.waiting) == (closing, closing[1:])
-    assert seen(JobKind.CHECK, closing=closing).at is Stage.SIGN
+    assert view.at is Stage.SIGN
+    sign = next(one for one in view.todo if one.stage is Stage.SIGN)
+    assert (sign.asks, sign.waiting) == (closing, closing[1:])
 
 
 def test_after_head_work_every_reference_piece_is_written_down_before_the_gaps():
@@ -149,7 +149,10 @@ def test_lists_name_what_belongs_to_the_kind_and_nothing_else(kind):
     assert ("reference" in ready) is row.reference
     closing = [one.id for one in closing_list(ENGINE, ("IN",), 4, kind=row)]
     assert ("close-tensioner" in closing) is not row.on_bench
-    assert ("close-cover" in closing) is not row.on_bench
+    assert bool(cover_list(row)) is not row.on_bench
+    reached = [one.id for one in reach_list(ENGINE, ("IN L",), on_bench=row.on_bench)]
+    assert ("pull-tensioner" in reached) is not row.on_bench
+    assert "pull-lift" in reached
     turns = next(one for one in closing_list(ENGINE, ("IN",), 4, kind=row) if "turns" in one.id)
     assert ("camshaft" in turns.does) is row.on_bench
     tools = " ".join(tool_list(ENGINE, row, method))
@@ -158,9 +161,10 @@ def test_lists_name_what_belongs_to_the_kind_and_nothing_else(kind):
     assert ("Reference shims" in tools) is row.reference
 
 
-def test_with_nothing_changed_the_cover_alone_closes_the_engine():
-    closing = closing_list(ENGINE, (), 0, changed=False)
-    assert [one.id for one in closing] == ["close-cover", "close-cover-torque", "close-rest"]
+def test_the_cover_closes_every_engine_once_it_is_proved():
+    closing = [one.id for one in cover_list()]
+    assert closing == ["close-cover", "close-cover-torque", "close-rest"]
+    assert cover_list(round_=2)[0].id == "close2-cover"
 
 
 def test_tools_follow_the_follower_and_the_way_of_turning():

@@ -9,7 +9,6 @@
   import Checklist from "../../card/Checklist.svelte";
   import Tighten from "./Tighten.svelte";
   import NextStage from "../../card/NextStage.svelte";
-  import { takesApart } from "../../card/registry";
 
   let { job }: { job: CardState } = $props();
 
@@ -139,8 +138,6 @@
     {/if}
   {:else if steps.length}
     <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>
-  {:else if !takesApart(job.card)}
-    <p>Nothing was taken apart. The cover goes back on all the same.</p>
   {:else}
     <p>
       No piece changes in this round. <a class="underline" href="/cards/{job.card.id}/choose"
@@ -159,7 +156,7 @@
     <Checklist
       {job}
       items={job.card.closing}
-      title={steps.length || !takesApart(job.card) ? "Closing up" : "The cover goes back on"}
+      title="Putting together"
       open={steps.every((one) => one.fitted)}
     />
   {/if}

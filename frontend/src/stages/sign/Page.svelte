@@ -8,6 +8,7 @@
   import type { CardState } from "../../card/card.svelte";
   import StageNote from "../../card/StageNote.svelte";
   import Bill from "./Bill.svelte";
+  import Checklist from "../../card/Checklist.svelte";
   import Sheet from "./Sheet.svelte";
   import { inRange } from "../../card/in-range";
   import { SheetState } from "./state.svelte";
@@ -128,6 +129,14 @@
         {#if checked}<p role="status">{checked}</p>{/if}
         <Button href="/" kind="bare">Back to the bench</Button>
       {:else}
+        {#if card.card.cover.length}
+          <Checklist
+            job={card}
+            items={card.card.cover}
+            title="Closing up"
+            open={card.card.cover.some((one) => !one.done)}
+          />
+        {/if}
         <h2 class="text-2xl font-[640]">Sign the sheet</h2>
         {#if left.length}
           <p class="border-tight border-l-4 pl-3">

@@ -42,7 +42,7 @@ def note_conditions(
 def see_to(on: OnCard, *, item: str, done: bool) -> None:
     """Tick one line of a list, or take the tick back; BadValue where there is no such line."""
     view = card_view(on.session, on.card)
-    if item not in {line.item.id for line in (*view.safety, *view.reach, *view.closing)}:
+    if item not in {line.item.id for line in view.lists}:
         raise BadValue(f"“{item}” is not on this card's lists.", field="item")
     without = [other for other in on.card.seen_to if other != item]
     on.card.seen_to = [*without, item] if done else without

@@ -120,8 +120,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
     view = card_view(session, card)
     kept = card.as_signed or shop_things(card)
     rows = sheet_rows(view.rounds)
-    lists = (*view.safety, *view.reach, *view.closing)
-    ticked = tuple(line.item.does for line in lists if line.done)
+    ticked = tuple(line.item.does for line in view.lists if line.done)
     return Sheet(
         shop=settings_of(session).name,
         label=kept.label,
@@ -141,7 +140,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         ),
         lines=_below(session, card, view),
         ticked=ticked,
-        unticked=tuple(line.item.does for line in lists if not line.done) if ticked else (),
+        unticked=tuple(line.item.does for line in view.lists if not line.done) if ticked else (),
         remarks=view.remarks or "",
         next_check=view.next_check.words(),
         signed_by=view.signed_by,

@@ -169,30 +169,30 @@ def closing_list(
     round_: int = 1,
     *,
     kind: KindOfJob = SET,
-    changed: bool = True,
 ) -> tuple[ChecklistItem, ...]:
-    """Return what follows once the pieces are in: caps, timing, tensioner, turning, the cover.
+    """Return what follows once the pieces are in: caps, timing, tensioner, turning.
 
-    Where nothing is `changed` it is the cover alone; on the bench there is no timing, no
-    tensioner and no cover, and the camshafts are turned. The order is common practice; the
-    maker's manual comes before it.
+    On the bench there is no timing and no tensioner, and the camshafts are turned. The order is
+    common practice; the maker's manual comes before it.
     """
     steps: list[Line] = []
     if shafts:
         steps += [_COUNT, _laid(shafts, on_bench=kind.on_bench), _CAPS]
         if not kind.on_bench:
             steps += _timing(engine)
-    elif changed:
+    else:
         steps += kind_of(engine.follower).close
-    if changed:
-        steps.append(
-            ("turns", f"Turned by hand {hand_turns} full turns in its own direction"
-             + (", each camshaft by its gear" if kind.on_bench else ""), "It must go "
-             "round without a stop. If it stops, look for the reason; never force it.")
-        )  # fmt: skip
-    if not kind.on_bench:
-        steps += _COVER
+    steps.append(
+        ("turns", f"Turned by hand {hand_turns} full turns in its own direction"
+         + (", each camshaft by its gear" if kind.on_bench else ""), "It must go "
+         "round without a stop. If it stops, look for the reason; never force it.")
+    )  # fmt: skip
     return checklist(steps, "close", round_)
+
+
+def cover_list(kind: KindOfJob = SET, round_: int = 1) -> tuple[ChecklistItem, ...]:
+    """Return what closes the engine once it is proved, whatever was done; nothing on the bench."""
+    return () if kind.on_bench else checklist(_COVER, "close", round_)
 
 
 def _laid(shafts: tuple[str, ...], *, on_bench: bool) -> Line:

@@ -50,7 +50,7 @@ SET = KindOfJob(label="check and set", means="In the machine; what is out is put
 CHECK = KindOfJob(
     label="check only",
     means="Gaps are measured and judged, nothing is taken apart.",
-    stages=(Stage.READY, Stage.TURN, Stage.FEEL, Stage.FIT, Stage.SIGN),
+    stages=(Stage.READY, Stage.TURN, Stage.FEEL, Stage.SIGN),
 )
 BENCH = KindOfJob(
     label="head on the bench",

@@ -6,14 +6,19 @@ from plimb.core.engine.followers import kind_of
 
 
 def reach_list(
-    engine: Engine, valves: tuple[str, ...], round_: int = 1
+    engine: Engine, valves: tuple[str, ...], round_: int = 1, *, on_bench: bool = False
 ) -> tuple[ChecklistItem, ...]:
     """Return the steps that reach the shims of these valves, by the kind of follower.
 
+    A head on the bench has no chain, no tensioner and no tunnel that a shim falls into.
     The order is common practice; the maker's manual comes before it.
     """
     shafts = engine.shafts_over(valves)
     way = _camshafts_out(shafts) if shafts else []
+    if on_bench:
+        way = [line for line in way if line[0] == "caps"]
+        lift = ("lift", f"Lift {' and '.join(shafts)} out", "Each shaft keeps its own place.")
+        way += [lift] if shafts else []
     return checklist((*way, *kind_of(engine.follower).reach), "pull", round_)
 
 

@@ -135,16 +135,16 @@ CHOOSE = StageKind(
     there_for=_opened,
 )
 FIT = StageKind(
-    asks=lambda job: _touched(job) or job.closing,
-    waits=lambda job: _unfitted(job) or job.unclosed,
-    there_for=lambda job: _touched(job) or job.closing,
+    asks=_touched,
+    waits=_unfitted,
+    there_for=_touched,
 )
 PROVE = StageKind(
     asks=_touched,
     waits=lambda job: job.those(lambda one: one.touched and one.record.proof is None),
     there_for=lambda job: _touched(job) or _opened(job),
 )
-SIGN = StageKind()
+SIGN = StageKind(asks=lambda job: job.closing, waits=lambda job: job.unclosed)
 
 
 def kind_of(stage: Stage) -> StageKind:

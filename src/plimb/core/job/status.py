@@ -19,7 +19,7 @@ class JobContext:
     """What a card says besides its valves.
 
     The safety list, what of it is not seen to, and whether anything was noted; what closes the
-    engine where nothing is taken apart; the kind of job, and the valve it is about if it is
+    engine in the end; the kind of job, and the valve it is about if it is
     about one, with what its gap is to be changed by; the valves that somebody wants to open too;
     those that the round before proved in range; the units it is written in.
     """
@@ -110,8 +110,8 @@ def job_status(
         valves=valves,
         safety=around.safety,
         unseen=around.unseen,
-        closing=() if kind.opens else around.closing,
-        unclosed=() if kind.opens else around.unclosed,
+        closing=around.closing,
+        unclosed=around.unclosed,
         reference=kind.reference,
         only=around.only,
     )
