@@ -9,7 +9,10 @@ from dataclasses import replace
 
 import pytest
 
+from plimb.core.lengths import mm
 from plimb.core.measure.limits import Verdict, judge
+from plimb.core.measure.uncertainty import chance_in_spec
+from plimb.core.plan.measures import must_measure
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.plan.options import all_options
 from plimb.core.plan.reasons import NONE_SERVES, reasons
@@ -132,6 +135,24 @@ def check_ladder(request, plan):
                 assert option.chance == taken.chance
 
 
+def check_fits(request, plan):
+    """What a size may measure holds the size itself; outside it a piece passes less surely."""
+    doubt = request.policy.doubt
+    rows = {row.valve: row for row in request.rows}
+    for valve, fits in must_measure(request.rows, plan, doubt).items():
+        row, size = rows[valve], plan.move(valve).thickness_nm
+        assert fits.window.holds(size)
+        assert fits.window.holds(fits.best_nm)
+        chance = [chance_in_spec(
+            row.gap, row.piece_nm - nm, row.held_to(size), doubt=doubt, old_nm=row.doubt_nm,
+            new_nm=doubt.piece_nm,
+        ) for nm in (size, fits.best_nm, fits.window.thin_nm - mm("0.004"),
+                     fits.window.thick_nm + mm("0.004"))]  # fmt: skip
+        assert chance[1] >= max(chance) - 0.01
+        assert max(chance[2:]) <= max(chance[0], chance[1] - 0.02)
+        assert (fits.loose == "") is (chance[1] >= 0.9) or abs(chance[1] - 0.9) < 0.01
+
+
 @pytest.mark.parametrize("seed", range(4))
 def test_every_reason_and_every_ladder_says_what_is_so(seed):
     dice, said = random.Random(seed), set()
@@ -144,6 +165,7 @@ def test_every_reason_and_every_ladder_says_what_is_so(seed):
             check(request, plan, why, others)
             said.add(why.because)
         check_ladder(request, plan)
+        check_fits(request, plan)
     assert len(said) >= 10
 
 

@@ -15,7 +15,7 @@ from plimb.core.job.status import JobStatus, by_amount, pieces_out
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.plan.advice import Advice, advise
 from plimb.core.plan.buying import Kit, Terms, purchases
-from plimb.core.plan.measures import must_measure
+from plimb.core.plan.measures import Fits, must_measure
 from plimb.core.plan.options import Option, all_options
 from plimb.core.plan.reasons import given_up, reasons
 from plimb.core.plan.request import Pin, PlanRequest, Policy
@@ -25,7 +25,7 @@ from plimb.core.plan.rows import plan_row
 from plimb.core.plan.search import alternatives, instead, plan_engine
 from plimb.core.plan.sums import decided_sum
 from plimb.core.shim.shim import Condition, ShimReading, Source
-from plimb.core.shim.sum import SizePolicy, Window
+from plimb.core.shim.sum import SizePolicy
 from plimb.core.words import sure
 from plimb.record.cards import get_card
 from plimb.record.families import core_family, families
@@ -58,7 +58,7 @@ class MoveView:
     move: Move
     why: str
     options: tuple[Option, ...]
-    must: Window | None = None
+    must: Fits | None = None
     sum: tuple[str, ...] = ()
 
 
@@ -67,8 +67,10 @@ class Must:
     """For which valve a piece is bought, and what it must measure: None where any will do."""
 
     valve: str
-    thin_nm: int | None
-    thick_nm: int | None
+    thin_nm: int | None = None
+    thick_nm: int | None = None
+    best_nm: int | None = None
+    loose: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -233,7 +235,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     units = status.around.units
     request = instead(request, wanted)
     why, options = reasons(request, plan, units), all_options(request, plan)
-    musts = must_measure(request.rows, plan, request.policy.doubt)
+    musts = must_measure(request.rows, plan, request.policy.doubt, request.policy.sizing.sure)
     ordered = on_order_for(session, card.id)
     # with pieces out no gap can be felt any more
     records = [one.record for one in status.valves.values()]
@@ -299,20 +301,19 @@ def read_rivals(session: Session, card_id: int, valve: str) -> tuple[Rival, ...]
     return rivals(request, plan_engine(request), valve, status.around.units)
 
 
-def _buy_line(line: OrderLine, ordered: int, musts: Mapping[str, Window]) -> BuyLine:
+def _buy_line(line: OrderLine, ordered: int, musts: Mapping[str, Fits]) -> BuyLine:
     found = [(valve, musts.get(valve)) for valve in line.valves]
     return BuyLine(
         line=line,
         ordered=ordered,
         musts=tuple(
             Must(
-                valve=valve,
-                thin_nm=must.thin_nm if must else None,
-                thick_nm=must.thick_nm if must else None,
-            )
+                valve=valve, thin_nm=must.window.thin_nm, thick_nm=must.window.thick_nm,
+                best_nm=must.best_nm, loose=must.loose,
+            ) if must else Must(valve=valve)
             for valve, must in found
         ),
-    )
+    )  # fmt: skip
 
 
 def _kits(known: Sequence[ShimFamilyRow]) -> list[Kit]:

@@ -30,9 +30,10 @@ from plimb.core.lengths import Unit, mm, show_mm
 from plimb.core.measure.blades import Blade, BladeSet, Tried, typed_blade
 from plimb.core.measure.limits import Verdict
 from plimb.core.plan.advice import OF_THREE, AdviceKind
+from plimb.core.plan.measures import Fits
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Source, Trust
-from plimb.core.shim.sum import Aim, Rounding, Window
+from plimb.core.shim.sum import Aim, Rounding
 from plimb.record.cards import get_card
 from plimb.record.database import Database
 from plimb.shop.drawer import add_pieces, read_drawer
@@ -316,7 +317,7 @@ class Hand:
             self._do(fit_piece, **said, anyway=True)
 
     def _piece_for(
-        self, step: FitStep, pieces: dict[str, Held], sizes: tuple[int, ...], must: Window | None
+        self, step: FitStep, pieces: dict[str, Held], sizes: tuple[int, ...], must: Fits | None
     ) -> tuple[Held, int]:
         """Return the piece for a step, and of which size: a new one is the right one of several."""
         if step.source is Source.ENGINE:
@@ -331,8 +332,8 @@ class Hand:
             for size in sizes
             for copy in range(OF_THREE)
         ]
-        middle = (must.thin_nm + must.thick_nm) / 2 + self.zero_nm
-        return min(offered, key=lambda one: abs(self.simulated.measure(one[0]) - middle))
+        best = must.best_nm + self.zero_nm
+        return min(offered, key=lambda one: abs(self.simulated.measure(one[0]) - best))
 
     def _prove(self) -> None:
         status = self.status

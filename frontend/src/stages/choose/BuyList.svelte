@@ -37,11 +37,11 @@
             >{line.ordered >= line.count ? "ordered" : (line.price ?? "no price")}</span
           >
           {#each line.musts as must (must.valve)}
-            {#if must.thin && must.thick}
+            {#if must.thin && must.thick && must.best}
               <span class="text-soft w-full text-note leading-5"
-                >{must.valve}: must measure {preferences.shim(must.thin)} to {preferences.shim(
+                >{must.valve}: fits if it measures {preferences.shim(must.thin)} to {preferences.shim(
                   must.thick,
-                )}</span
+                )}, best {preferences.shim(must.best)}. {must.loose}</span
               >
             {/if}
           {/each}

@@ -34,6 +34,22 @@
     untrack(() => (measured = ""));
   });
 
+  /** What a new shim for the valve in hand may measure, by the plan. */
+  const fits = $derived(step ? (job.plan.moves.get(step.valve)?.must ?? null) : null);
+  $effect(() => {
+    if (job.card && job.plan.plan?.version !== job.card.version)
+      untrack(() => void job.plan.load());
+  });
+  /** A figure that was typed lies outside of it: it is asked about before it goes in. */
+  const outside = $derived.by(() => {
+    const typed = Number(measured.trim().replace(",", "."));
+    if (!fits || !measured.trim() || !Number.isFinite(typed)) return false;
+    const [thin, thick] = [fits.window.thin, fits.window.thick].map((one) =>
+      Number(preferences.shim(one)),
+    );
+    return typed < (thin ?? 0) || typed > (thick ?? Infinity);
+  });
+
   async function isIn(anyway = false): Promise<void> {
     if (!step || job.signed) return;
     const valve = step.valve;
@@ -65,6 +81,13 @@
       <b class="figures text-[52px] leading-[56px]">{preferences.shim(step.thickness)}</b>
       <span class="text-soft">{preferences.shims}</span>
     </div>
+    {#if fits && step.source === "counter" && !step.fitted}
+      <p class="text-note leading-5">
+        Fits if it measures <b class="figures"
+          >{preferences.shim(fits.window.thin)} to {preferences.shim(fits.window.thick)}</b
+        >, best {preferences.shim(fits.best)}. {fits.loose}
+      </p>
+    {/if}
     {#if step.overtaken}
       <Notice kind="now">
         What this was decided from has changed since. Nothing is fitted from it.
@@ -120,6 +143,11 @@
         <Button kind="now" type="submit" id="is-in" class="min-h-12 flex-1 text-lg">It is in</Button
         >
       </Form>
+      {#if outside}
+        <p class="border-now border-l-4 pl-3 leading-5" role="status">
+          {measured.trim()} is outside that range. Try another one of this size first.
+        </p>
+      {/if}
       {#if step.by_marking}
         <p class="text-soft text-sm">
           Nobody has measured this piece yet. A minute now saves a round.

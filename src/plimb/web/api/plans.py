@@ -18,6 +18,7 @@ from plimb.card.planning import (
 from plimb.card.said import Key, Sent
 from plimb.core.lengths import show_inch, show_mm
 from plimb.core.plan.advice import AdviceKind
+from plimb.core.plan.measures import Fits
 from plimb.core.plan.options import Option
 from plimb.core.plan.rivals import Rival
 from plimb.core.shim.shim import Source
@@ -38,6 +39,7 @@ class OptionOut(Answer):
 
 
 MustOut = answer_of(Must, "MustOut")
+FitsOut = answer_of(Fits, "FitsOut")
 
 
 @read_off(MoveView, without=("move",))
