@@ -22,6 +22,7 @@ def application(school):
     micrometer.close()
 
 
+@pytest.mark.long
 def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     open_page, no_barriers
 ):
@@ -122,6 +123,7 @@ def test_the_plan_is_looked_at_changed_taken_and_ordered(open_page, no_barriers)
     expect(strip.get_by_text("Taken")).to_be_visible()
 
 
+@pytest.mark.long
 def test_the_drawer_shows_what_is_there_takes_in_counts_and_tells(open_page, no_barriers):
     page = open_page("/drawer")
     expect(page.get_by_role("tab", selected=True)).to_contain_text("8.90 mm")

@@ -2,11 +2,13 @@
 
 import sqlite3
 
+import pytest
 from playwright.sync_api import expect
 
 from plimb.card.rejudge import change_settings
 
 
+@pytest.mark.long
 def test_a_copy_is_made_and_put_back_from_the_screen(open_page, school, no_barriers):
     page = open_page("/shop")
     expect(page.get_by_text("There is none yet.")).to_be_visible()

@@ -33,6 +33,7 @@ class Hand:
         self.page.get_by_label(label, exact=True).fill(text)
 
 
+@pytest.mark.long
 def test_a_rocker_single_in_thou_with_millimetre_shims_is_entered_and_measured(
     open_page, no_barriers
 ):
@@ -75,6 +76,7 @@ def test_a_rocker_single_in_thou_with_millimetre_shims_is_entered_and_measured(
     assert (one["found"]["gap"]["low"]["nm"], one["verdict"]) == (101_600, "in")
 
 
+@pytest.mark.long
 def test_what_was_written_in_thou_is_corrected_in_thou_whatever_is_shown(open_page, database):
     page = open_page("/engines/new")
     hand = Hand(page)
@@ -111,6 +113,7 @@ def test_what_was_written_in_thou_is_corrected_in_thou_whatever_is_shown(open_pa
     assert page.request.get("/api/cards/1").json()["valves"][0]["found"] == before
 
 
+@pytest.mark.long
 def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_page):
     page = open_page("/engines/new")
     hand = Hand(page)

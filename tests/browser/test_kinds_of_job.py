@@ -135,6 +135,7 @@ def test_one_figure_with_the_shops_own_room(open_page):
     hand.sign("2 IN is left for the spring")
 
 
+@pytest.mark.long
 def test_a_shim_on_top_single_in_miles(open_page):
     hand = Hand(open_page, "Guest courier")
     page = hand.page

@@ -36,6 +36,7 @@ def fresh_card(client, engine="No. 5"):
     return client.post("/api/cards", json={**body, "hours": None}).json["id"]
 
 
+@pytest.mark.long
 @pytest.mark.parametrize(
     ("intake", "exhaust", "most"), [("15", "28", 3), ("15-18", "28-30", 6)], ids=["one", "bracket"]
 )
@@ -108,6 +109,7 @@ def test_a_correct_odd_reading_is_kept_with_one_more_key(open_page, client):
     expect(page.get_by_role("alert")).to_have_count(0)
 
 
+@pytest.mark.long
 def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barriers):
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
@@ -301,6 +303,7 @@ def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barrie
     no_barriers(page, "engine")
 
 
+@pytest.mark.long
 def test_a_feeler_set_is_changed_and_counts_at_the_next_reading(open_page, no_barriers):
     page = open_page("/shop")
     page.get_by_label("State of 0.28").click()
@@ -360,6 +363,7 @@ def test_a_reading_survives_a_killed_server_and_a_reload(chromium, own_server):
     context.close()
 
 
+@pytest.mark.long
 @pytest.mark.parametrize(
     "path",
     ["/", "/engines", "/engines/new", "/engines/4", "/shop", "/cards/3/ready", "/cards/3/turn"],

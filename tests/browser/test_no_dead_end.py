@@ -111,7 +111,7 @@ def finish(request, place):  # noqa: C901 - one line a stage
     ("layout", "valves", "change", "seed"),
     [
         (Layout.STRAIGHT_SIX, 4, with_figures, 1),
-        (Layout.V_TWIN, 4, only_spec, 2),
+        pytest.param(Layout.V_TWIN, 4, only_spec, 2, marks=pytest.mark.long),
         (Layout.SINGLE, 2, with_figures, 3),
     ],
     ids=["24 valves", "no sizes entered", "one valve a side"],

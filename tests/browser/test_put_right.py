@@ -132,6 +132,7 @@ def test_what_was_done_last_is_undone_by_key_and_by_hand_at_any_stage(open_page,
     expect(undo).to_have_attribute("aria-label", f"Undo the gap of {last}")
 
 
+@pytest.mark.long
 def test_a_valve_on_its_limit_is_opened_where_it_is_felt_and_where_it_is_advised(
     open_page, database, no_barriers
 ):

@@ -56,6 +56,7 @@ def test_the_tolerance_of_a_one_figure_spec_is_typed_key_by_key(
           plus_minus)  # fmt: skip
 
 
+@pytest.mark.long
 def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_page):
     page = open_page("/engines/new")
     typed(page, "What the shop calls it", "Courier")
@@ -84,6 +85,7 @@ def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_p
     until(page, "/api/engines/1", "(said) => JSON.parse(said.document).engine.interval === 12000")
 
 
+@pytest.mark.long
 def test_a_distance_is_read_as_a_meter_shows_it_and_asked_about(open_page, database):
     job_with(database)
     page = open_page("/")

@@ -167,8 +167,10 @@ HEARD = {
     ("sign", 1): """
   - article:
     - heading /Tindle Pentad/ [level=2]
-    - term: Job
-    - definition: check and set
+    - region "What came of the job":
+      - paragraph: /5 valves measured/
+      - paragraph: /2 shims changed/
+      - paragraph: /As left. all 5 in range/
     - region "Every valve":
       - table /Gaps in mm/:
         - rowgroup:
@@ -177,6 +179,8 @@ HEARD = {
         - rowgroup:
           - row /IN L .* in range/:
             - rowheader "IN L"
+    - term: Job
+    - definition: check and set
 """
 }  # fmt: skip
 

@@ -90,7 +90,7 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
 
     keyboard.press("PageDown")
     in_hand(page, "IN C")
-    expect(page.get_by_text("1.918 − 1.80 = 0.118: in range.")).to_be_visible()
+    expect(page.get_by_text("1.918 − 1.80 = gap 0.118.")).to_be_visible()
     ladder = page.get_by_role("radiogroup", name="Pieces that can be had for IN C")
     rung = ladder.get_by_role("radio", checked=True)
     expect(rung).to_contain_text("1.80")
@@ -261,6 +261,7 @@ def test_bad_input_says_what_to_do_and_keeps_what_was_typed(open_page):
     expect(entry(page)).to_have_value("15-13")
 
 
+@pytest.mark.long
 def test_the_keys_are_shown_and_do_what_they_say(open_page, no_barriers):
     page = open_page("/cards/3/feel")
     in_hand(page, "1 IN L")

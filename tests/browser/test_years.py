@@ -128,6 +128,7 @@ def test_checks_over_two_years_say_what_comes_and_the_next_card_knows_its_pieces
     expect(page.locator("article.sheet")).to_contain_text("All good")
 
 
+@pytest.mark.long
 def test_an_old_notebook_is_read_in_and_taken_back(open_page, no_barriers):
     page = open_page("/engines/1/years")
     page.get_by_role("button", name="Old notebook").click()

@@ -31,7 +31,7 @@ from ..conftest import NOON
 from ..guest import card_text
 
 LONG = bool(os.environ.get("PLIMB_LONG"))
-CARDS, TRIES = (200, 300) if LONG else (20, 60)
+CARDS, TRIES = (200, 300) if LONG else (8, 40)
 FORMATS = Path(__file__).parents[2] / "docs" / "formats"
 
 

@@ -17,6 +17,7 @@ from plimb.files.sheet_pdf import sheet_pdf
 from plimb.files.starting_point import Layout
 from plimb.record.database import Database
 
+from ..conftest import LONG
 from ..guest import Job
 
 NUMBERS = count(1)
@@ -91,7 +92,9 @@ def record(tmp_path_factory):
 
 
 @settings(
-    max_examples=30, suppress_health_check=[HealthCheck.function_scoped_fixture], deadline=None
+    max_examples=30 if LONG else 8,
+    suppress_health_check=[HealthCheck.function_scoped_fixture],
+    deadline=None,
 )
 @given(
     entered=engines(),

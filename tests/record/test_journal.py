@@ -17,7 +17,7 @@ from plimb.record.journal import journal_faults, lift_triggers, noted_tables, wo
 
 from ..conftest import LONG, NOON
 
-FLIPS = 200 if LONG else 60
+FLIPS = 200 if LONG else 25
 OF_A_CARD = (
     *("card", "round", "gap_reading", "piece_reading", "choice", "strip_tray", "card_event"),
     *("engine_revision", "seal", "entry", "change"),

@@ -16,7 +16,7 @@ from plimb.trials.judge import _inside, best_possible, comes_out, with_paper
 from plimb.trials.report import engine_of, report
 
 LONG = bool(os.environ.get("PLIMB_LONG"))
-JOBS = 200 if LONG else 8
+JOBS = 200 if LONG else 3
 STILL = World(feel_nm=0, hand_nm=0, blade_nm=0, film_nm=0, zero_nm=0, reads_nm=0, bought_nm=0)
 
 
@@ -51,6 +51,7 @@ def test_the_same_seed_is_the_same_engine_and_a_calliper_reads_coarsely():
     assert {first.goes("1 IN L", (mm("0.03"),)), None} <= {*Feels, None}
 
 
+@pytest.mark.long
 def test_jobs_end_and_come_close_to_the_best_that_could_be_chosen():
     """With few engines the shares are coarse; `make truth` prints them for 500 a line."""
     plain = report(JOBS, 5, Way(), "0.05")
@@ -76,6 +77,7 @@ def test_the_judges_know_the_card_and_take_what_it_says():
     assert share == pytest.approx(0.5, abs=0.05)
 
 
+@pytest.mark.long
 def test_simulate_prints_for_people_and_for_programs():
     run = CliRunner()
     said = run.invoke(simulate, ["--jobs", "1", "--seed", "2", "--json"])

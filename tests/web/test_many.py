@@ -75,6 +75,7 @@ def test_connections_that_trickle_keep_nobody_out(serving):
             wire.close()
 
 
+@pytest.mark.long
 def test_what_is_far_too_long_is_refused_before_it_is_kept(serving):
     wire = socket.create_connection(("127.0.0.1", serving), timeout=20)
     head = (

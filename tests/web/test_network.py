@@ -99,6 +99,7 @@ def test_others_come_in_encrypted_and_signed_in(network):
         assert spoken.version() in ("TLSv1.2", "TLSv1.3")
 
 
+@pytest.mark.long
 def test_connections_that_trickle_keep_nobody_out_of_the_encrypted_server(network):
     """Half never finish their handshake, half send a request that never ends."""
     ask, port = network

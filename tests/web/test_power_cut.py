@@ -21,7 +21,7 @@ from plimb.record.shims import audit
 from plimb.record.tables.card import CardRow, EventRow
 from plimb.record.tables.reading import GapRow, ShimReadingRow
 
-CUTS = 50 if os.environ.get("PLIMB_LONG") else 2
+CUTS = 50 if os.environ.get("PLIMB_LONG") else 1
 SERVE = """
 import os, signal, sys
 from pathlib import Path
