@@ -60,12 +60,15 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
     keyboard.press("PageDown")
 
     expect(entry(page)).to_be_focused()
+    turn = page.get_by_text("Turn to position 1 first")
+    expect(turn).to_be_visible()
     for valve, typed in FOUND.items():
         in_hand(page, valve)
         expect(entry(page)).to_be_focused()
         keyboard.type(typed)
         keyboard.press("Enter")
         expect(plate(page, valve)).to_contain_text("tight" if typed in ("6", "14") else "in range")
+    expect(turn).to_have_count(0)
     no_barriers(page, "feel")
 
     # the wrong valve's reading is corrected, and the first stays on record

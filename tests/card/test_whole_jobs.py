@@ -262,6 +262,39 @@ class Jobs(RuleBasedStateMachine):
             self.open(self.engine)
 
     @invariant()
+    def one_decision_tells_one_story(self):
+        """Plan, sum, reason, ladder, order list, fitting step and sheet name the same shim."""
+        if self.view.signed_at is not None:
+            return
+        with self.database.reading() as session:
+            sheet = read_sheet(session, self.card)
+            try:
+                planned = read_plan(session, self.card)
+            except PlimbError:
+                return  # nothing can be planned yet
+        ordered = Counter(v for buy in planned.buy for v in buy.line.valves)
+        rows = {row.valve: row for row in sheet.rows}
+        units = self.view.status.around.units
+        for one in planned.moves:
+            move, state = one.move, self.view.status.valves[one.move.valve]
+            assert ordered[move.valve] == (move.source is Source.COUNTER)
+            if move.thickness_nm is None or not move.changes:
+                continue
+            size = units.shim_figure(move.thickness_nm)
+            assert size in one.why
+            assert not one.sum or move.gap is None or size in one.sum[-1]
+            (mine,) = [o for o in one.options if o.goes_to == move.valve] or [None]
+            assert mine is None or (mine.thickness_nm, mine.source) == (
+                move.thickness_nm, move.source
+            )  # fmt: skip
+            if planned.taken:
+                assert state.record.choice.thickness_nm == move.thickness_nm
+        for step in self.view.fit:
+            choice = self.view.status.valves[step.valve].record.choice
+            assert (step.thickness_nm, step.source) == (choice.thickness_nm, choice.source)
+            assert rows[step.valve].piece_in_nm == choice.goes_in_nm
+
+    @invariant()
     def no_piece_is_in_two_places(self):
         with self.database.reading() as session:
             assert audit(session) == []

@@ -185,7 +185,7 @@ def on_top(request):
 
 
 def test_engines_that_share_a_drawer_do_best_of_all_the_ways_to_divide_it():
-    dice, fought, engines = random.Random(5), 0, SMALL if LONG else SMALL // 3
+    dice, fought, engines = random.Random(5), 0, SMALL if LONG else SMALL // 2
     for number in range(engines):
         one = on_top(random_case(dice, dice.choice([1, 2, 3]), drawer=3, shafts=1))
         other = on_top(random_case(dice, dice.choice([1, 2]), drawer=0, shafts=1))
@@ -221,4 +221,4 @@ def test_engines_that_share_a_drawer_do_best_of_all_the_ways_to_divide_it():
             assert used <= stock.count
         alone = [sum(level) for level in zip(*(plan_engine(of).levels for of in both), strict=True)]
         fought += alone != best
-    assert fought > engines / 50  # what each would take alone is not to be had by both
+    assert fought >= engines / 50  # what each would take alone is not to be had by both

@@ -8,9 +8,7 @@ from sqlalchemy.orm import Session
 from plimb.card.acts.sign import read_sheet
 from plimb.card.document import card_document, check_fingerprint
 from plimb.core.errors import BadValue, NotFound
-from plimb.files.apart import card_apart
-from plimb.files.sealed_pdf import SealedCard, with_card
-from plimb.files.sheet_pdf import sheet_pdf
+from plimb.files.apart import SealedCard, card_apart
 from plimb.record.cards import get_card
 from plimb.record.database import Database
 from plimb.record.keys import is_public, is_signed, key_at_hand
@@ -24,6 +22,9 @@ def printed_sheet(session: Session, card_id: int) -> bytes:
     Raises:
         NotFound: There is no such card.
     """
+    from plimb.files.sealed_pdf import with_card  # what draws is loaded with the first sheet
+    from plimb.files.sheet_pdf import sheet_pdf
+
     pdf = sheet_pdf(read_sheet(session, card_id))
     card = get_card(session, card_id)
     key = key_at_hand(session.info["record"])

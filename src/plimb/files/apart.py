@@ -7,17 +7,33 @@ time and memory and no more, and so many read at once and no more: nobody else w
 import json
 import subprocess
 import sys
-from dataclasses import asdict
+from dataclasses import asdict, dataclass
 from threading import BoundedSemaphore
+from typing import Any
 
 from plimb.core.errors import BadValue, NotReady
-from plimb.files.sealed_pdf import SealedCard, card_in
+from plimb.files.open_json import fingerprint
 
 PATIENCE_S = 10
 MOST_MEMORY = 500_000_000
 AT_ONCE = 2
 
 _places = BoundedSemaphore(AT_ONCE)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SealedCard:
+    """What a sheet carries: the card's document, whose key it is under, and whether it holds."""
+
+    document: dict[str, Any]
+    public: str
+    signature: str
+    signed: str
+
+    @property
+    def fingerprint(self) -> str:
+        """The SHA-256 of the card's file."""
+        return fingerprint(self.document)
 
 
 def card_apart(pdf: bytes) -> SealedCard | None:
@@ -49,6 +65,8 @@ def card_apart(pdf: bytes) -> SealedCard | None:
 
 def main() -> None:
     """Read a PDF from standard input and say as JSON what it carries."""
+    from plimb.files.sealed_pdf import card_in  # what reads PDFs is loaded in here alone
+
     _limit()
     found = card_in(sys.stdin.buffer.read())
     print(json.dumps(asdict(found) if found else None))

@@ -4,8 +4,6 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, timedelta
 
-from icalendar import Alarm, Calendar, Event
-
 BEFORE = timedelta(days=14)
 
 
@@ -27,6 +25,8 @@ def calendar_of(shop: str, entries: Iterable[CalendarEvent], now: datetime) -> b
         entries: What is due.
         now: The moment it is made, as naive UTC.
     """
+    from icalendar import Alarm, Calendar, Event  # loaded with the first calendar
+
     made = Calendar()
     made.add("prodid", "-//Plimb//what is due//EN")
     made.add("version", "2.0")

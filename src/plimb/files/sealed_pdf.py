@@ -8,13 +8,13 @@ import hashlib
 import io
 import json
 from collections.abc import Callable
-from dataclasses import dataclass
 from typing import Any
 
 from pypdf import PdfReader, PdfWriter
 from pypdf.errors import PyPdfError
 from pypdf.generic import ArrayObject, DictionaryObject, IndirectObject, StreamObject
 
+from plimb.files.apart import SealedCard
 from plimb.files.open_json import fingerprint, write_json
 from plimb.files.plain_pdf import is_plain
 
@@ -26,21 +26,6 @@ _ROOT = frozenset({"/PageMode", "/Pages", "/Type", "/Names", "/Outlines"})
 """What stands at the root of a sheet."""
 _NOT_DRAWN = frozenset({"/Parent", "/Length", "/Filter", "/DecodeParms"})
 """What points back to all pages, and how a stream happens to be packed."""
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class SealedCard:
-    """What a sheet carries: the card's document, whose key it is under, and whether it holds."""
-
-    document: dict[str, Any]
-    public: str
-    signature: str
-    signed: str
-
-    @property
-    def fingerprint(self) -> str:
-        """The SHA-256 of the card's file."""
-        return fingerprint(self.document)
 
 
 def with_card(pdf: bytes, document: Any, public: str, sign: Callable[[str], str]) -> bytes:

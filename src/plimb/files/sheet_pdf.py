@@ -6,7 +6,7 @@ from plimb.core.job.sheet import CAUTION, Fact, Sheet, SheetRow
 from plimb.core.lengths import Unit
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict
-from plimb.core.words import VERDICT_WORDS, Units, figure, signed
+from plimb.core.words import Units, figure, signed
 from plimb.files.head_pdf import Beside, draw_head
 from plimb.files.paper import LINE, MM, SOFT, WASH, Paper
 
@@ -152,7 +152,7 @@ def _rows(paper: Paper, rows: tuple[SheetRow, ...], units: Units) -> None:
             row.valve, row.spec.words(unit) if row.spec else "–", _felt(row.found, unit),
             _out(row, units), _in(row, units), _gap(row.predicted, unit), _felt(row.left, unit),
             "" if row.residual_nm is None else signed(row.residual_nm, unit),
-            VERDICT_WORDS[row.verdict],
+            row.word,
         )
         for row in rows
     ]  # fmt: skip

@@ -25,6 +25,17 @@
   const valve = $derived(job.valve);
   const blades = $derived(job.card?.blade_set ?? null);
   const stop = $derived(valve ? job.card?.turning.stops[valve.stop] : undefined);
+  /** Nothing is measured at this position yet: the engine is turned to it first. */
+  const turnFirst = $derived(
+    stop !== undefined &&
+      job.card?.only_valve == null &&
+      stop.valves.every((name) => !job.valves.get(name)?.found),
+  );
+  const where = $derived(
+    stop?.camshaft
+      ? `camshaft ${stop.camshaft}, these lobes away`
+      : (stop?.mark ?? `${stop?.degrees ?? "?"}°`),
+  );
   /** From what is typed if anything is, else from what was written. */
   const next = $derived(
     (job.entry.understood ? job.entry.understood.next_blade : valve?.next_blade)?.blades ?? [],
@@ -39,8 +50,7 @@
   });
   const note = $derived.by(() => {
     if (!valve) return "";
-    const where = stop?.camshaft ?? stop?.mark ?? `${stop?.degrees ?? "?"}°`;
-    const place = stop ? `Stop ${valve.stop + 1}, ${where}` : "";
+    const place = stop ? `Position ${valve.stop + 1}, ${where}` : "";
     const last = [
       valve.last ? `left at ${preferences.read(valve.last)}` : "",
       valve.kept ? `${preferences.shim(valve.kept)} in` : "",
@@ -57,6 +67,13 @@
 
 {#if valve && job.card}
   <InHand {valve} gap={valve.found?.gap ?? null} verdict={valve.verdict} {note} />
+  {#if turnFirst && stop && !job.signed && !job.card.apart}
+    <p class="border-now border-l-4 pl-3 leading-5">
+      <b>Turn to position {valve.stop + 1} first: {where}.</b>
+      {#if stop.cue}{stop.cue}.{/if}
+      Then measure {stop.valves.join(", ")}.
+    </p>
+  {/if}
   <SpecAsk {job} />
   <Questions {job} />
   {#if job.card.apart && !job.signed}

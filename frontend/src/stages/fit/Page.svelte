@@ -24,7 +24,7 @@
   const expected = $derived(step ? (job.valves.get(step.valve)?.predicted ?? null) : null);
   function stopName(number: number): string {
     const stop = job.card?.turning.stops[number];
-    return stop?.mark ? `mark ${stop.mark}` : `stop ${number + 1}`;
+    return stop?.mark ? `position ${number + 1}, ${stop.mark}` : `position ${number + 1}`;
   }
   const place = $derived(step ? steps.indexOf(step) + 1 : 0);
   const parts = $derived([...(job.card?.tray ?? [])].reverse());

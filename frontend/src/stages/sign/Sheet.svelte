@@ -146,7 +146,9 @@
               <span class="inline-flex items-center gap-1.5 whitespace-nowrap">
                 <GapMark verdict={row.verdict} size={14} />{row.verdict
                   ? VERDICT_WORDS[row.verdict]
-                  : "not proved"}
+                  : row.found
+                    ? "not proved"
+                    : "not measured"}
               </span>
             </td>
           </tr>

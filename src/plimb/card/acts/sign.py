@@ -35,7 +35,6 @@ from plimb.core.job.sheet import (
 from plimb.core.job.stages import STAGE_NAMES, Stage
 from plimb.core.job.summary import ShopThings
 from plimb.core.lengths import show, show_mm
-from plimb.files.blank_pdf import blank_pdf
 from plimb.record.cards import get_card
 from plimb.record.database import Database
 from plimb.record.records import shop_things
@@ -243,6 +242,8 @@ def blank_sheet(session: Session, card_id: int) -> bytes:
     Raises:
         NotFound: There is no such card.
     """
+    from plimb.files.blank_pdf import blank_pdf  # what draws is loaded with the first sheet
+
     view = card_view(session, get_card(session, card_id))
     return blank_pdf(
         label=view.label,

@@ -94,6 +94,11 @@ class SheetRow:
     beyond: bool
     verdict: Verdict | None
 
+    @property
+    def word(self) -> str:
+        """How the valve is left, in a word or two."""
+        return "not measured" if self.found is None else VERDICT_WORDS[self.verdict]
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class SheetRound:
