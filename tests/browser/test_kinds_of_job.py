@@ -34,8 +34,8 @@ def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page, no_barriers):
     no_barriers(page, "marks of a new engine")
     hand.open_card()
     hand.go("Turn")
-    expect(page.get_by_text("Proof one: mark R at its pointer.")).to_be_visible()
-    expect(page.get_by_text("Proof two: rear lobes up and inwards.")).to_be_visible()
+    expect(page.get_by_text("First sign: mark R at its pointer.")).to_be_visible()
+    expect(page.get_by_text("Second sign: rear lobes up and inwards.")).to_be_visible()
     expect(page.get_by_role("slider")).to_have_count(0)  # no picture of a timing nobody entered
     no_barriers(page, "turning by the marks")
     assert [(s["mark"], s["degrees"], len(s["valves"])) for s in hand.card["turning"]["stops"]] == [

@@ -114,7 +114,7 @@ def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barrier
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
     limits = (0.14, 0.20) if "IN" in valve else (0.24, 0.34)
-    page.get_by_role("radio", name="ask me").click()
+    page.get_by_role("radio", name="guide me").click()
     no_barriers(page, "asked")
     true_gap = sum(limits) / 2
     for _try in range(4):

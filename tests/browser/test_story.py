@@ -51,7 +51,7 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
     for item in page.get_by_role("checkbox").all():
         item.focus()
         keyboard.press("Space")
-    expect(page.get_by_text("all seen to")).to_be_visible()
+    expect(page.get_by_text("all done", exact=True)).to_be_visible()
     no_barriers(page, "ready")
     page.locator("body").click(position={"x": 5, "y": 400})
     keyboard.press("PageDown")
@@ -109,7 +109,7 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
 
     keyboard.press("PageDown")
     in_hand(page, "IN C")
-    expect(page.get_by_text("onto the tray, nobody needs it now.")).to_be_visible()
+    expect(page.get_by_text("and put it on the tray.")).to_be_visible()
     no_barriers(page, "fit")
     keyboard.press("Enter")
     in_hand(page, "EX L")

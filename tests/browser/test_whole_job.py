@@ -181,7 +181,7 @@ def test_keys_and_taps_of_a_whole_job_of_sixteen_valves_are_few(open_page, schoo
     for box in page.get_by_role("checkbox").all():
         box.focus()
         page.keyboard.press("Space")
-    expect(page.get_by_text("all seen to")).to_be_visible()
+    expect(page.get_by_text("all done", exact=True)).to_be_visible()
     page.get_by_role("link", name="Turn to the first stop").click()
     page.get_by_role("link", name="Feel").click()
     expect(entry(page)).to_be_focused()

@@ -16,7 +16,7 @@
   );
   const says = $derived.by(() => {
     if (!kindOf(stage).judgesFound)
-      return progress(card, stage).asked ? "All done here." : "Nothing waits here.";
+      return progress(card, stage).asked ? "This page is complete." : "Nothing to do on this page.";
     if (!takesApart(card) && out)
       return `${out} of ${card.valves.length} ${out === 1 ? "is" : "are"} out. This card only checks: make another kind of job of it at Ready to set them.`;
     if (opened === 0) return `${inRange(card.valves)} Nothing to open.`;

@@ -43,7 +43,7 @@
 
   const hint = $derived.by(() => {
     if (next.length)
-      return `Try ${next.map((one) => job.marked(one)).join(" + ")} next: it settles the verdict soonest.`;
+      return `Next, try ${next.map((one) => job.marked(one)).join(" and ")}${next.length > 1 ? " together" : ""}.`;
     return preferences.unit === "mm"
       ? "15 is 0.15 with light drag. 13-15: goes, refuses. x: nothing goes."
       : "6 is 6 thou with light drag. 6-7: goes, refuses. x: nothing goes.";
@@ -96,7 +96,7 @@
         value={mode}
         items={[
           { value: "fan", label: "blades" },
-          { value: "ask", label: "ask me" },
+          { value: "ask", label: "guide me" },
           { value: "keys", label: "keypad" },
         ]}
         onchange={(to) => {

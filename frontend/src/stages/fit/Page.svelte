@@ -105,12 +105,13 @@
       </p>
     {/if}
     <p class="text-note leading-5">
-      Out comes {preferences.shim(step.old)}: {!step.old_goes_to
-        ? "onto the tray, nobody needs it now."
+      Take out {preferences.shim(step.old)}
+      {!step.old_goes_to
+        ? "and put it on the tray."
         : step.old_gone
-          ? `it is in ${step.old_goes_to} already.`
-          : `keep it at hand, it goes to ${step.old_goes_to}.`}
-      {#if expected}A gap of {preferences.read(expected)} {preferences.unitName} follows.{/if}
+          ? `: it is in ${step.old_goes_to} already.`
+          : `and keep it at hand: it goes to ${step.old_goes_to}.`}
+      {#if expected}Expect a gap of {preferences.read(expected)} {preferences.unitName}.{/if}
     </p>
     <ol class="list-none">
       {#each step.checks as check, n (check)}

@@ -111,7 +111,7 @@
         placeholder={proposed}
       />
       <Button kind="now" id="next-round" class="min-h-12 text-lg" onclick={again}
-        >Go round again: round {card.round + 1}</Button
+        >Do another round ({card.round + 1})</Button
       >
     </div>
   {/if}

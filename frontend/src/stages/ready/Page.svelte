@@ -95,7 +95,7 @@
 
         <h2 class="border-ink mt-6 flex items-baseline justify-between border-b-2 pb-1 text-xl">
           Safe <span class="text-soft figures text-base"
-            >{left ? `${left} to see to` : "all seen to"}</span
+            >{left ? `${left} ${left === 1 ? "step" : "steps"} open` : "all done"}</span
           >
         </h2>
         <Checklist {job} items={card.safety} />

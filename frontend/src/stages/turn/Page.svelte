@@ -41,9 +41,9 @@
     const both = "Both valves of a cylinder a little open: that is overlap, turn once more.";
     if (!stop.mark) return ["No mark here: go by the lobes alone.", `Look: ${lobes}.`, both];
     const first = stop.own
-      ? `Proof one: mark ${stop.mark} at its pointer.`
-      : `Proof one: cylinder ${stop.mark.slice(1)} at top dead centre. No mark is entered for it.`;
-    return [first, `Proof two: ${lobes}.`, both];
+      ? `First sign: mark ${stop.mark} at its pointer.`
+      : `First sign: cylinder ${stop.mark.slice(1)} at top dead centre. No mark is entered for it.`;
+    return [first, `Second sign: ${lobes}.`, both];
   }
 </script>
 

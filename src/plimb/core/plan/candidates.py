@@ -9,18 +9,15 @@ from dataclasses import dataclass
 import numpy as np
 
 from plimb.core.errors import BadValue
-from plimb.core.lengths import mm
 from plimb.core.plan.assignment import Mask, Whole, assign, pack
 from plimb.core.plan.by_hand import decided
+from plimb.core.plan.for_now import apart_anyway, near_enough
 from plimb.core.plan.levels import LEVELS, WEIGHTY, Levels
 from plimb.core.plan.request import Pin, PlanRequest
 from plimb.core.plan.rows import PlanRow
 from plimb.core.shim.family import Family
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import Aim
-
-TOO_THIN_NM = mm("0.1")
-"""A piece for now that is thinner by more than this leaves a gap that says nothing (judgement)."""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -166,9 +163,11 @@ class Candidates:
         allowed: Mask = (off <= 0) | (np.maximum(off, 1) < kept_off)
         allowed &= (np.array(of_row)[:, None] == of_column) & there & known
         if self.levels.lost.any():
-            allowed &= self._near_enough(thick)
+            allowed &= near_enough(self.rows, self.levels.enough, thick, buy=self.policy.buy)
         allowed &= self.policy.reuse
-        allowed[:, :n] &= ~self.levels.lost[:, None] | self._apart_anyway()[None, :]
+        allowed[:, :n] &= (
+            ~self.levels.lost[:, None] | apart_anyway(self.rows, self.policy.act)[None, :]
+        )
         for at, row in enumerate(self.rows):
             barred = [nm for valve, nm in self.request.forbidden if valve == row.clearance.id]
             if barred:
@@ -179,40 +178,6 @@ class Candidates:
         plenty = brought_in[:, n:].sum(axis=1) >= self._among
         allowed[:, n:] = np.where(plenty[:, None], brought_in[:, n:], allowed[:, n:])
         return allowed
-
-    def _near_enough(self, thick: Whole) -> Mask:
-        """Return which pieces at hand are of use for now where no gap was found.
-
-        Thin enough that a gap can be felt, and not so thin that it is far too wide: where the
-        counter has such a size, else any that is thinner than what is in.
-        """
-        most = self.levels.enough[:, None]
-        near = (thick <= most) & (thick >= most - TOO_THIN_NM)
-        sold = np.array(
-            [
-                self.policy.buy and any(size <= enough for size in row.clearance.family.sizes())
-                for row, enough in zip(self.rows, self.levels.enough.tolist(), strict=True)
-            ],
-            dtype=bool,
-        )
-        useful: Mask = near | ~(self.levels.lost & sold)[:, None]
-        return useful
-
-    def _apart_anyway(self) -> Mask:
-        """Return whose pieces are at hand whatever is done for valves without a gap.
-
-        A piece that goes in for now robs no valve that is in range under a shaft that stays.
-        """
-        act = self.policy.act
-        asking = {row.clearance.camshaft for row in self.rows if row.needs_setting(act)}
-        return np.array(
-            [
-                row.needs_setting(act)
-                or (row.clearance.camshaft_out and row.clearance.camshaft in asking)
-                for row in self.rows
-            ],
-            dtype=bool,
-        )
 
     def _with_sizes(self) -> list[int]:
         """Return the known valves of which somebody has said what is made."""
