@@ -83,7 +83,8 @@ def _head(paper: Paper, sheet: Sheet) -> None:
     paper.set_x(paper.l_margin)
     paper.para(sheet.label, 20, bold=True, width=paper.epw - wide)
     paper.set_x(paper.l_margin)
-    paper.para(sheet.engine, 9.5, colour=SOFT, width=paper.epw - wide)
+    if sheet.engine:
+        paper.para(sheet.engine, 9.5, colour=SOFT, width=paper.epw - wide)
     paper.set_xy(paper.l_margin, max(paper.y, top + 36) + 1.5 * MM)
 
 

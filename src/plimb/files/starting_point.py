@@ -100,7 +100,7 @@ def starting_point(start: Start) -> dict[str, Any]:
         "version": 1,
         "unit": "mm",
         "engine": {
-            "name": f"New {start.layout.replace('-', ' ')}",
+            "name": _name_of(start.layout),
             "source": "",
             "page": "",
             "follower": start.follower.value,
@@ -206,3 +206,12 @@ def _valves(start: Start, banks: list[dict[str, Any]], along: bool) -> list[dict
                 else:
                     valves.append(valve)
     return valves
+
+
+def _name_of(layout: Layout) -> str:
+    return f"New {layout.replace('-', ' ')}"
+
+
+def name_given(name: str) -> str:
+    """Return what somebody called an engine: nothing where it has the name that it began with."""
+    return "" if name in map(_name_of, Layout) else name

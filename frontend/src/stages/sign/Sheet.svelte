@@ -38,7 +38,7 @@
     <div>
       {#if sheet.shop}<p class="text-soft text-row">{sheet.shop}</p>{/if}
       <h2 class="text-3xl leading-9 font-[640]">{sheet.label}</h2>
-      <p class="text-soft">{sheet.engine}</p>
+      {#if sheet.engine}<p class="text-soft">{sheet.engine}</p>{/if}
     </div>
     <p class="text-soft text-right">
       <b>Valve clearances</b><br /><span class="figures">Card {sheet.card}</span><br />{day(

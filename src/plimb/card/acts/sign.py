@@ -35,6 +35,7 @@ from plimb.core.job.sheet import (
 from plimb.core.job.stages import STAGE_NAMES, Stage
 from plimb.core.job.summary import ShopThings
 from plimb.core.lengths import show, show_mm
+from plimb.files.starting_point import name_given
 from plimb.record.cards import get_card
 from plimb.record.database import Database
 from plimb.record.records import shop_things
@@ -123,7 +124,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
     return Sheet(
         shop=settings_of(session).name,
         label=kept.label,
-        engine=view.engine.name,
+        engine=name_given(view.engine.name),
         card=view.id,
         opened_at=view.opened_at,
         unit=view.unit,
@@ -210,7 +211,7 @@ def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
         *((("At", ", ".join(filter(None, run))),) if any(run) else ()),
         *((("Came in", view.origin),) if view.origin else ()),
         ("Opened", f"{view.opened_at:%Y-%m-%d}, {view.opened_by}"),
-        ("Spec from", view.source or "not noted"),
+        *((("Manual", view.source),) if view.source else ()),
         *((("State", ", ".join(filter(None, state))),) if any(state) else ()),
         ("Turned", TURNED[view.turning.method]),
         *((("Blades", kept.blade_set.name),) if kept.blade_set else ()),
@@ -247,7 +248,7 @@ def blank_sheet(session: Session, card_id: int) -> bytes:
     view = card_view(session, get_card(session, card_id))
     return blank_pdf(
         label=view.label,
-        engine=view.engine.name,
+        engine=name_given(view.engine.name),
         shop=settings_of(session).name,
         job=_job(view),
         unit=view.unit,

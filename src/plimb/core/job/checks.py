@@ -119,6 +119,8 @@ class Bill:
         if self.complete:
             return f"{self.sum:.2f}"
         unknown = ", ".join(line.what for line in self.lines if line.price is None)
+        if all(line.price is None for line in self.lines):
+            return f"not known: no price is entered for {unknown}"
         return f"{self.sum:.2f} without {unknown}, whose price is not known"
 
 

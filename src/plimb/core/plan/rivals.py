@@ -11,7 +11,7 @@ from itertools import zip_longest
 from plimb.core.errors import BadValue
 from plimb.core.measure.gap import Gap
 from plimb.core.plan.levels import LEVELS, WEIGHTY, Money
-from plimb.core.plan.options import Option, all_options
+from plimb.core.plan.options import NO_CHANCE, Option, all_options
 from plimb.core.plan.request import Pin, PlanRequest
 from plimb.core.plan.result import Move, Plan
 from plimb.core.plan.rows import PlanRow
@@ -143,7 +143,11 @@ def _asked_of(request: PlanRequest, plan: Plan, row: PlanRow, move: Move) -> lis
     def away(one: Option) -> int:
         return abs(one.thickness_nm - ideal_nm)
 
-    at_hand = [one for one in others if one.source in (Source.ENGINE, Source.DRAWER)]
+    at_hand = [
+        one
+        for one in others
+        if one.source in (Source.ENGINE, Source.DRAWER) and (one.chance or 0) > NO_CHANCE
+    ]
     leant = [one for one in others if (one.thickness_nm > ideal_nm) is (aim is Aim.TIGHT)]
     wanted = [
         min(others, key=away, default=None),
