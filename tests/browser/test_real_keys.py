@@ -56,6 +56,21 @@ def test_the_tolerance_of_a_one_figure_spec_is_typed_key_by_key(
           plus_minus)  # fmt: skip
 
 
+def test_a_spec_that_is_typed_with_its_unit_says_what_the_manual_is_in(open_page):
+    page = open_page("/engines/new")
+    typed(page, "What the shop calls it", "Quenby")
+    typed(page, "Intake spec, as printed", ".007 ± .001 in")
+    unit = page.get_by_role("group", name="Unit of the gaps in the manual")
+    expect(unit.get_by_role("radio", name="inch")).to_be_checked()
+    typed(page, "Exhaust spec, as printed", ".011 ± .001")
+    page.get_by_role("button", name="Save the engine").click()
+    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
+    until(page, "/api/engines/1",
+          "(said) => { const { unit, shim_unit, engine: { spec } } = JSON.parse(said.document);"
+          " return unit === 'in' && shim_unit === 'mm' && spec.intake.nominal === 0.007"
+          " && spec.exhaust.nominal === 0.011; }")  # fmt: skip
+
+
 @pytest.mark.long
 def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_page):
     page = open_page("/engines/new")

@@ -270,11 +270,29 @@ export class EngineState extends Attempt {
   printed(called: string, spec: SpecDocument, text: string, room: string): void {
     Object.assign(spec, NO_SPEC);
     if (!text.trim()) this.oneFigure.delete(called);
-    this.readPrinted(called, text, room, ({ parts }) => {
+    this.readPrinted(called, text, room, ({ parts, typed }) => {
+      const file = this.file;
+      if (file && typed && typed !== (file.unit ?? "mm") && this.isFirst(spec)) {
+        // the unit of a manual is that of its first spec
+        file.shim_unit ??= file.unit ?? "mm";
+        file.unit = typed;
+        this.printed(called, spec, text, room);
+        return;
+      }
       Object.assign(spec, parts);
       if (spec.room === undefined) this.oneFigure.delete(called);
       else this.oneFigure.add(called);
     });
+  }
+
+  /** Whether no other spec is entered yet. */
+  private isFirst(spec: SpecDocument): boolean {
+    if (!this.file) return false;
+    const { spec: sides, valves } = this.file.engine;
+    const all = [sides.intake, sides.exhaust, sides.closer?.intake, sides.closer?.exhaust];
+    return [...all, ...valves.map((valve) => valve.spec)].every(
+      (one) => !one || one === spec || (one.nominal === undefined && one.min === undefined),
+    );
   }
 
   /** Enter the range to set to, as it is printed. */

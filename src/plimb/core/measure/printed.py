@@ -57,6 +57,14 @@ def parse_spec(text: str, unit: Unit, room: str = "") -> Spec:
     return _read(plain, unit, room, text)
 
 
+def unit_typed(text: str) -> Unit | None:
+    """Return the unit that is typed behind a spec, None where there is none."""
+    typed = _TYPED_UNIT.search(plain_figures(text).strip())
+    if typed is None:
+        return None
+    return Unit.MM if typed["mm"] else Unit.INCH
+
+
 def _usual(limits: Limits) -> bool:
     """Return whether that is a usual clearance."""
     low_nm, high_nm = USUAL_NM

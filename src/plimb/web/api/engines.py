@@ -9,7 +9,7 @@ from pydantic import Field
 from plimb.books.bench import ShopView
 from plimb.card.said import Sent, Short, Text, sent_to
 from plimb.core.lengths import Unit, meter_in
-from plimb.core.measure.printed import parse_spec
+from plimb.core.measure.printed import parse_spec, unit_typed
 from plimb.files.printed import as_printed
 from plimb.files.readings import number_in
 from plimb.files.starting_point import Start, starting_point
@@ -126,11 +126,15 @@ class PrintedIn(Sent):
 
 
 class PrintedOut(Answer):
-    """The parts that the engine file has for it, and both ends, in the unit it is printed in."""
+    """The parts that the engine file has for it, and both ends, in the unit that is set.
+
+    `typed` is the unit that stands behind it.
+    """
 
     parts: dict[str, float]
     low: float
     high: float
+    typed: Unit | None
 
 
 @blueprint.post("/engines/spec")
@@ -142,7 +146,10 @@ def read_printed(json_data: PrintedIn) -> PrintedOut:
         room = json_data.room or usual_room(session, json_data.unit)
     spec = parse_spec(json_data.text, json_data.unit, room)
     low, high = (number_in(nm, json_data.unit) for nm in (spec.check.low_nm, spec.check.high_nm))
-    return PrintedOut(parts=as_printed(spec, json_data.unit), low=low, high=high)
+    return PrintedOut(
+        parts=as_printed(spec, json_data.unit), low=low, high=high,
+        typed=unit_typed(json_data.text),
+    )  # fmt: skip
 
 
 class MeterIn(Sent):
