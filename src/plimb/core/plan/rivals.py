@@ -197,6 +197,16 @@ class _Compared:
         """What it gets in the worse one."""
         return self.worse.move(self.row.valve)
 
+    @property
+    def less_sure(self) -> str:
+        """How much less sure the valve itself is, as a sentence begins; empty where it is not."""
+        mine, theirs = self.mine.chance, self.theirs.chance
+        if mine is None or theirs is None or theirs >= mine:
+            return ""
+        if percent(theirs) == percent(mine):
+            return "That is a little less sure"
+        return f"That is {percent(theirs)} sure, not {percent(mine)}"
+
     def money(self, hundredths: int) -> str:
         """Return a sum of money; as so many shims where nobody has entered a price."""
         if all(row.clearance.family.price is None for row in self.request.rows):
@@ -239,10 +249,7 @@ def _set(of: _Compared, less: int, more: int) -> str:
 
 
 def _unsure(of: _Compared, _less: int, _more: int) -> str:
-    mine, theirs = of.mine.chance, of.theirs.chance
-    if mine is not None and theirs is not None and theirs < mine:
-        return f"That is {percent(theirs)} sure, not {percent(mine)}."
-    return "Then the other valves together are less sure."
+    return f"{of.less_sure}." if of.less_sure else "Then the other valves together are less sure."
 
 
 def _lean(of: _Compared, _less: int, _more: int) -> str:
@@ -270,13 +277,7 @@ def _cost(of: _Compared, less: int, more: int) -> str:
         names = [one for one in of.worse.camshafts_out if one not in of.better.camshafts_out]
         why = f"Then {' and '.join(names)} must come out as well" if names else "More comes out"
     elif most == risk and risk > 0:
-        mine, theirs = of.mine.chance, of.theirs.chance
-        less_sure = (
-            f"That is {percent(theirs)} sure, not {percent(mine)}"
-            if mine is not None and theirs is not None and percent(theirs) != percent(mine)
-            and theirs < mine
-            else "Then the engine is less sure to be right at once"
-        )  # fmt: skip
+        less_sure = of.less_sure or "Then the engine is less sure to be right at once"
         return f"{less_sure}: with the risk of another round it costs {total} more."
     else:
         buys = sorted(_buys(of.worse) - _buys(of.better) - {of.row.valve})
