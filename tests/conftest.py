@@ -47,9 +47,18 @@ def earlier_records() -> dict[str, str]:
         }
 
 
+@pytest.fixture(scope="session")
+def empty(tmp_path_factory) -> Path:
+    """Return an empty record of the newest schema: made once, as its migrations take a while."""
+    path = tmp_path_factory.mktemp("empty") / "empty.sqlite3"
+    Database(path).close()
+    return path
+
+
 @pytest.fixture
-def database(tmp_path: Path):
-    opened = Database(tmp_path / "shop.sqlite3")
+def database(empty: Path, tmp_path: Path):
+    """Return a record of its own with nothing in it."""
+    opened = Database(Path(shutil.copy(empty, tmp_path / "shop.sqlite3")))
     yield opened
     opened.close()
 

@@ -53,6 +53,7 @@ def with_attached(pdf, said):
     return rewritten(plain, lambda writer: writer.add_attachment(ATTACHED, json.dumps(said)))
 
 
+@pytest.mark.slow
 def test_a_genuine_sheet_holds_also_written_anew_and_before_an_amendment(school, sheet):
     assert checked(school, sheet) == "The sheet agrees with the record as it stands."
     same = rewritten(sheet, lambda writer: writer.add_metadata({"/Title": "Mine"}))
@@ -87,6 +88,7 @@ def test_a_sheet_drawn_otherwise_does_not_count(school, sheet, change):
     assert "was changed after it was made" in checked(school, rewritten(sheet, change))
 
 
+@pytest.mark.slow
 def test_a_text_with_the_number_on_it_and_a_card_of_another_hand_do_not_count(school, sheet):
     with school.reading() as session:
         bare = sheet_pdf(read_sheet(session, 1))  # the number stands at its foot
@@ -100,6 +102,7 @@ def test_a_text_with_the_number_on_it_and_a_card_of_another_hand_do_not_count(sc
     assert "was changed after it was made" in checked(school, with_attached(sheet, said))
 
 
+@pytest.mark.slow
 def test_a_sheet_under_another_key_or_of_another_card_is_told(school, sheet, seen, hand):
     sign_card(school, hand(4, seen(school, 4).version).change(), signed_by="Oda", remarks="So")
     assert "another card's" in checked(school, sheet, card=4)

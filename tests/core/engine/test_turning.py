@@ -129,6 +129,7 @@ def test_the_planner_agrees_with_every_whole_degree_tried(machine):
     assert len(plan.stops) == fewest(machine, USUAL_EVENTS)
 
 
+@pytest.mark.slow
 @settings(max_examples=60)
 @given(st.sampled_from(list(MACHINES.values())), timings)
 def test_every_valve_is_at_rest_at_its_stop_and_no_fewer_stops_do(machine, events):

@@ -140,6 +140,7 @@ TABLE = [
 ]  # fmt: skip
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize(
     ("slip", "with_check", "without"), TABLE, ids=[row[0].__name__ for row in TABLE]
 )

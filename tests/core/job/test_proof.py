@@ -215,6 +215,7 @@ def test_where_nothing_is_wrong_a_cause_is_claimed_in_fewer_than_one_of_fifty(si
     assert marked < many / 20
 
 
+@pytest.mark.slow
 def test_two_causes_at_once_are_both_named_in_seven_of_ten(capsys):
     """Dirt under one valve and a swap elsewhere, or dirt under two."""
     dice, right, tried = random.Random(3), 0, 0
@@ -243,6 +244,7 @@ def test_two_causes_at_once_are_both_named_in_seven_of_ten(capsys):
     assert right >= 0.7 * PROOFS
 
 
+@pytest.mark.slow
 def test_a_cause_names_only_valves_that_are_off_themselves():
     dice = random.Random(21)
     for _proof in range(PROOFS):

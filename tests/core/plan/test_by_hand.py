@@ -50,6 +50,7 @@ def test_a_bought_piece_that_is_out_is_not_called_closer(thickness):
     assert "closer" not in why.words
 
 
+@pytest.mark.slow
 def test_of_random_decisions_just_those_are_called_in_that_land_in():
     """Each pinned piece is out of the plan's account just where its best gap is out."""
     dice, out = random.Random(20261201), 0
