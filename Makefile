@@ -34,7 +34,7 @@ test: .venv/.dev $(APP) $(API)/answers/.done chromium ## Set up what the tests n
 	@$(BIN)/python -m pytest
 
 .PHONY: quick
-quick: .venv/.dev ## The sums, and what is done to a card: in under a minute
+quick: .venv/.dev ## The sums, and what is done to a card: in about a minute
 	@$(BIN)/python -m pytest tests/core tests/card -m "not slow"
 
 .PHONY: test-long
