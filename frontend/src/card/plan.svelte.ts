@@ -11,6 +11,7 @@ import {
   api,
   newKey,
 } from "../api/client";
+import { untrack } from "svelte";
 import { SvelteMap } from "svelte/reactivity";
 import { Attempt } from "../state/attempt.svelte";
 import type { CardState } from "./card.svelte";
@@ -36,6 +37,11 @@ export class PlanState extends Attempt {
   /** The plan belongs to the card as it is now. */
   get fresh(): boolean {
     return this.plan !== null && this.plan.version === this.job.card?.version;
+  }
+
+  /** The plan follows the card: whatever is written down, it is made anew. */
+  follow(): void {
+    if (this.job.card && !this.fresh) untrack(() => void this.load());
   }
 
   async load(): Promise<void> {

@@ -293,12 +293,11 @@ def read_rivals(session: Session, card_id: int, valve: str) -> tuple[Rival, ...]
     card = get_card(session, card_id)
     status = status_of(card)
     request = request_of(session, card, status)
-    wanted = alternatives(request) if card.variant != "best" else {}
-    if card.variant in wanted:
+    others = alternatives(request) if card.variant != "best" else {}
+    plan = others.get(card.variant) or plan_engine(request)
+    if card.variant in others:
         request = instead(request, card.variant)
-    if all(row.valve != valve for row in request.rows):
-        return ()
-    return rivals(request, plan_engine(request), valve, status.around.units)
+    return rivals(request, plan, valve, status.around.units)
 
 
 def _buy_line(line: OrderLine, ordered: int, musts: Mapping[str, Fits]) -> BuyLine:

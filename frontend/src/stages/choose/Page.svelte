@@ -2,7 +2,6 @@
   /** Choose: the piece for the valve in hand, out of the plan for the whole engine. */
   import { act } from "../../api/acts";
   import { preferences } from "../../state/preferences.svelte";
-  import { untrack } from "svelte";
   import type { Option } from "../../api/client";
   import { Button, Field, Form, Notice } from "../../kit";
   import { keys } from "../../state/keys.svelte";
@@ -21,11 +20,7 @@
   let { job: card }: { job: CardState } = $props();
 
   const planned = $derived(card.plan);
-  /** The plan follows the card: whatever is written down, it is made anew. */
-  $effect(() => {
-    if (card.card && planned.plan?.version !== card.card.version)
-      untrack(() => void planned.load());
-  });
+  $effect(() => planned.follow());
 
   /** The option looked at, not taken, by valve. */
   let looking = $state.raw<Record<string, Option>>({});

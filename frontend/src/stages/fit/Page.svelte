@@ -36,10 +36,7 @@
 
   /** What a new shim for the valve in hand may measure, by the plan. */
   const fits = $derived(step ? (job.plan.moves.get(step.valve)?.must ?? null) : null);
-  $effect(() => {
-    if (job.card && job.plan.plan?.version !== job.card.version)
-      untrack(() => void job.plan.load());
-  });
+  $effect(() => job.plan.follow());
   /** A figure that was typed lies outside of it: it is asked about before it goes in. */
   const outside = $derived.by(() => {
     const typed = Number(measured.trim().replace(",", "."));
@@ -105,12 +102,11 @@
       </p>
     {/if}
     <p class="text-note leading-5">
-      Take out {preferences.shim(step.old)}
-      {!step.old_goes_to
-        ? "and put it on the tray."
+      Take out {preferences.shim(step.old)}{!step.old_goes_to
+        ? " and put it on the tray."
         : step.old_gone
           ? `: it is in ${step.old_goes_to} already.`
-          : `and keep it at hand: it goes to ${step.old_goes_to}.`}
+          : ` and keep it at hand: it goes to ${step.old_goes_to}.`}
       {#if expected}Expect a gap of {preferences.read(expected)} {preferences.unitName}.{/if}
     </p>
     <ol class="list-none">

@@ -235,7 +235,7 @@ def result_of(rows: Sequence[SheetRow]) -> tuple[str, ...]:
 def _word(row: SheetRow, verdict: Verdict | None) -> str:
     if row.spec is None:
         return "without a range"
-    return "in range" if verdict is Verdict.IN else VERDICT_WORDS[verdict]
+    return VERDICT_WORDS[verdict]
 
 
 def _standing(words: Mapping[str, str]) -> str:

@@ -59,7 +59,7 @@ class JobStatus:
         return frozenset(
             valve
             for valve, one in self.valves.items()
-            if stays_shut(valve, one.record, self.around, one.clearance)
+            if stays_shut(one.record, self.around, one.clearance)
         )
 
     @property
@@ -164,7 +164,7 @@ def _shafts_out(
     def asks(valve: str, record: ValveRecord) -> bool:
         if valve in around.opened_too:
             return True
-        if stays_shut(valve, record, around, engine.clearance(valve)):
+        if stays_shut(record, around, engine.clearance(valve)):
             return False
         gap = record.found.gap if record.found else None
         condition = record.piece.condition if record.piece else Condition.SOUND
@@ -186,8 +186,9 @@ LEFT_ALONE = ValveNeed(need=Need.LEAVE, reason="left alone by this job", opens=F
 PROVED = ValveNeed(need=Need.LEAVE, reason="in range, as the round before proved", opens=False)
 
 
-def stays_shut(valve: str, record: ValveRecord, around: JobContext, clearance: Clearance) -> bool:
+def stays_shut(record: ValveRecord, around: JobContext, clearance: Clearance) -> bool:
     """Return whether a valve stays shut: proved in range before, and nobody wants it opened."""
+    valve = clearance.id
     if valve not in around.proved or valve in around.opened_too or clearance.check is None:
         return False
     return record.found is not None and judge(record.found.gap, clearance.check) is Verdict.IN
@@ -204,7 +205,7 @@ def _need(
     """Return what a valve asks for; one that the job is not about is left alone."""
     if around.only not in (None, clearance.id):
         return LEFT_ALONE
-    if stays_shut(clearance.id, record, around, clearance):
+    if stays_shut(record, around, clearance):
         return PROVED
     need = need_of(clearance, record, which, shafts_out, sizing)
     if clearance.id in around.opened_too:

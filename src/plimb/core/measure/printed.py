@@ -45,9 +45,9 @@ def parse_spec(text: str, unit: Unit, room: str = "") -> Spec:
         BadValue: It cannot be read, lies out of bounds, or one figure stands without a room.
     """
     plain = plain_figures(text).strip().replace(" to ", "-")
-    typed = _TYPED_UNIT.search(plain)
+    typed = unit_typed(plain)
     if typed:
-        return _read(plain[: typed.start()], Unit.MM if typed["mm"] else Unit.INCH, room, text)
+        return _read(_TYPED_UNIT.sub("", plain), typed, room, text)
     as_it_stands: Spec | None = None
     with suppress(BadValue):
         as_it_stands = _read(plain, unit, None, text)

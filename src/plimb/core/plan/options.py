@@ -75,6 +75,11 @@ def all_options(request: PlanRequest, plan: Plan) -> dict[str, tuple[Option, ...
     return {row.valve: shelf.options(row) for row in request.rows}
 
 
+def options_of(request: PlanRequest, plan: Plan, row: PlanRow) -> tuple[Option, ...]:
+    """Return the pieces that can be had for one valve, thinnest first; see `all_options`."""
+    return _Shelf(request, plan).options(row)
+
+
 class _Shelf:
     """Everything at hand, laid out once by family and thickness."""
 

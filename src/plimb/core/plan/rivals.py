@@ -11,7 +11,7 @@ from itertools import zip_longest
 from plimb.core.errors import BadValue
 from plimb.core.measure.gap import Gap
 from plimb.core.plan.levels import LEVELS, WEIGHTY, Money
-from plimb.core.plan.options import NO_CHANCE, Option, all_options
+from plimb.core.plan.options import NO_CHANCE, Option, options_of
 from plimb.core.plan.request import Pin, PlanRequest
 from plimb.core.plan.result import Move, Plan
 from plimb.core.plan.rows import PlanRow
@@ -134,7 +134,7 @@ def _asked_of(request: PlanRequest, plan: Plan, row: PlanRow, move: Move) -> lis
               Source.ENGINE: policy.reuse, Source.DRAWER: policy.reuse}  # fmt: skip
     others = [
         one
-        for one in all_options(request, plan)[row.valve]
+        for one in options_of(request, plan, row)
         if not one.forbidden
         and may_be[one.source]
         and (one.source, one.thickness_nm, one.from_valve) != _piece(move)
