@@ -97,6 +97,8 @@ def test_a_flat_four_on_the_bench_after_head_work(open_page, no_barriers):
     assert {one["valve"] for one in steps} == {"1 IN", "3 EX"}
     for _ in steps:
         hand.tap(page.locator("#is-in"))
+    left = len(hand.card["closing"])
+    expect(page.get_by_text(f"{left} of {left} steps on this page not ticked.")).to_be_visible()
     assert not any(
         word in str(hand.card["closing"]) for word in ("ensioner", "rank at", "over bolts")
     )

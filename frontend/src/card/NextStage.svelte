@@ -6,7 +6,18 @@
   import { inRange } from "./in-range";
   import { STAGES, kindOf, progress, takesApart } from "./registry";
 
-  let { card, stage, children }: { card: Card; stage: Stage; children?: Snippet } = $props();
+  let {
+    card,
+    stage,
+    lines = [],
+    children,
+  }: {
+    card: Card;
+    stage: Stage;
+    /** What is ticked on this page. */
+    lines?: Card["safety"];
+    children?: Snippet;
+  } = $props();
 
   const next = $derived(STAGES.find((one) => one.stage === card.at));
   const waiting = $derived(card.todo.find((item) => item.stage === stage)?.waiting ?? []);
@@ -15,6 +26,8 @@
     card.valves.filter((valve) => valve.verdict && valve.verdict !== "in").length,
   );
   const says = $derived.by(() => {
+    const left = lines.filter((line) => !line.done).length;
+    if (left) return `${left} of ${lines.length} steps on this page not ticked.`;
     if (!kindOf(stage).judgesFound)
       return progress(card, stage).asked ? "This page is complete." : "Nothing to do on this page.";
     if (!takesApart(card) && out)

@@ -170,7 +170,7 @@
       > first, or go on to sign.
     </p>
   {/if}
-  <NextStage card={job.card} stage="fit" />
+  <NextStage card={job.card} stage="fit" lines={job.card.closing} />
   {#if steps.length && (job.card.machine.caps || job.card.machine.tensioner)}
     <p class="border-now border-l-4 pl-3 leading-5">
       {#if job.card.machine.caps}<b>Caps:</b> {job.card.machine.caps}.{/if}

@@ -158,6 +158,6 @@
         : `Its zero, ${job.card.zero.mm}, is taken off every reading.`}
     </p>
   {/if}
-  <NextStage card={job.card} stage="read" />
+  <NextStage card={job.card} stage="read" lines={reach} />
   {#if begun}{@render way()}{/if}
 {/if}
