@@ -29,7 +29,7 @@ from plimb.card.acts.fit import turn_by_hand
 from plimb.card.rejudge import change_settings
 from plimb.core.errors import BadValue, NotFound
 from plimb.record.database import Database, copies_of
-from plimb.record.lock import held
+from plimb.record.lock import record_lock
 
 from ..conftest import NOON, earlier_records
 
@@ -56,7 +56,7 @@ def test_a_served_record_is_not_put_back_nor_thrown_away(school, tmp_path):
     copy = tmp_path / "copy.sqlite3"
     back_up(school.path, copy)
     before = school.path.stat().st_ino
-    with held(school.path, "it is served at http://127.0.0.1:8017"):
+    with record_lock(school.path, "it is served at http://127.0.0.1:8017"):
         for take in (lambda: restore(copy, school.path), lambda: start_anew(school.path, SCHOOL)):
             with pytest.raises(BadValue, match=r"served at http://127\.0\.0\.1:8017 .*Stop that"):
                 take()
@@ -69,11 +69,11 @@ def test_a_served_record_is_not_put_back_nor_thrown_away(school, tmp_path):
 def test_a_server_that_died_holds_nothing(tmp_path):
     record = tmp_path / "shop.sqlite3"
     code = (
-        "import os, sys; from pathlib import Path; from plimb.record.lock import held\n"
-        f"with held(Path({str(record)!r}), 'it is served'): os._exit(1)"
+        "import os, sys; from pathlib import Path; from plimb.record.lock import record_lock\n"
+        f"with record_lock(Path({str(record)!r}), 'it is served'): os._exit(1)"
     )
     subprocess.run([sys.executable, "-c", code], check=False)
-    with held(record, "next"):
+    with record_lock(record, "next"):
         assert json.loads(Path(f"{record}.open").read_text())["what"] == "next"
 
 

@@ -76,7 +76,7 @@ def by_advice(practice, session):
                     told = practice.act(session.card, "push", [one.id, *asked.next_blade.blades])
                     if practice.act(session.card, "look", []).word == "one blade":
                         went.append(told.force < 1)
-                known = known.told(asked.next_blade, sum(went) > 1)
+                known = known.with_answer(asked.next_blade, sum(went) > 1)
         text = known.typed
         if known.goes_nm is None:
             text = f"-{typed_blade(known.refuses_nm)}"

@@ -11,15 +11,15 @@ from plimb.books.backup import copy_now, put_back
 from plimb.card.rejudge import change_settings
 from plimb.core.errors import BadValue, RecordGone
 from plimb.record.database import Database
-from plimb.record.lock import held
+from plimb.record.lock import record_lock
 
 from ..conftest import NOON
 
 ASKS = """
 import sys
 from pathlib import Path
-from plimb.record.lock import held
-with held(Path(sys.argv[1]), "asked"):
+from plimb.record.lock import record_lock
+with record_lock(Path(sys.argv[1]), "asked"):
     pass
 """
 
@@ -61,7 +61,7 @@ ROADS = (by_symlink, by_hard_link, by_its_folder, without_its_lock)
 @pytest.mark.parametrize("road", ROADS)
 def test_a_second_one_is_refused_by_whatever_road_it_comes(school, road):
     record = school.path
-    with held(record, "it is served"):
+    with record_lock(record, "it is served"):
         other = road(record)
         assert "is open" in refused_elsewhere(other)
         change_settings(school, name="Written all the same")  # SQLite's own locks are whole
@@ -71,11 +71,11 @@ def test_a_second_one_is_refused_by_whatever_road_it_comes(school, road):
 @pytest.mark.parametrize("road", ROADS[:2])
 def test_what_is_put_back_or_made_anew_is_held_as_well(school, tmp_path, road):
     copy = copy_now(school.path, NOON)
-    with held(school.path, "it is served"):
+    with record_lock(school.path, "it is served"):
         put_back(school, copy.name)
         assert "is open" in refused_elsewhere(road(school.path))
     fresh = tmp_path / "new" / "fresh.sqlite3"
-    with held(fresh, "it is served"):
+    with record_lock(fresh, "it is served"):
         made = Database(fresh)
         assert "is open" in refused_elsewhere(road(fresh))
         made.close()
@@ -117,6 +117,6 @@ def test_one_that_goes_while_something_is_written_keeps_nothing_of_it(school):
 
 
 def test_who_has_it_is_named(school):
-    again = held(school.path, "again")
-    with held(school.path, "it is served at home"), pytest.raises(BadValue, match="at home"):
+    again = record_lock(school.path, "again")
+    with record_lock(school.path, "it is served at home"), pytest.raises(BadValue, match="at home"):
         again.__enter__()

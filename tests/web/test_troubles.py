@@ -8,7 +8,7 @@ from plimb.cli.root import main
 from plimb.core.errors import BadValue
 from plimb.record.database import Database
 from plimb.record.faults import plain_words
-from plimb.record.lock import held
+from plimb.record.lock import record_lock
 from plimb.web.server.application import create_app
 from plimb.web.server.serving import run_server
 
@@ -108,7 +108,7 @@ def test_a_record_is_held_from_its_first_start_on(tmp_path, monkeypatch):
     record, said = tmp_path / "not there yet" / "shop.sqlite3", []
 
     def serve(*_args, **_more):
-        with pytest.raises(BadValue, match="it is served at"), held(record, "another"):
+        with pytest.raises(BadValue, match="it is served at"), record_lock(record, "another"):
             pass
         said.append("refused")
 

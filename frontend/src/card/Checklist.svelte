@@ -4,7 +4,7 @@
   import { type Act, act } from "../api/acts";
   import type { Card } from "../api/client";
   import { Details } from "../kit";
-  import type { CardState } from "./card.svelte";
+  import type { Job } from "./job.svelte";
   import { Edits } from "./edits.svelte";
 
   let {
@@ -14,7 +14,7 @@
     open = true,
     brief = false,
   }: {
-    job: CardState;
+    job: Job;
     items: Card["safety"];
     title?: string;
     open?: boolean;

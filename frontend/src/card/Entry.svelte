@@ -5,7 +5,7 @@
   import { GapMark } from "../trade";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
   import { preferences } from "../state/preferences.svelte";
-  import type { CardState } from "./card.svelte";
+  import type { Job } from "./job.svelte";
   import Keypad from "./Keypad.svelte";
   import { kindOf } from "./registry";
 
@@ -16,7 +16,7 @@
     keypad = true,
     children,
   }: {
-    job: CardState;
+    job: Job;
     what: string;
     hint: string;
     keypad?: boolean;

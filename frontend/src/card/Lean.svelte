@@ -3,10 +3,10 @@
   import { act } from "../api/acts";
   import type { Policy } from "../api/client";
   import { Select } from "../kit";
-  import type { CardState } from "./card.svelte";
+  import type { Job } from "./job.svelte";
   import { HABITS, heldTo } from "./policy";
 
-  let { job, of, onlean }: { job: CardState; of: keyof Policy; onlean?: () => void } = $props();
+  let { job, of, onlean }: { job: Job; of: keyof Policy; onlean?: () => void } = $props();
 
   function lean(to: string): void {
     if (!job.card) return;

@@ -2,9 +2,9 @@
   /** Open a valve that asks for nothing with the others, or leave it shut after all. */
   import { act } from "../api/acts";
   import { Button } from "../kit";
-  import type { CardState } from "./card.svelte";
+  import type { Job } from "./job.svelte";
 
-  let { job, always = false }: { job: CardState; always?: boolean } = $props();
+  let { job, always = false }: { job: Job; always?: boolean } = $props();
 
   const valve = $derived(job.valve);
   const only = $derived(job.card?.only_valve ?? null);

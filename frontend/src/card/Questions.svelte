@@ -2,10 +2,10 @@
   /** What is asked about readings: the reason, and one key for either answer; until answered. */
   import { Button } from "../kit";
   import { preferences } from "../state/preferences.svelte";
-  import type { CardState } from "./card.svelte";
+  import type { Job } from "./job.svelte";
   import { kindOf } from "./registry";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const SHOWN = 1;
   let all = $state(false);

@@ -3,9 +3,9 @@
   import { act } from "../api/acts";
   import { Button, Field, Form, ToggleGroup } from "../kit";
   import { preferences } from "../state/preferences.svelte";
-  import type { CardState } from "./card.svelte";
+  import type { Job } from "./job.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const valve = $derived(job.valve);
   const side = $derived(valve?.side === "intake" ? "Intake" : "Exhaust");

@@ -3,9 +3,9 @@
   import { act } from "../api/acts";
   import { Button, Details } from "../kit";
   import { Draft } from "../state/draft.svelte";
-  import type { CardState } from "./card.svelte";
+  import type { Job } from "./job.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const stage = $derived(job.stage);
   const here = $derived(job.card?.notes[stage] ?? "");

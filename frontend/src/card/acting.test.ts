@@ -6,12 +6,12 @@ import { act, send } from "../api/acts";
 import { flushSync } from "svelte";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 
-const { CardState } = await import("./card.svelte");
+const { Job } = await import("./job.svelte");
 const { called } = await import("./sending.svelte");
 const { reach } = await import("../state/reach.svelte");
 
 let server: FakeServer;
-let job: InstanceType<typeof CardState>;
+let job: InstanceType<typeof Job>;
 let order: string[];
 
 beforeEach(async () => {
@@ -110,7 +110,7 @@ describe("entry", () => {
     expect(job.outbox.of("feel", order[0]!)?.text).toBe("15");
     job.stop();
     server.away = false;
-    job = new CardState(3);
+    job = new Job(3);
     await job.load();
     await until(() => job.outbox.waiting.length === 0);
     expect(server.done.map((one) => one.body.text)).toEqual(["15"]);
@@ -266,7 +266,7 @@ describe("any act", () => {
     expect(told).toBeNull();
     job.stop();
     server.away = false;
-    job = new CardState(3);
+    job = new Job(3);
     await job.load();
     await until(() => server.done.length === 3);
     const kinds = server.done.map((one) => one.path.split("/").at(-1));

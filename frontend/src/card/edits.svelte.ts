@@ -4,7 +4,7 @@
  * slow the server is; one that was not taken yet is kept and sent again.
  */
 import type { Act } from "../api/acts";
-import type { CardState } from "./card.svelte";
+import type { Job } from "./job.svelte";
 
 type Change<Value> = (value: Value) => Value;
 
@@ -12,7 +12,7 @@ export class Edits<Value> {
   private pending = $state.raw<readonly Change<Value>[]>([]);
 
   constructor(
-    private readonly job: CardState,
+    private readonly job: Job,
     /** What the server has. */
     private readonly kept: () => Value,
   ) {}

@@ -11,7 +11,7 @@ import {
   newKey,
 } from "../api/client";
 import { preferences } from "../state/preferences.svelte";
-import type { CardState } from "./card.svelte";
+import type { Job } from "./job.svelte";
 import type { Waiting } from "./outbox.svelte";
 import { kindOf } from "./registry";
 
@@ -33,7 +33,7 @@ export class Entry {
   sending = $state(false);
   private held: string[] = [];
 
-  constructor(private readonly job: CardState) {}
+  constructor(private readonly job: Job) {}
 
   draftOf(valve: string): string {
     return this.job.outbox.drafts[`${this.job.stage} ${valve}`] ?? "";

@@ -1,7 +1,7 @@
 /** For the tests of this folder: a server that keeps versions and keys as the real one does. */
 import answered from "../api/answers/card-3.json";
 import type { Card } from "../api/client";
-import type { CardState } from "./card.svelte";
+import type { Job } from "./job.svelte";
 import { drop, kept } from "./kept";
 
 export interface Sent {
@@ -75,7 +75,7 @@ let asked: FakeServer["fetch"] = () => Promise.reject(new Error());
 globalThis.fetch = ((request: Request) => asked(request)) as typeof fetch;
 
 /** A server of card 3 with every gap still to be felt, the card open at Feel, its valves in order. */
-export async function bench(): Promise<{ server: FakeServer; job: CardState; order: string[] }> {
+export async function bench(): Promise<{ server: FakeServer; job: Job; order: string[] }> {
   localStorage.clear();
   for (const one of (await kept(3)) ?? []) await drop(3, one.key);
   const server = new FakeServer();
@@ -85,8 +85,8 @@ export async function bench(): Promise<{ server: FakeServer; job: CardState; ord
   );
   server.card.valves = server.card.valves.map((one) => ({ ...one, questions: [] }));
   asked = server.fetch;
-  const { CardState } = await import("./card.svelte");
-  const job = new CardState(3);
+  const { Job } = await import("./job.svelte");
+  const job = new Job(3);
   await job.load();
   job.enter("feel");
   return { server, job, order };

@@ -14,7 +14,7 @@ import {
 import { untrack } from "svelte";
 import { SvelteMap } from "svelte/reactivity";
 import { Attempt } from "../state/attempt.svelte";
-import type { CardState } from "./card.svelte";
+import type { Job } from "./job.svelte";
 
 export class PlanState extends Attempt {
   plan = $state.raw<Plan | null>(null);
@@ -25,7 +25,7 @@ export class PlanState extends Attempt {
 
   private readonly params: { params: { path: { card_id: number } } };
 
-  constructor(readonly job: CardState) {
+  constructor(readonly job: Job) {
     super();
     this.params = { params: { path: { card_id: job.id } } };
   }

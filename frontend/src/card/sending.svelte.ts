@@ -8,7 +8,7 @@ import { type Card, newKey } from "../api/client";
 import kinds from "../api/kinds.json";
 import { HERE } from "../state/people.svelte";
 import { preferences } from "../state/preferences.svelte";
-import type { CardState } from "./card.svelte";
+import type { Job } from "./job.svelte";
 import type { Waiting } from "./outbox.svelte";
 import { waits } from "./queue.svelte";
 import { kindOf } from "./registry";
@@ -77,7 +77,7 @@ export class Sending {
   // eslint-disable-next-line svelte/prefer-svelte-reactivity -- nothing shows it
   private readonly under = new Set<string>();
 
-  constructor(private readonly job: CardState) {}
+  constructor(private readonly job: Job) {}
 
   /** Whether an act of a kind may wait for the server. */
   static mayWait(kind: ActKind): boolean {

@@ -1,13 +1,13 @@
 /** The unit that a reading is written in, whatever is shown meanwhile. */
 import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
-import type { CardState } from "./card.svelte";
+import type { Job } from "./job.svelte";
 import { type FakeServer, bench } from "./fake-server";
 
 const { preferences } = await import("../state/preferences.svelte");
 
 let server: FakeServer;
-let job: CardState;
+let job: Job;
 let order: string[];
 
 beforeEach(async () => {

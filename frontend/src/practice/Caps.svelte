@@ -2,11 +2,11 @@
   /** The caps over the camshafts: off, on, and a wrench that is set and clicks. */
   import { act } from "../api/acts";
   import { click } from "../card/aloud";
-  import type { CardState } from "../card/card.svelte";
+  import type { Job } from "../card/job.svelte";
   import { Button } from "../kit";
   import type { RigState } from "./rig.svelte";
 
-  let { rig, job }: { rig: RigState; job: CardState } = $props();
+  let { rig, job }: { rig: RigState; job: Job } = $props();
 
   const caps = $derived(rig.rig?.caps ?? null);
   const fits = $derived(job.stage === "fit");

@@ -1,12 +1,12 @@
 <script lang="ts">
   /** Pieces in the hand: taken out, measured, put in; a new one from the counter. */
   import { Button } from "../kit";
-  import type { CardState } from "../card/card.svelte";
+  import type { Job } from "../card/job.svelte";
   import type { RigState } from "./rig.svelte";
   import Caps from "./Caps.svelte";
   import Thimble from "./Thimble.svelte";
 
-  let { rig, job, valve }: { rig: RigState; job: CardState; valve: string } = $props();
+  let { rig, job, valve }: { rig: RigState; job: Job; valve: string } = $props();
 
   const at = $derived(rig.rig);
   const empty = $derived(at?.empty.includes(valve) ?? false);

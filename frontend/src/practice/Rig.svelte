@@ -2,14 +2,14 @@
   /** The engine of a lesson, beside its card: turned, felt and taken apart by hand. */
   import { untrack } from "svelte";
   import { Button, Notice } from "../kit";
-  import type { CardState } from "../card/card.svelte";
+  import type { Job } from "../card/job.svelte";
   import { route } from "../state/route.svelte";
   import Blades from "./Blades.svelte";
   import Crank from "./Crank.svelte";
   import Pieces from "./Pieces.svelte";
   import { RigState } from "./rig.svelte";
 
-  let { job, wide }: { job: CardState; wide: boolean } = $props();
+  let { job, wide }: { job: Job; wide: boolean } = $props();
 
   const rig = new RigState(untrack(() => job.id));
   void rig.load();

@@ -12,7 +12,7 @@
   import { PRACTISING, route } from "../state/route.svelte";
   import { undo } from "../state/undo.svelte";
   import { hear, stayOn } from "../card/aloud";
-  import { CardState } from "../card/card.svelte";
+  import { Job } from "../card/job.svelte";
   import { PAGES } from "./pages";
   import PlateLines from "../card/PlateLines.svelte";
   import { kindOf, stagesOf } from "../card/registry";
@@ -22,7 +22,7 @@
   let { id, stage }: { id: number; stage: Stage | null } = $props();
 
   const roomy = new MediaQuery("min-width: 1000px");
-  const job = new CardState(untrack(() => id));
+  const job = new Job(untrack(() => id));
   const kind = $derived(kindOf(job.stage));
   const Page = $derived(PAGES[job.stage].page);
   const Below = $derived(PAGES[job.stage].below);

@@ -5,16 +5,16 @@ import Choose from "./choose/Page.svelte";
 import PlanStrip from "./choose/PlanStrip.svelte";
 import Feel from "./feel/Page.svelte";
 import Fit from "./fit/Page.svelte";
-import Tightening from "./fit/Below.svelte";
+import Tightening from "./fit/TightenPicture.svelte";
 import Prove from "./prove/Page.svelte";
 import Read from "./read/Page.svelte";
 import Ready from "./ready/Page.svelte";
 import Sign from "./sign/Page.svelte";
-import Turning from "./turn/Below.svelte";
+import Turning from "./turn/CyclePicture.svelte";
 import Turn from "./turn/Page.svelte";
-import type { CardState } from "../card/card.svelte";
+import type { Job } from "../card/job.svelte";
 
-type Part = Component<{ job: CardState }>;
+type Part = Component<{ job: Job }>;
 
 export const PAGES: Record<Stage, { page: Part; below?: Part }> = {
   ready: { page: Ready },

@@ -17,7 +17,7 @@ from plimb.record.copying import copied_whole, looking
 from plimb.record.database import Database, copies_of
 from plimb.record.faults import is_full
 from plimb.record.health import looked_at
-from plimb.record.lock import held
+from plimb.record.lock import record_lock
 from plimb.record.records import free_name
 from plimb.shop.tools import read_settings
 
@@ -56,7 +56,7 @@ def restore(copy: Path, record: Path) -> Path | None:
             later version's, or no record of Plimb's.
     """
     looked_at(copy, "copy")
-    with held(record, "a copy is being put back"):
+    with record_lock(record, "a copy is being put back"):
         return _put_back(_whole(copy, record), record)
 
 
@@ -126,11 +126,11 @@ def list_copies(record: Path) -> Sequence[Copy]:
 
 def copy_now(record: Path, now: datetime) -> Copy:
     """Make a copy beside the record, the day's own first, and return it."""
-    names = {one.name for one in list_copies(record)}
+    names = {copy.name for copy in list_copies(record)}
     day = f"{now:%Y-%m-%d}.sqlite3"
     name = day if day not in names else f"{now:%Y-%m-%d-%H%M%S}.sqlite3"
     back_up(record, copies_of(record) / name)
-    return next(one for one in list_copies(record) if one.name == name)
+    return next(copy for copy in list_copies(record) if copy.name == name)
 
 
 def kept_by(database: Database) -> Kept:
@@ -141,7 +141,7 @@ def kept_by(database: Database) -> Kept:
 
 def copy_of_the_day(record: Path, now: datetime, kept: Kept | None = None) -> Copy | None:
     """Make the day's copy where there is none yet, and let go of those not kept any longer."""
-    names = {one.name for one in list_copies(record)}
+    names = {copy.name for copy in list_copies(record)}
     if f"{now:%Y-%m-%d}.sqlite3" in names:
         return None
     made = copy_now(record, now)
@@ -153,11 +153,11 @@ def prune_copies(record: Path, kept: Kept) -> None:
     """Remove the copies that are kept no longer."""
     by_day: dict[date, list[str]] = {}
     befores = []
-    for one in list_copies(record):
+    for copy in list_copies(record):
         try:
-            by_day.setdefault(date.fromisoformat(one.name[:10]), []).append(one.name)
+            by_day.setdefault(date.fromisoformat(copy.name[:10]), []).append(copy.name)
         except ValueError:
-            befores.append(one.name)
+            befores.append(copy.name)
     stay = staying(by_day, kept)
     gone = [name for day, names in by_day.items() if day not in stay for name in names]
     for name in (*gone, *befores[BEFORES:]):
@@ -183,7 +183,7 @@ def put_back(database: Database, name: str) -> str:
         NotFound: There is no such copy.
         BadValue: It is damaged, or there is no room.
     """
-    if name not in {one.name for one in list_copies(database.path)}:
+    if name not in {copy.name for copy in list_copies(database.path)}:
         raise NotFound(f"There is no copy called {name}.", field="name")
     copy = copies_of(database.path) / name
     looked_at(copy, "copy")
@@ -239,7 +239,7 @@ def start_anew(record: Path, sure: str) -> None:
     Raises:
         BadValue: It is open, or another shop's.
     """
-    with held(record, "the demo is being loaded anew"):
+    with record_lock(record, "the demo is being loaded anew"):
         if record.exists():
             with closing(looking(record)) as look:
                 is_others = _is_others(look, sure)

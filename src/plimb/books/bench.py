@@ -245,7 +245,7 @@ def read_dated(database: Database, today: date) -> tuple[DueLine, ...]:
 
 def _dated(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:
     """Return the lines of engines that are due on a known day."""
-    return tuple(one for one in _due_lines(rows, today) if one.on)
+    return tuple(line for line in _due_lines(rows, today) if line.on)
 
 
 def _due_lines(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:

@@ -66,10 +66,10 @@ def _others(session: Session) -> Iterator[str]:
     """Say what of the shop, its engines and its families cannot be read."""
     reads: list[tuple[str, Callable[[], object]]] = [
         ("the shop", lambda: settings_of(session).name),
-        *((f"engine {one.id}", partial(parsed_engine, one.revisions[-1].document))
-          for one in list_engines(session)),
-        *((f"family {one.id}", partial(core_family, one)) for one in families(session)),
-        *((f"feeler set {one.id}", partial(core_set, one)) for one in list_blade_sets(session)),
+        *((f"engine {engine.id}", partial(parsed_engine, engine.revisions[-1].document))
+          for engine in list_engines(session)),
+        *((f"family {family.id}", partial(core_family, family)) for family in families(session)),
+        *((f"feeler set {kept.id}", partial(core_set, kept)) for kept in list_blade_sets(session)),
     ]  # fmt: skip
     for name, read in reads:
         try:

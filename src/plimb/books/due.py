@@ -19,7 +19,7 @@ def due_calendar(database: Database, now: datetime) -> bytes:
     with database.reading() as session:
         shop = settings_of(session).name
     of = sha256(key_of(database.path).public.encode()).hexdigest()[:12]
-    return calendar_of(shop, [_entry(one, of) for one in read_dated(database, now.date())], now)
+    return calendar_of(shop, [_entry(dated, of) for dated in read_dated(database, now.date())], now)
 
 
 def _entry(one: DueLine, of: str) -> CalendarEvent:

@@ -82,7 +82,7 @@ def read_history(database: Database, kind: str, number: int, before: int | None)
         found = entries(session, lines, before=before, most=MOST + 1)
         return History(
             about=about,
-            happened=tuple(_happened(one, _Read(names, session)) for one in found[:MOST]),
+            happened=tuple(_happened(change, _Read(names, session)) for change in found[:MOST]),
             earlier=len(found) > MOST,
         )
 
@@ -116,7 +116,7 @@ _ABOUT: Mapping[str, Callable[[Session, int], tuple[str, Any, Mapping[str, str]]
 
 
 def _happened(entry: JournalEntry, read: _Read) -> Happened:
-    changes = [one for line in entry.lines for one in _changes(*line, read)]
+    changes = [change for line in entry.lines for change in _changes(*line, read)]
     return Happened(
         number=entry.number, at=entry.at, who=entry.who, what=_words(entry),
         changes=tuple(changes),
@@ -182,7 +182,8 @@ def _setting(
     row = None if kept is None else rows().get(kept.name)
     if kept is not None and row is not None:
         said = [
-            shown_setting(kept.name, json.loads(one.get("value") or "null")) for one in (was, now)
+            shown_setting(kept.name, json.loads(change.get("value") or "null"))
+            for change in (was, now)
         ]
         yield WasIs(name=row.says, was=said[0] or None, now=said[1] or None)
 
@@ -240,7 +241,7 @@ def _flat(value: Any, path: str) -> Iterator[tuple[str, Any]]:
     if isinstance(value, dict):
         for name, inner in value.items():
             yield from _flat(inner, f"{path} {name}".strip())
-    elif isinstance(value, list) and any(isinstance(one, dict) for one in value):
+    elif isinstance(value, list) and any(isinstance(change, dict) for change in value):
         for place, inner in enumerate(value, 1):
             own = inner.get("id") or inner.get("name") if isinstance(inner, dict) else None
             yield from _flat(inner, f"{path} {own or place}".strip())

@@ -70,12 +70,12 @@ def notebook_csv(session: Session, engine_id: int) -> str:
     units = Units(gap=past.unit, shim=past.shim_unit)
     rows = []
     for check in past.checks:
-        for one in past.engine.clearances:
-            seen = check.valves.get(one.key)
+        for clearance in past.engine.clearances:
+            seen = check.valves.get(clearance.key)
             if seen is None or seen.found is None:
                 continue
             rows.append((
-                check.on, one.id, _typed(seen.found, past.unit),
+                check.on, clearance.id, _typed(seen.found, past.unit),
                 "" if check.at is None else f"{check.at.normalize():f}",
                 _shim(seen.piece, units),
                 "" if seen.left is None else _typed(seen.left, past.unit),
@@ -123,7 +123,7 @@ def read_notebook(session: Session, engine_id: int, text: str) -> Notebook:
     return Notebook(
         rows=rows,
         good=len(read),
-        checks=len({(one.on, one.at) for one in read}),
+        checks=len({(check.on, check.at) for check in read}),
         columns=", ".join((*NEEDED, *OPTIONAL)),
     )
 
@@ -142,22 +142,22 @@ def keep_notebook(
         _shown, read = _rows(session, engine_id, text)
         if not read:
             raise BadValue("No row of it could be understood: nothing was kept.", field="text")
-        there = {one.on for one in past_of_engine(session, engine_id).checks}
+        there = {check.on for check in past_of_engine(session, engine_id).checks}
         checks: dict[tuple[date, Decimal | None], dict[str, _NotebookRow]] = {}
-        for one in read:
-            if one.on in there:
+        for noted in read:
+            if noted.on in there:
                 raise BadValue(
-                    f"There is a check of {one.on:%Y-%m-%d} already: take its rows out of the "
+                    f"There is a check of {noted.on:%Y-%m-%d} already: take its rows out of the "
                     "file, or take that check back first.",
                     field="text",
                 )
-            checks.setdefault((one.on, one.at), {})[one.key] = one
+            checks.setdefault((noted.on, noted.at), {})[noted.key] = noted
         made = 0
         for (on, at), valves in checks.items():
             row = NotedCheckRow(
                 engine_id=engine_id, on=on, at=at,
-                new_life=any(one.new_life for one in valves.values()),
-                valves={key: one.seen for key, one in valves.items()},
+                new_life=any(valve.new_life for valve in valves.values()),
+                valves={key: valve.seen for key, valve in valves.items()},
                 source="notebook", noted_by=noted_by, noted_at=now,
             )  # fmt: skip
             session.add(row)

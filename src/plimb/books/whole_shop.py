@@ -25,7 +25,7 @@ _LEFT_OUT = frozenset({"sitting", "asked", "secret", "wrong_code", "instrument_l
 
 
 def _tables() -> list[Table]:
-    return [one for one in Base.metadata.sorted_tables if one.name not in _LEFT_OUT]
+    return [table for table in Base.metadata.sorted_tables if table.name not in _LEFT_OUT]
 
 
 def export_shop(session: Session) -> str:
@@ -35,7 +35,7 @@ def export_shop(session: Session) -> str:
     """
     connection, tables = session.connection(), {}
     for table in _tables():
-        names = [one.name for one in table.columns]
+        names = [column.name for column in table.columns]
         columns = ", ".join(f'"{name}"' for name in names)
         query = f'SELECT {columns} FROM "{table.name}" ORDER BY id'
         secret = {"code": None} if table.name == "person" else {}
@@ -77,7 +77,7 @@ def _fill(session: Session, tables: Mapping[str, list[Mapping[str, Any]]]) -> No
     lift_triggers(connection)
     for table in _tables():
         session.execute(table.delete())
-        names = [one.name for one in table.columns]
+        names = [column.name for column in table.columns]
         rows = [_row(table.name, names, row) for row in tables.get(table.name, [])]
         if rows:
             columns = ", ".join(f'"{name}"' for name in names)
@@ -105,7 +105,7 @@ def _shop_tables(text: str) -> Mapping[str, list[Mapping[str, Any]]]:
     tables = loaded.get("tables")
     if not isinstance(tables, dict) or not all(isinstance(rows, list) for rows in tables.values()):
         raise BadValue("$.tables: each table is a list of rows.", field="$.tables")
-    unknown = set(tables) - {one.name for one in _tables()}
+    unknown = set(tables) - {table.name for table in _tables()}
     if unknown:
         name = min(unknown)
         raise BadValue(f"$.tables.{name}: there is no such table.", field=f"$.tables.{name}")

@@ -127,7 +127,7 @@ def read_years(database: Database, engine_id: int) -> YearsView:
     outlook = outlook_of(clearances, seen, measure, past.promised, past.checks)
     runs = lives(past.checks)
     shown = runs[-1:] if runs_backwards(past.checks) else runs
-    counters = [int(one.at or 0) for life in shown for one in life]
+    counters = [int(stop.at or 0) for life in shown for stop in life]
     last = counters[-1] if counters else 0
     return YearsView(
         id=engine_id,
@@ -136,8 +136,8 @@ def read_years(database: Database, engine_id: int) -> YearsView:
         begins=counters[0] if counters else 0,
         ends=_last_counter(last, counters, outlook),
         lives=tuple(int(life[0].at or 0) for life in shown[1:]),
-        checks=tuple(_in_table(one, past) for one in past.checks),
-        valves=tuple(_valve_years(one, seen, shown, past) for one in clearances),
+        checks=tuple(_in_table(check, past) for check in past.checks),
+        valves=tuple(_valve_years(clearance, seen, shown, past) for clearance in clearances),
         drawing=draw_head(past.engine),
         due=outlook.words if outlook.by is By.SIGNED else "",
         due_at=outlook.at,
@@ -176,28 +176,28 @@ def _cautions(past: EnginePast, seen: Forecast) -> tuple[str, ...]:
             "The counter ran backwards between two checks: it was changed, or misread. What came "
             "before stands in the table and is left out of the forecast."
         )
-    if any(one.at is None for one in past.checks):
+    if any(check.at is None for check in past.checks):
         said.append("A check without its counter is in the table and tells nothing of the wear.")
-    for one in past.engine.clearances:
-        found = other_pieces(past.checks, one.key)
+    for clearance in past.engine.clearances:
+        found = other_pieces(past.checks, clearance.key)
         said += [
-            f"{one.id}: the piece found on {on:%Y-%m-%d} is not the one that was left in."
+            f"{clearance.id}: the piece found on {on:%Y-%m-%d} is not the one that was left in."
             for on in found
             if on is not None
         ]
-    said += [f"{one.valve}: {ODD_CHECK[one.odd]}" for one in seen.valves if one.odd]
+    said += [f"{valve.valve}: {ODD_CHECK[valve.odd]}" for valve in seen.valves if valve.odd]
     return tuple(said)
 
 
 def _in_table(check: Check, past: EnginePast) -> PastCheck:
     cells = {}
-    for one in past.engine.clearances:
-        seen = check.valves.get(one.key)
+    for clearance in past.engine.clearances:
+        seen = check.valves.get(clearance.key)
         if seen is not None and seen.found is not None:
-            cells[one.id] = seen.found.words(past.unit)
+            cells[clearance.id] = seen.found.words(past.unit)
             if seen.changed:
                 left = seen.left.words(past.unit) if seen.left else "not measured"
-                cells[one.id] += f" → {left}"
+                cells[clearance.id] += f" → {left}"
     return PastCheck(
         on=check.on,
         at=None if check.at is None else int(check.at),

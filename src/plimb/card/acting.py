@@ -108,11 +108,11 @@ def act(kind: str, **sent: Any) -> Callable[[Do[Said]], Done[Said]]:
         ) -> Written:
             bound = says.bind(None, *args, **said)
             bound.apply_defaults()
-            told = payload(dict(list(bound.arguments.items())[1:]))
+            stored = payload(dict(list(bound.arguments.items())[1:]))
             with database.writing(kind, change.now) as session:
                 card = get_card(session, change.card_id)
-                if not done_before(session, card, change.key, kind, told):
-                    _step(session, card, change, row, told)
+                if not done_before(session, card, change.key, kind, stored):
+                    _step(session, card, change, row, stored)
                     do(OnCard(session=session, card=card, now=change.now), *args, **said)
                     session.flush()
                     keep_summary(card)
@@ -124,16 +124,16 @@ def act(kind: str, **sent: Any) -> Callable[[Do[Said]], Done[Said]]:
     return make
 
 
-def _step(session: Session, card: CardRow, change: Change, row: Act, told: Payload) -> None:
+def _step(session: Session, card: CardRow, change: Change, row: Act, stored: Payload) -> None:
     """Move the card on by an act; StaleVersion where it clashes with what came meanwhile."""
     refuse_signed(card)
     if change.version != card.version:
         since = acts_since(session, card, change.version)
         if since is None or any(
-            clash(row, told, act_of(one.kind), one.payload or {}) for one in since
+            clash(row, stored, act_of(event.kind), event.payload or {}) for event in since
         ):
             raise StaleVersion(seen=change.version, current=card.version)
-    step(session, card, key=change.key, kind=row.kind, payload=told, now=change.now)
+    step(session, card, key=change.key, kind=row.kind, payload=stored, now=change.now)
 
 
 def keep_summary(card: CardRow) -> None:

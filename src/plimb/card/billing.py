@@ -23,8 +23,8 @@ def bill_for(session: Session, card: CardRow, rounds: Sequence[Round]) -> Bill:
     """Return the bill as it stands; a piece bought in one round and out in the next counts."""
     known = families(session)
     pieces: dict[str, tuple[int, Decimal | None]] = {}
-    for one in rounds:
-        for state in one.status.touched.values():
+    for round_ in rounds:
+        for state in round_.status.touched.values():
             choice = state.record.choice
             if choice is None or choice.source is not Source.COUNTER:
                 continue
@@ -41,7 +41,10 @@ def bill_csv(session: Session, card_id: int) -> str:
     lines = bill_for(session, card, rounds_of(card)).lines
     return write_csv(
         COLUMNS,
-        [(one.what, one.number, one.count, _money(one.price), _money(one.sum)) for one in lines],
+        [
+            (line.what, line.number, line.count, _money(line.price), _money(line.sum))
+            for line in lines
+        ],
     )
 
 

@@ -155,7 +155,7 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
 def _proved_before(card: CardRow, round_: RoundRow | None, engine: Engine) -> frozenset[str]:
     """Return the valves that the round before this one proved in range."""
     number = (round_ or card.rounds[-1]).number
-    before = next((one for one in card.rounds if one.number == number - 1), None)
+    before = next((round_ for round_ in card.rounds if round_.number == number - 1), None)
     if before is None:
         return frozenset()
     return frozenset(
@@ -226,10 +226,10 @@ def card_view(session: Session, card: CardRow) -> CardView:
         ),
         cover=_lines(card, cover_list(kind, len(card.rounds))),
         hand_turns_wanted=shop.hand_turns,
-        bolts=tuple(tightening_of(one, shop.wrench) for one in card.tightening),
+        bolts=tuple(tightening_of(group, shop.wrench) for group in card.tightening),
         explained=explain(proved) if proved else None,
         origin=_origin_words(session, card),
-        amendments=tuple(value_of(Amendment, one) for one in card.amendments),
+        amendments=tuple(value_of(Amendment, amendment) for amendment in card.amendments),
         drawing=draw_head(engine),
         status=status,
         valves=_valves(session, card, rounds[-1], blades, earlier),
@@ -283,8 +283,8 @@ def _valves(
     proved = _questions(session, card, engine, last.status, blades, earlier, "proof")
     beyond = explain(last.proved).beyond if last.proved else ()
     doubts = {
-        one.valve: None if one.residual_nm is None else one.valve not in beyond
-        for one in last.proved
+        proof.valve: None if proof.residual_nm is None else proof.valve not in beyond
+        for proof in last.proved
     }
     left = _left_before(session, earlier) if earlier is not None else {}
     pieces = {} if card.signed_at else {
@@ -303,7 +303,7 @@ def _valves(
                 worked=worksheet_of(status.worked) if status.worked else None,
                 questions=asked.get(valve, ()),
                 proof_questions=proved.get(valve, ()),
-                repeats=tuple(one.gap for one in chains.get(valve, ())),
+                repeats=tuple(reading.gap for reading in chains.get(valve, ())),
                 next_blade=next_blade(tried, check, blades) if blades and check else None,
                 stop=next((n for n, stop in enumerate(stops) if valve in stop.valves), 0),
                 within_doubt=doubts.get(valve),
@@ -334,7 +334,7 @@ def _questions(
         valve: state.record.found if purpose == "found" else state.record.proof
         for valve, state in seen.valves.items()
     }
-    readings = {valve: one for valve, one in written_down.items() if one is not None}
+    readings = {valve: reading for valve, reading in written_down.items() if reading is not None}
     if not readings:
         return {}
     lines = gaps_of(card.rounds[-1], engine, purpose)
@@ -358,7 +358,11 @@ def _questions(
     # what the whole card says is answered for all of it at once
     answered = frozenset[str]().union(*kept.values())
     of_card = {
-        valve: tuple(one for one in asked_ if one.slip not in answered or one.slip is Slip.STUCK)
+        valve: tuple(
+            question
+            for question in asked_
+            if question.slip not in answered or question.slip is Slip.STUCK
+        )
         for valve, asked_ in of_card.items()
     }
     asked = {}
@@ -372,7 +376,7 @@ def _questions(
             warm=ask_warm,
         )
         found += of_card.get(valve, ())
-        asked[valve] = tuple(one for one in found if one.slip not in kept[valve])
+        asked[valve] = tuple(question for question in found if question.slip not in kept[valve])
     return asked
 
 

@@ -123,17 +123,17 @@ def lying_for(session: Session, card: CardRow, clearance: Clearance) -> list[Shi
     row = find_family(session, clearance.family)
     if row is None:
         return []
-    tray = [one for one in left_over(session, card) if one.family_id == row.id]
-    tray = [one for one in tray if one.condition == Condition.SOUND]
+    tray = [piece for piece in left_over(session, card) if piece.family_id == row.id]
+    tray = [piece for piece in tray if piece.condition == Condition.SOUND]
     if clearance.family.known:
-        return [*(one for one, _many in sound_in_drawer(session, [row.id])), *tray]
+        return [*(piece for piece, _many in sound_in_drawer(session, [row.id])), *tray]
     pieces = [*sound_ones(session, row.id), *tray]
     engine, engine_id = engine_of(card), card.revision.engine_id
-    alike = [one for one in engine.clearances if one.family.kind == clearance.family.kind]
-    fits = {(engine_id, one.key) for one in alike}
-    only_kind = all(one.family.known or one in alike for one in engine.clearances)
+    alike = [mate for mate in engine.clearances if mate.family.kind == clearance.family.kind]
+    fits = {(engine_id, mate.key) for mate in alike}
+    only_kind = all(clearance.family.known or clearance in alike for clearance in engine.clearances)
     been = valves_of(session, pieces)
-    return [one for one in pieces if been[one.id] <= fits and (been[one.id] or only_kind)]
+    return [piece for piece in pieces if been[piece.id] <= fits and (been[piece.id] or only_kind)]
 
 
 def keep_back(
@@ -243,7 +243,7 @@ def settle_pieces(session: Session, card: CardRow, now: datetime, *, last: bool 
             move_shim(session, row, tray, f"out of {valve}, {why}", now)
             out[valve] = row
     ordered = {row.id: row for row in shims_at(session, tray) if row.id not in
-               {one.id for one in out.values()}}  # fmt: skip
+               {piece.id for piece in out.values()}}  # fmt: skip
     for valve, record in changed.items():
         choice = record.choice
         assert choice is not None

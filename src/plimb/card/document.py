@@ -52,14 +52,14 @@ def card_document(
         "unit": unit.value,
         "rounds": [
             {
-                "number": one.number,
-                "opened_at": one.opened_at,
-                "reason": one.reason,
-                "hand_turns": one.hand_turns,
-                **_standing(written(one, engine, trust), unit, of_shims),
-                "history": _history_of(one, engine).model_dump(),
+                "number": round_.number,
+                "opened_at": round_.opened_at,
+                "reason": round_.reason,
+                "hand_turns": round_.hand_turns,
+                **_standing(written(round_, engine, trust), unit, of_shims),
+                "history": _history_of(round_, engine).model_dump(),
             }
-            for one in card.rounds
+            for round_ in card.rounds
         ],
         "drawer": [],
         "policy": {
@@ -77,9 +77,15 @@ def _standing(records: Mapping[str, ValveRecord], unit: Unit, of_shims: Unit) ->
     """Return the lines that stand in a round, as the card format has them."""
     ordered = [(valve, records[valve]) for valve in sorted(records)]
     return {
-        "gaps": [gap_as_json(valve, one.found, unit) for valve, one in ordered if one.found],
-        "pieces": [shim_as_json(valve, one.piece, of_shims) for valve, one in ordered if one.piece],
-        "proofs": [gap_as_json(valve, one.proof, unit) for valve, one in ordered if one.proof],
+        "gaps": [
+            gap_as_json(valve, record.found, unit) for valve, record in ordered if record.found
+        ],
+        "pieces": [
+            shim_as_json(valve, record.piece, of_shims) for valve, record in ordered if record.piece
+        ],
+        "proofs": [
+            gap_as_json(valve, record.proof, unit) for valve, record in ordered if record.proof
+        ],
     }
 
 
@@ -90,7 +96,7 @@ def _job_of(session: Session, card: CardRow) -> JobPart:
     used = {name: getattr(things, name) for name in ("label", "note", "blade_set", "instrument")}
     names = engine_of(card).names
     forbidden = [(names.get(key, key), nm) for key, nm in card.forbidden]
-    events = [_event(one) for one in events_of(session, card)]
+    events = [_event(event) for event in events_of(session, card)]
     too = [names.get(key, key) for key in card.opened_too]
     by_name = {"forbidden": forbidden, "opened_too": too, "events": events}
     return JobPart.model_validate({**values, **used, **by_name})
@@ -139,7 +145,7 @@ def fingerprint_of(session: Session, card: CardRow, amendments: int | None = Non
     return fingerprint(card_document(session, card, amendments=amendments))
 
 
-def check_fingerprint(session: Session, card_id: int, told: str) -> str:
+def check_fingerprint(session: Session, card_id: int, printed: str) -> str:
     """Say in words whether a sheet's fingerprint is this card's, and from when it is.
 
     Raises:
@@ -153,7 +159,7 @@ def check_fingerprint(session: Session, card_id: int, told: str) -> str:
     if seal is not None and seal.fingerprint != fingerprint_of(session, card, 0):
         return "The card in the record was changed after it was signed: no sheet of it counts."
     for count in range(len(card.amendments), -1, -1):
-        if fingerprint_of(session, card, count) == told:
+        if fingerprint_of(session, card, count) == printed:
             if count == len(card.amendments):
                 return "The sheet agrees with the record as it stands."
             return (

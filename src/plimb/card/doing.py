@@ -34,6 +34,6 @@ def check_payload(kind: str, payload: Mapping[str, Any], path: str) -> None:
     try:
         doing.payload(dict(payload))
     except ValidationError as refusal:
-        place = ".".join(str(one) for one in refusal.errors()[0]["loc"])
+        place = ".".join(str(part) for part in refusal.errors()[0]["loc"])
         at = f"{path}.{place}".rstrip(".")
         raise BadValue(f"{at}: this is not what an act “{kind}” says.", field=at) from None

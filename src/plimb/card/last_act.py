@@ -39,4 +39,4 @@ def _came_with_it(session: Session, card: CardRow, version: int) -> bool:
     if card.origin is None:
         return False
     lines = written_with(session, card, version)
-    return any(one.of == "card" and one.old is None for one in lines)
+    return any(line.of == "card" and line.old is None for line in lines)

@@ -170,10 +170,10 @@ def request_of(
     if shelf is None:
         shelf = sound_in_drawer(session, kinds)
     own = [row for row in shims_at(session, tray_of(card)) if row.id in kept]
-    at_hand = [*shelf, *((row, 1) for row in (*own, *left_over(session, card)))]
+    available = [*shelf, *((row, 1) for row in (*own, *left_over(session, card)))]
     return PlanRequest(
         rows=tuple(rows),
-        drawer=(*stocks(at_hand, kinds, trust), *stocks_unknown(session, card, rows, own)),
+        drawer=(*stocks(available, kinds, trust), *stocks_unknown(session, card, rows, own)),
         policy=_policy(card, status, sizing, shop),
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
@@ -197,7 +197,7 @@ def known_from_before(session: Session, card: CardRow, status: JobStatus) -> dic
 
     With them the whole plan can be made, and pieces had, before anything is opened.
     """
-    if card.signed_at or any(one.record.piece for one in status.valves.values()):
+    if card.signed_at or any(state.record.piece for state in status.valves.values()):
         return {}
     names = engine_of(card).names
     recalled = {
@@ -238,7 +238,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     musts = must_measure(request.rows, plan, request.policy.doubt, request.policy.sizing.sure)
     ordered = on_order_for(session, card.id)
     # with pieces out no gap can be felt any more
-    records = [one.record for one in status.valves.values()]
+    records = [state.record for state in status.valves.values()]
     shut = len(card.rounds) > 1 or not pieces_out(records, status.around.kind)
     blades = core_set(card.blade_set) if card.blade_set and shut else None
     return PlanView(
@@ -265,8 +265,8 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
         ),
         helps=advise(request, plan, blades, units),
         purchases=tuple(
-            one.words()
-            for one in purchases(
+            purchase.words()
+            for purchase in purchases(
                 plan.order, _kits(known), _terms(known), _left_over(request, plan), units
             )
         ),
@@ -355,13 +355,13 @@ def _left_over(request: PlanRequest, plan: Plan) -> Counter[int | None]:
 def _is_taken(plan: Plan, records: Mapping[str, ValveRecord]) -> bool:
     moves = [move for move in plan.moves if move.thickness_nm is not None]
     return bool(moves) and all(
-        stands(records[move.valve].choice, move)
+        matches_choice(records[move.valve].choice, move)
         for move in moves
         if move.changes or records[move.valve].choice is not None
     )
 
 
-def stands(choice: Choice | None, move: Move) -> bool:
+def matches_choice(choice: Choice | None, move: Move) -> bool:
     """Return whether just the piece of this move has been decided on."""
     return choice is not None and (choice.source, choice.thickness_nm, choice.from_valve) == (
         move.source,

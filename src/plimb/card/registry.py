@@ -41,7 +41,7 @@ class Act:
 
     def about(self, said: Payload) -> tuple[str, ...]:
         """Return what the act touches, as it was said."""
-        return tuple(_filled(one, said) for one in self.touches)
+        return tuple(_filled(part, said) for part in self.touches)
 
     def to_undo(self, said: Payload) -> str:
         """Return what the act is called when it is taken back."""

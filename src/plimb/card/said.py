@@ -33,11 +33,11 @@ Skipped = Annotated[int, Field(ge=0, le=MOST)]
 def _numbers_fit(sent: Any) -> Any:
     """Refuse what holds a number that the record could not."""
     if isinstance(sent, dict):
-        for one in sent.values():
-            _numbers_fit(one)
+        for part in sent.values():
+            _numbers_fit(part)
     elif isinstance(sent, list):
-        for one in sent:
-            _numbers_fit(one)
+        for part in sent:
+            _numbers_fit(part)
     elif isinstance(sent, int) and not -MOST <= sent <= MOST:
         raise ValueError("a number in it is far too large")
     return sent
@@ -84,11 +84,11 @@ def sent_to(
     field must be sent, even where the act does without.
     """
     taken: dict[str, Any] = {}
-    for one in signature(act, eval_str=True).parameters.values():
-        kind = otherwise.get(one.name, _understood(one.annotation))
-        if one.name not in ("on", "database") and kind is not None:
-            needed = whole or one.default is Parameter.empty
-            taken[one.name] = (kind, ... if needed else one.default)
+    for part in signature(act, eval_str=True).parameters.values():
+        kind = otherwise.get(part.name, _understood(part.annotation))
+        if part.name not in ("on", "database") and kind is not None:
+            needed = whole or part.default is Parameter.empty
+            taken[part.name] = (kind, ... if needed else part.default)
     return create_model(name, __base__=base, __doc__=first_line(act), **taken)
 
 
@@ -106,7 +106,7 @@ def listed(kind: Any, most: int) -> Any:
 def _understood(kind: Any) -> Any:
     """Return the kind that is understood where an act takes a kind of value."""
     if get_origin(kind) in (Union, UnionType):
-        return Union[tuple(_understood(one) for one in get_args(kind))]  # noqa: UP007
+        return Union[tuple(_understood(member) for member in get_args(kind))]  # noqa: UP007
     if isinstance(kind, type) and issubclass(kind, Enum):
         return Annotated[kind, Field(strict=False)]
     return Text if kind is str else kind
@@ -115,8 +115,8 @@ def _understood(kind: Any) -> Any:
 def payload_of(do: Callable[..., Any]) -> Callable[[dict[str, Any]], dict[str, Any]]:
     """Return what makes of all that was said with an act, by name, what is kept of it: as JSON."""
     kinds = {
-        one.name: (one.annotation, ...)
-        for one in list(signature(do, eval_str=True).parameters.values())[1:]
+        part.name: (part.annotation, ...)
+        for part in list(signature(do, eval_str=True).parameters.values())[1:]
     }
     model = create_model(f"{do.__name__}_said", __config__=ConfigDict(extra="forbid"), **kinds)  # type: ignore[call-overload]
 

@@ -33,7 +33,7 @@ def keep_words(session: Session, card: CardRow) -> None:
                 card.symptoms,
                 card.remarks,
                 *card.notes.values(),
-                *(one.text for one in card.amendments),
+                *(amendment.text for amendment in card.amendments),
                 _day(card.opened_at),
                 _day(card.signed_at),
                 "signed" if card.signed_at else "open",
@@ -46,7 +46,7 @@ def keep_words(session: Session, card: CardRow) -> None:
 
 
 def _together(*said: object) -> str:
-    return " ".join(str(one) for one in said if one)
+    return " ".join(str(word) for word in said if word)
 
 
 def _day(moment: datetime | None) -> str:
@@ -69,10 +69,14 @@ def _sizes(card: CardRow, units: Units) -> str:
     """Return every thickness that came out or went in, in the card's unit and in mm."""
     lengths = {
         nm
-        for one in card.rounds
+        for round_ in card.rounds
         for nm in (
-            *(line.measured_nm or line.marked_nm for line in one.pieces if not line.superseded_at),
-            *(line.thickness_nm for line in one.choices if not line.superseded_at),
+            *(
+                line.measured_nm or line.marked_nm
+                for line in round_.pieces
+                if not line.superseded_at
+            ),
+            *(line.thickness_nm for line in round_.choices if not line.superseded_at),
         )
         if nm is not None
     }

@@ -20,10 +20,10 @@ from plimb.record.tables.shim import ShimFamilyRow, ShimRow
 def kinds_of(known: Sequence[ShimFamilyRow], plan_rows: Sequence[PlanRow]) -> dict[int, Kind]:
     """Return the shop's families whose pieces fit somewhere, with what they are planned as."""
     kinds = {}
-    for one in plan_rows:
-        family = family_among(known, one.clearance.family)
-        if family is not None and one.clearance.family.known:
-            kinds[family.id] = one.clearance.family.kind
+    for row in plan_rows:
+        family = family_among(known, row.clearance.family)
+        if family is not None and row.clearance.family.known:
+            kinds[family.id] = row.clearance.family.kind
     return kinds
 
 
@@ -60,7 +60,7 @@ def stocks_unknown(
         if family.known or family.kind in found:
             continue
         shop = find_family(session, family)
-        mine = [one for one in own if shop is not None and one.family_id == shop.id]
+        mine = [piece for piece in own if shop is not None and piece.family_id == shop.id]
         pieces = [*lying_for(session, card, row.clearance), *mine]
-        found[family.kind] = Counter(stock_of(one, family.kind, card.trust) for one in pieces)
-    return [replace(one, count=n) for lying in found.values() for one, n in lying.items()]
+        found[family.kind] = Counter(stock_of(piece, family.kind, card.trust) for piece in pieces)
+    return [replace(stock, count=n) for lying in found.values() for stock, n in lying.items()]

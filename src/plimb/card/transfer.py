@@ -81,9 +81,9 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
     record.checked()  # every name and size, before anything is written
     whole = json.loads(text)
     origin = _origin(record, whole)
-    for place, one in enumerate(record.job.events if record.job else ()):
-        if one.payload is not None:
-            check_payload(one.action, one.payload, f"$.job.events[{place}].payload")
+    for place, part in enumerate(record.job.events if record.job else ()):
+        if part.payload is not None:
+            check_payload(part.action, part.payload, f"$.job.events[{place}].payload")
     engine = {key: value for key, value in whole.items()
               if key not in ("rounds", "drawer", "policy", "job", "origin")}  # fmt: skip
     document = json.dumps({**engine, "format": "plimb-engine"}, ensure_ascii=False)
@@ -92,8 +92,8 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
     core = record.to_core()
     keys = {clearance.id: clearance.key for clearance in core.clearances}
     rounds = [
-        _round(record, core, one, f"$.rounds[{place}].history", now)
-        for place, one in enumerate(record.rounds or [RecordRound(gaps=[], pieces=[], proofs=[])])
+        _round(record, core, part, f"$.rounds[{place}].history", now)
+        for place, part in enumerate(record.rounds or [RecordRound(gaps=[], pieces=[], proofs=[])])
     ]
     by_key = {
         "forbidden": [(keys.get(valve, valve), nm) for valve, nm in job.forbidden],
@@ -101,7 +101,7 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
     }
     with database.writing("card taken in from a file", now) as session:
         row = _engine_for(session, job.label, job.note, document, now)
-        know_families(session, [one.family for one in core.clearances])
+        know_families(session, [clearance.family for clearance in core.clearances])
         card = add_record(
             session,
             row,
@@ -142,7 +142,7 @@ def _engine_for(
     wanted = json.loads(document)
     engines = list_engines(session)
     own = FROM_FILE.format(label)[:MOST_NAME]
-    mine = [one for one in engines if one.label == label or one.label.startswith(own)]
+    mine = [engine for engine in engines if engine.label == label or engine.label.startswith(own)]
     for engine in mine:
         for revision in reversed(engine.revisions):
             if json.loads(revision.document) == wanted:
@@ -241,7 +241,9 @@ def readings_csv(session: Session, card_id: int) -> str:
     card = get_card(session, card_id)
     names = engine_of(card).names
     rows: list[Sequence[object]] = []
-    for one in card.rounds:
-        rows += [gap_cells(one.number, names.get(gap.valve, gap.valve), gap) for gap in one.gaps]
-        rows += [shim_cells(one.number, names.get(n.valve, n.valve), n) for n in one.pieces]
+    for round_ in card.rounds:
+        rows += [
+            gap_cells(round_.number, names.get(gap.valve, gap.valve), gap) for gap in round_.gaps
+        ]
+        rows += [shim_cells(round_.number, names.get(n.valve, n.valve), n) for n in round_.pieces]
     return write_csv(COLUMNS, rows)

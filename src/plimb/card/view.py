@@ -193,13 +193,15 @@ class CardView:
             if left:
                 said.append(f"{name}: {left} of {len(lines)} steps not ticked")
         touched = self.status.touched
-        unproved = [valve for valve, one in touched.items() if one.record.proof is None]
+        unproved = [valve for valve, state in touched.items() if state.record.proof is None]
         if unproved:
             said.append(f"{', '.join(unproved)} not re-measured")
         if touched and self.hand_turns < self.hand_turns_wanted:
             said.append(f"turned by hand {self.hand_turns} of {self.hand_turns_wanted} times")
         said += [
-            f"{one.name}: {one.turned} of {one.turns} turns" for one in self.bolts if not one.done
+            f"{group.name}: {group.turned} of {group.turns} turns"
+            for group in self.bolts
+            if not group.done
         ]
         return tuple(said)
 

@@ -65,8 +65,8 @@ def keep_outcome(card: CardRow) -> None:
 
 def outcome_of(card: CardRow) -> Mapping[str, Seen]:
     """Return what a card says of each valve, by its key: as found, and as left."""
-    rounds = [one.status for one in rounds_of(card)]
-    return {one.key: _seen(one.id, rounds) for one in engine_of(card).clearances}
+    rounds = [round_.status for round_ in rounds_of(card)]
+    return {clearance.key: _seen(clearance.id, rounds) for clearance in engine_of(card).clearances}
 
 
 def _seen(valve: str, rounds: list[JobStatus]) -> Seen:
@@ -100,14 +100,14 @@ def past_of_engine(session: Session, engine_id: int) -> EnginePast:
     measure = known or Measure.KM
     checks = [
         Check(
-            on=one.opened_at.date(), at=_at(one, measure), valves=one.outcome,
-            new_life=kind_of_job(one.kind).reference, card=one.id,
+            on=card.opened_at.date(), at=_at(card, measure), valves=card.outcome,
+            new_life=kind_of_job(card.kind).reference, card=card.id,
         )
-        for one in cards
+        for card in cards
     ]  # fmt: skip
     checks += [
-        Check(on=one.on, at=one.at, valves=one.valves, new_life=one.new_life, note=one.id)
-        for one in notes
+        Check(on=note.on, at=note.at, valves=note.valves, new_life=note.new_life, note=note.id)
+        for note in notes
     ]
     checks.sort(key=lambda one: (one.on is not None, one.on))
     return EnginePast(

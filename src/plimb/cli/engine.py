@@ -63,7 +63,7 @@ def plan(file: Path, as_json: bool) -> None:
         click.echo(f"{line['valve']}: {line['why']}")
     out = ", ".join(answer["camshafts_out"]) or "none"
     click.echo(f"Camshafts out: {out}.")
-    bought = ", ".join(f"{one['count']} × {one['thickness']:.3f}" for one in answer["order"])
+    bought = ", ".join(f"{line['count']} × {line['thickness']:.3f}" for line in answer["order"])
     click.echo(f"To buy: {bought or 'nothing'}; cost {answer['cost']:.2f}.")
     if any(line["provisional"] for line in answer["valves"]):
         click.echo("A piece fitted for now comes first; whether all passes shows after that.")
@@ -83,8 +83,8 @@ def forecast(file: Path, as_json: bool) -> None:
         answer = forecast_as_json(seen, read.measure, read.unit)
         click.echo(json.dumps(answer, ensure_ascii=False))
         return
-    for one in seen.valves:
-        click.echo(valve_words(one, read.measure, read.unit))
+    for valve in seen.valves:
+        click.echo(valve_words(valve, read.measure, read.unit))
     if runs_backwards(read.past()):
         click.echo("The counter ran backwards once: what came before it is left out.")
     click.echo(next_check_words(seen.next_check, read.measure))

@@ -27,13 +27,18 @@ def people_group(context: click.Context, database: Path | None, as_json: bool) -
     found = people.read_people(record)
     if as_json:
         said = [
-            {"name": one.name, "role": one.role, "code": one.has_code, "left": bool(one.left_at)}
-            for one in found
+            {
+                "name": person.name,
+                "role": person.role,
+                "code": person.has_code,
+                "left": bool(person.left_at),
+            }
+            for person in found
         ]
         click.echo(json.dumps({"people": said}, ensure_ascii=False))
-    for one in () if as_json else found:
-        more = ", has left" if one.left_at else "" if one.has_code else ", no code yet"
-        click.echo(f"{one.name}: {one.role}{more}")
+    for person in () if as_json else found:
+        more = ", has left" if person.left_at else "" if person.has_code else ", no code yet"
+        click.echo(f"{person.name}: {person.role}{more}")
     if not found and not as_json:
         click.echo("Nobody is set up: plimb people add NAME --owner.")
 

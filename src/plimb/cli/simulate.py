@@ -80,7 +80,7 @@ def _way(text: str) -> Way:
             name == "shaft_cost" and isinstance(value, str)
         ):
             taken[name] = value
-        elif name in kinds and value in [one.value for one in kinds[name]]:
+        elif name in kinds and value in [choice.value for choice in kinds[name]]:
             taken[names.get(name) or name] = kinds[name](value)
         else:
             raise BadValue(

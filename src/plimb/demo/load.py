@@ -77,8 +77,8 @@ class _Bench:
     def tray(self) -> None:
         """Lay out what came off."""
         parts = [
-            Part(**{**one, "pockets": tuple(Pocket(**at) for at in one["pockets"])})
-            for one in self.parts
+            Part(**{**part, "pockets": tuple(Pocket(**at) for at in part["pockets"])})
+            for part in self.parts
         ]
         self.do(lay_out_tray, parts)
 
@@ -141,31 +141,31 @@ def _fill(database: Database) -> None:
     change_settings(database, name=school["shop"])
     _blades(database, school["blade_set"])
     engines = {
-        one["label"]: register_engine(
+        entry["label"]: register_engine(
             database,
-            label=one["label"],
-            note=one["note"],
-            document=(here / "engines" / f"{one['file']}.json").read_text("utf-8"),
+            label=entry["label"],
+            note=entry["note"],
+            document=(here / "engines" / f"{entry['file']}.json").read_text("utf-8"),
             now=LAST_SEASON - timedelta(days=30),
         )
-        for one in school["engines"]
+        for entry in school["engines"]
     }
-    for one in school["instruments"]:
-        add_instrument(database, **one)
+    for entry in school["instruments"]:
+        add_instrument(database, **entry)
     _stock_up(database, school["families"], school["supplier"])
-    for one in school["cards"]:
-        work, start = one.pop("work"), datetime.fromisoformat(one.pop("opened_at"))
-        with work_of(one["opened_by"]):
-            card = open_card(database, engine_id=engines[one.pop("engine")], **one, now=start)
+    for entry in school["cards"]:
+        work, start = entry.pop("work"), datetime.fromisoformat(entry.pop("opened_at"))
+        with work_of(entry["opened_by"]):
+            card = open_card(database, engine_id=engines[entry.pop("engine")], **entry, now=start)
             bench = _Bench(database, card, start, school["tray"])
             for step, *said in work:
                 getattr(bench, step)(*said)
-    for one in school["notebooks"]:
+    for entry in school["notebooks"]:
         keep_notebook(
             database,
-            engine_id=engines[one["engine"]],
-            text=(here / "notebooks" / f"{one['file']}.csv").read_text("utf-8"),
-            noted_by=one["noted_by"],
+            engine_id=engines[entry["engine"]],
+            text=(here / "notebooks" / f"{entry['file']}.csv").read_text("utf-8"),
+            noted_by=entry["noted_by"],
             now=LAST_SEASON - timedelta(days=25),
         )
 
@@ -185,16 +185,18 @@ def _stock_up(database: Database, known: Mapping[str, Mapping[str, Any]], suppli
     """Write down what shims cost, and what lies in the drawer."""
     with database.reading() as session:
         families = read_drawer(session).families
-    for one in families:
-        of = known.get(one.name, {})
+    for family in families:
+        of = known.get(family.name, {})
         save_family(
             database,
-            family_id=one.id,
-            seen=one.version,
-            name=one.name,
-            diameter="" if one.family.diameter_nm is None else show_mm(one.family.diameter_nm),
-            runs=[tuple(map(show_mm, asdict(run).values())) for run in one.family.runs],
-            code=one.family.code,
+            family_id=family.id,
+            seen=family.version,
+            name=family.name,
+            diameter=""
+            if family.family.diameter_nm is None
+            else show_mm(family.family.diameter_nm),
+            runs=[tuple(map(show_mm, asdict(run).values())) for run in family.family.runs],
+            code=family.family.code,
             price=of.get("price", "8.90"),
             kit_price=of.get("kit_price", ""),
             kit_each=3,
@@ -203,4 +205,4 @@ def _stock_up(database: Database, known: Mapping[str, Mapping[str, Any]], suppli
         )
         if of.get("drawer"):
             now = LAST_SEASON - timedelta(days=20)
-            add_pieces(database, family_id=one.id, text=of["drawer"], now=now)
+            add_pieces(database, family_id=family.id, text=of["drawer"], now=now)

@@ -55,8 +55,8 @@ def blank_pdf(
     heading(paper, label, below(engine, shop, job, "empty data sheet"))
     _lines(paper, FACTS)
     paper.gap()
-    for one in specs:
-        paper.named(f"Spec {one.name}", one.words(unit))
+    for spec in specs:
+        paper.named(f"Spec {spec.name}", spec.words(unit))
         paper.gap(1)
     paper.gap()
     draw_head(paper, drawing, note=f"gaps in {unit.of_gaps}", beside={})
@@ -83,8 +83,8 @@ def _lines(paper: Paper, names: tuple[str, ...]) -> None:
     wide, high = paper.epw / 4, 8 * MM
     for n in range(0, len(names), 4):
         top = paper.y
-        for place, one in enumerate(names[n : n + 4]):
+        for place, name in enumerate(names[n : n + 4]):
             paper.set_xy(paper.l_margin + place * wide, top)
-            paper.named(one, "", width=wide)
+            paper.named(name, "", width=wide)
         paper.rule(top + high, weight=0.5)
         paper.set_xy(paper.l_margin, top + high)

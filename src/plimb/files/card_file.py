@@ -115,8 +115,8 @@ class CardFile(EngineFile):
     def checked(self) -> None:
         """Refuse a file with a name or a size in it that cannot be, with BadValue."""
         engine = self.to_core()
-        for place, one in enumerate(self.rounds):
-            self._readings(engine, one, f"$.rounds[{place}]")
+        for place, round_ in enumerate(self.rounds):
+            self._readings(engine, round_, f"$.rounds[{place}]")
         list(self._stocks(engine))
 
     def plan_request(self) -> PlanRequest:
@@ -126,16 +126,17 @@ class CardFile(EngineFile):
             BadValue: A valve is not on the engine or stands twice, or a size cannot be.
         """
         engine = self.to_core()
-        for one in engine.clearances:
-            if one.spec is None:
-                raise BadValue(f"$.engine.spec: there is none for {one.id}; a plan needs it.",
+        for clearance in engine.clearances:
+            if clearance.spec is None:
+                raise BadValue(f"$.engine.spec: there is none for {clearance.id}; a plan needs it.",
                                field="$.engine.spec")  # fmt: skip
         self.checked()
         last = self.rounds[-1] if self.rounds else RoundPart(gaps=[], pieces=[], proofs=[])
         gaps, pieces = self._readings(engine, last, f"$.rounds[{len(self.rounds) - 1}]")
         return PlanRequest(
             rows=tuple(
-                plan_row(one, gaps.get(one.id), pieces.get(one.id)) for one in engine.clearances
+                plan_row(clearance, gaps.get(clearance.id), pieces.get(clearance.id))
+                for clearance in engine.clearances
             ),
             drawer=tuple(self._stocks(engine)),
             policy=Policy(
@@ -167,7 +168,9 @@ class CardFile(EngineFile):
 
     def _stocks(self, engine: Engine) -> Iterable[Stock]:
         """Give the drawer; a piece without a diameter is one of the engine's first family."""
-        kinds = {one.family.diameter_nm: one.family.kind for one in engine.clearances}
+        kinds = {
+            clearance.family.diameter_nm: clearance.family.kind for clearance in engine.clearances
+        }
         usual = engine.clearances[0].family.kind
         for place, part in enumerate(self.drawer):
             with at_path(f"$.drawer[{place}]"):
@@ -256,8 +259,11 @@ def plan_as_json(request: PlanRequest, plan: Plan, unit: Unit, shims: Unit) -> d
         ],
         "cost": float(Decimal(plan.cost)),
         "cannot": [
-            {"valve": one.valve, "needs": [number(one.thin_nm), number(one.thick_nm)]}
-            for one in plan.cannot
+            {
+                "valve": impossible.valve,
+                "needs": [number(impossible.thin_nm), number(impossible.thick_nm)],
+            }
+            for impossible in plan.cannot
         ],
         "chance": round(plan.chance, 4),
     }

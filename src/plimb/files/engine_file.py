@@ -61,7 +61,7 @@ class EngineFile(FilePart):
     def machine(self) -> Machine:
         """What is remembered of the machine around the engine."""
         notes = {stage.value: text for stage, text in self.engine.notes.items()}
-        others = {one.name for one in fields(Machine)} - {"notes"}
+        others = {field.name for field in fields(Machine)} - {"notes"}
         return Machine(notes=notes, **{name: getattr(self.engine, name) for name in others})
 
     @property
@@ -130,7 +130,7 @@ class EngineFile(FilePart):
         clearances: tuple[Clearance, ...],
     ) -> Engine:
         part = self.engine
-        keys = {one.id: one.key for one in clearances}
+        keys = {clearance.id: clearance.key for clearance in clearances}
         return Engine(
             name=part.name,
             follower=part.follower,

@@ -103,7 +103,7 @@ class SpecPart(FilePart):
         Raises:
             BadValue: Half of a range, or one figure that says not how far off is still right.
         """
-        check, off = self._check(unit)
+        check, tolerance_nm = self._check(unit)
         set_ = _both(self.set_min, self.set_max, unit, "the set range")
         if check is None:
             if set_ or self.aim is not None:
@@ -113,8 +113,8 @@ class SpecPart(FilePart):
             check=check,
             set_=set_,
             aim_nm=None if self.aim is None else length_nm(self.aim, unit),
-            plus_minus_nm=off,
-            own_room=off is not None and self.plus_minus is None,
+            plus_minus_nm=tolerance_nm,
+            own_room=tolerance_nm is not None and self.plus_minus is None,
         )
 
     def _check(self, unit: Unit) -> tuple[Limits | None, int | None]:
@@ -124,9 +124,9 @@ class SpecPart(FilePart):
         room = self.room if self.plus_minus is None else self.plus_minus
         if room is None:
             raise BadValue("spec of one figure: say how far off is still right.", field="room")
-        off = length_nm(room, unit)
+        tolerance_nm = length_nm(room, unit)
         middle = length_nm(self.nominal, unit)
-        return Limits(low_nm=middle - off, high_nm=middle + off), off
+        return Limits(low_nm=middle - tolerance_nm, high_nm=middle + tolerance_nm), tolerance_nm
 
 
 class SpecsPart(FilePart):
@@ -234,7 +234,7 @@ def exactly(of: type) -> BeforeValidator:
 
     A value cannot hold what it does not know, as a part can.
     """
-    known = {one.name for one in fields(of)}
+    known = {field.name for field in fields(of)}
 
     def check(sent: Any) -> Any:
         if isinstance(sent, dict) and (others := sorted(map(str, {*sent} - known))):

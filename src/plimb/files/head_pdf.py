@@ -11,7 +11,7 @@ SIZE, LEAD = 8.0, 9.6
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Beside:
+class SpotNotes:
     """What stands beside a valve: soft lines, then one that stands out; whether it is filled."""
 
     soft: Sequence[str] = ()
@@ -20,10 +20,10 @@ class Beside:
 
 
 def draw_head(
-    paper: Paper, drawing: HeadDrawing, *, note: str, beside: Mapping[str, Beside]
+    paper: Paper, drawing: HeadDrawing, *, note: str, beside: Mapping[str, SpotNotes]
 ) -> None:
     """Draw every bank from where the pen is, the foremost at the top."""
-    lines = 1 + max((len(one.soft) + bool(one.strong) for one in beside.values()), default=0)
+    lines = 1 + max((len(notes.soft) + bool(notes.strong) for notes in beside.values()), default=0)
     longest = max(bank.length for bank in drawing.banks)
     room = (88 * MM - len(drawing.banks) * 2 * lines * LEAD) / len(drawing.banks)
     scale = min(paper.epw / (longest + 0.3), 44 * MM, room / (2.3 * BORE_RADIUS))
@@ -40,7 +40,7 @@ def draw_head(
 
 def _bank(
     paper: Paper, bank: BankDrawing, middle: float, scale: float, lines: int,
-    beside: Mapping[str, Beside],
+    beside: Mapping[str, SpotNotes],
 ) -> None:  # fmt: skip
     start = paper.l_margin + (paper.epw - bank.length * scale) / 2
     paper.set_draw_color(*INK)
@@ -53,7 +53,7 @@ def _bank(
         y = middle + bar.v * scale
         paper.line(start + bar.start * scale, y, start + bar.end * scale, y)
     for plate in (-1, 1):
-        spots = [one for one in bank.valves if one.plate == plate]
+        spots = [valve for valve in bank.valves if valve.plate == plate]
         _side(paper, sorted(spots, key=_along), start, middle, scale, lines, beside)
     for bore in bank.bores:
         x = start + bore.u * scale
@@ -66,13 +66,13 @@ def _along(spot: ValveSpot) -> tuple[float, int]:
 
 def _side(
     paper: Paper, spots: Sequence[ValveSpot], start: float, middle: float, scale: float,
-    lines: int, beside: Mapping[str, Beside],
+    lines: int, beside: Mapping[str, SpotNotes],
 ) -> None:  # fmt: skip
     """Draw the valves of one side of a bank, and what stands beside each, clear of one another."""
     wide = min(19 * MM, paper.epw / max(1, len(spots)))
     wanted = [start + spot.u * scale for spot in spots]
     for spot, x in zip(spots, spread(wanted, wide, paper.l_margin, paper.epw), strict=True):
-        at = beside.get(spot.valve, Beside())
+        at = beside.get(spot.valve, SpotNotes())
         u, v, radius = start + spot.u * scale, middle + spot.v * scale, spot.radius * scale
         edge = middle + spot.plate * (1.15 * BORE_RADIUS * scale + 3)
         paper.set_draw_color(*LINE)
@@ -84,7 +84,7 @@ def _side(
             paper.set_fill_color(*(INK if at.filled else (255, 255, 255)))
             paper.circle(u, v, radius, style="FD")
         top = edge + 2 if spot.plate > 0 else edge - lines * LEAD - 2
-        said = [(spot.valve, True, INK), *((one, False, SOFT) for one in at.soft)]
+        said = [(spot.valve, True, INK), *((line, False, SOFT) for line in at.soft)]
         said += [(at.strong, True, INK)] if at.strong else []
         for nth, (text, bold, colour) in enumerate(said):
             paper.fitted(
@@ -107,7 +107,7 @@ def spread(wanted: Sequence[float], wide: float, low: float, length: float) -> l
         right[at] = max(right[at], right[at - 1] + wide)
     for at in range(len(left) - 2, -1, -1):
         left[at] = min(left[at], left[at + 1] - wide)
-    found = [(one + other) / 2 for one, other in zip(left, right, strict=True)]
+    found = [(low + high) / 2 for low, high in zip(left, right, strict=True)]
     first, last = low + wide / 2, low + length - wide / 2
     for at in range(len(found)):
         found[at] = max(found[at], first + at * wide)

@@ -75,10 +75,10 @@ class CheckPart(FilePart):
         for place, gap in enumerate(self.gaps):
             with at_path(f"{path}.gaps[{place}]"):
                 found[_once(engine, gap.valve, found)] = gap.to_core(unit)
-        for place, one in enumerate(self.pieces):
+        for place, piece in enumerate(self.pieces):
             with at_path(f"{path}.pieces[{place}]"):
-                valve = _once(engine, one.valve, pieces)
-                shim = one.to_core(engine.clearance(valve), of_shims, Trust.MEASURED)
+                valve = _once(engine, piece.valve, pieces)
+                shim = piece.to_core(engine.clearance(valve), of_shims, Trust.MEASURED)
                 pieces[valve] = Piece(
                     thickness_nm=shim.thickness_nm, half_width_nm=shim.half_width_nm
                 )
@@ -92,15 +92,15 @@ class CheckPart(FilePart):
             at=self.at,
             new_life=self.new_life,
             valves={
-                one.key: Seen(
-                    found=found.get(one.id),
-                    piece=pieces.get(one.id),
-                    left=left[one.id].gap(unit) if one.id in left else None,
-                    new=left[one.id].new(of_shims) if one.id in left else None,
-                    changed=one.id in left,
+                clearance.key: Seen(
+                    found=found.get(clearance.id),
+                    piece=pieces.get(clearance.id),
+                    left=left[clearance.id].gap(unit) if clearance.id in left else None,
+                    new=left[clearance.id].new(of_shims) if clearance.id in left else None,
+                    changed=clearance.id in left,
                 )
-                for one in engine.clearances
-                if one.id in {*found, *pieces, *left}
+                for clearance in engine.clearances
+                if clearance.id in {*found, *pieces, *left}
             },
         )
 
@@ -128,8 +128,8 @@ class HistoryFile(EngineFile):
         """
         engine = self.to_core()
         read = [
-            one.to_core(engine, self.unit, self.of_shims, f"$.checks[{place}]")
-            for place, one in enumerate(self.checks)
+            check.to_core(engine, self.unit, self.of_shims, f"$.checks[{place}]")
+            for place, check in enumerate(self.checks)
         ]
         return tuple(sorted(read, key=lambda one: one.on or date.min))
 
@@ -155,7 +155,7 @@ def history_as_json(
         **({"shim_unit": of_shims.value} if of_shims is not unit else {}),
         "measure": measure.value,
         "engine": document["engine"],
-        "checks": [_check_as_json(one, clearances, unit, of_shims) for one in checks],
+        "checks": [_check_as_json(check, clearances, unit, of_shims) for check in checks],
     }
 
 
@@ -163,18 +163,18 @@ def _check_as_json(
     check: Check, clearances: Sequence[Clearance], unit: Unit, of_shims: Unit
 ) -> dict[str, Any]:
     gaps, pieces, left = [], [], []
-    for one in clearances:
-        seen = check.valves.get(one.key)
+    for clearance in clearances:
+        seen = check.valves.get(clearance.key)
         if seen is None:
             continue
         if seen.found is not None:
-            gaps.append({"valve": one.id, **_gap(seen.found, unit)})
+            gaps.append({"valve": clearance.id, **_gap(seen.found, unit)})
         if seen.piece is not None:
-            pieces.append({"valve": one.id, **_piece(seen.piece, of_shims, "marked_as")})
+            pieces.append({"valve": clearance.id, **_piece(seen.piece, of_shims, "marked_as")})
         if seen.changed:
             felt = {} if seen.left is None else _gap(seen.left, unit)
             new = {} if seen.new is None else _piece(seen.new, of_shims, "piece")
-            left.append({"valve": one.id, **felt, **new})
+            left.append({"valve": clearance.id, **felt, **new})
     found = {"date": (check.on or date.min).isoformat(), "gaps": gaps, "pieces": pieces,
              "left": left}  # fmt: skip
     at = {} if check.at is None else {"at": float(check.at)}
@@ -206,18 +206,18 @@ def forecast_as_json(forecast: Forecast, measure: Measure, unit: Unit) -> dict[s
         return None if nm is None else number_in(nm, unit)
 
     valves = []
-    for one in forecast.valves:
+    for valve in forecast.valves:
         stacks = []
-        for seen in one.past.seen:
+        for seen in valve.past.seen:
             ends = seen.stack() or (None, None)
             at = forecast.checks[seen.check].at
             stacks.append({
                 "at": None if at is None else float(at),
                 "low": number(ends[0]), "high": number(ends[1]),
             })  # fmt: skip
-        rate, reach = one.rate, one.to_minimum
+        rate, reach = valve.rate, valve.to_minimum
         valves.append({
-            "valve": one.valve,
+            "valve": valve.valve,
             "stacks": stacks,
             "rate_per_1000": {
                 "best": number(rate.best_nm), "low": number(rate.low_nm),
@@ -226,8 +226,8 @@ def forecast_as_json(forecast: Forecast, measure: Measure, unit: Unit) -> dict[s
             "to_minimum": {
                 "best": reach.best, "early": reach.early, "late": reach.late,
             } if reach else {"best": None, "early": None, "late": None},
-            "unusual": one.unusual,
-            "why_unusual": one.odd.value if one.odd else None,
+            "unusual": valve.unusual,
+            "why_unusual": valve.odd.value if valve.odd else None,
         })  # fmt: skip
     due = forecast.next_check
     return {

@@ -78,11 +78,11 @@ def _unknown(read: Any, path: str) -> Iterator[str]:
         for name, field in type(read).model_fields.items():
             yield from _unknown(getattr(read, name), f"{path}.{field.alias or name}")
     elif isinstance(read, list | tuple):
-        for place, one in enumerate(read):
-            yield from _unknown(one, f"{path}[{place}]")
+        for place, part in enumerate(read):
+            yield from _unknown(part, f"{path}[{place}]")
     elif isinstance(read, dict):
-        for name, one in read.items():
-            yield from _unknown(one, f"{path}.{name}")
+        for name, part in read.items():
+            yield from _unknown(part, f"{path}.{name}")
 
 
 @contextmanager

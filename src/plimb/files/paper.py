@@ -59,7 +59,7 @@ def font_for(letter: str) -> str | None:
 
 def _plain(text: str) -> str:
     kept = text.translate(_SWAPPED).translate(_JOINERS)
-    return "".join(one for one in kept if one >= " " or one == "\n")
+    return "".join(letter for letter in kept if letter >= " " or letter == "\n")
 
 
 class Paper(FPDF):
@@ -104,7 +104,7 @@ class Paper(FPDF):
         plain = _plain(text)
         wanted = {font_for(letter) for letter in plain} - {None, *self._others}
         if wanted:
-            self._others = [one for one in OTHERS if one in wanted or one in self._others]
+            self._others = [font for font in OTHERS if font in wanted or font in self._others]
             for name in self._others:
                 if name in wanted:
                     self.add_font(name, "", _folder() / OTHERS[name])

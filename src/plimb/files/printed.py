@@ -10,6 +10,6 @@ def as_printed(spec: Spec, unit: Unit) -> dict[str, float]:
     if spec.plus_minus_nm is None:
         low, high = spec.check.low_nm, spec.check.high_nm
         return {"min": number_in(low, unit), "max": number_in(high, unit)}
-    off = "room" if spec.own_room else "plus_minus"
+    key = "room" if spec.own_room else "plus_minus"
     nominal = number_in(spec.check.middle_nm, unit)
-    return {"nominal": nominal, off: number_in(spec.plus_minus_nm, unit)}
+    return {"nominal": nominal, key: number_in(spec.plus_minus_nm, unit)}

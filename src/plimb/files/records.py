@@ -209,13 +209,16 @@ class JobPart(_Exact):
     @model_validator(mode="after")
     def _acts_are_told_apart(self) -> JobPart:
         for what, names in (
-            ("events: two acts have one number", [one.version for one in self.events]),
-            ("events: two acts have one key", [one.key for one in self.events]),
-            ("amendments: two lines have one key", [one.key for one in self.amendments]),
+            ("events: two acts have one number", [event.version for event in self.events]),
+            ("events: two acts have one key", [event.key for event in self.events]),
+            (
+                "amendments: two lines have one key",
+                [amendment.key for amendment in self.amendments],
+            ),
         ):
             if len(set(names)) < len(names):
                 raise BadValue(f"{what}.", field=what.partition(":")[0])
-        if any(one.version > self.version for one in self.events):
+        if any(event.version > self.version for event in self.events):
             raise BadValue("events: an act is later than the card’s version.", field="events")
         return self
 
@@ -225,7 +228,7 @@ class JobPart(_Exact):
         if kept is None:
             return None
         plain = asdict(kept)
-        for of, name in ((plain, "stacks"), *((one, "stamped_nm") for one in plain["blades"])):
+        for of, name in ((plain, "stacks"), *((blade, "stamped_nm") for blade in plain["blades"])):
             if not of[name]:
                 del of[name]
         return plain

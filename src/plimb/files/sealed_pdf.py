@@ -82,34 +82,34 @@ class _TooDeep(Exception):
 
 def _signed_text(card: Any, reader: PdfReader) -> str:
     """Return the text that the signature is under: the card's hash and that of the pages."""
-    told = hashlib.sha256()
+    digest = hashlib.sha256()
     try:
         for page in reader.pages:
-            _tell(page, told.update, 0)
+            _tell(page, digest.update, 0)
     except _TooDeep:
         return ""
-    return f"{FORMAT}\n{fingerprint(card)}\n{told.hexdigest()}"
+    return f"{FORMAT}\n{fingerprint(card)}\n{digest.hexdigest()}"
 
 
-def _tell(one: Any, told: Callable[[bytes], None], depth: int) -> None:
+def _tell(one: Any, digest: Callable[[bytes], None], depth: int) -> None:
     """Tell all of an object that is drawn, whatever its number in the file."""
     if depth > _DEEPEST:
         raise _TooDeep
     if isinstance(one, IndirectObject):
         one = one.get_object()
     if isinstance(one, DictionaryObject):
-        told(b"<<")
+        digest(b"<<")
         for name in sorted(one):
             if name not in _NOT_DRAWN:
-                told(name.encode())
-                _tell(one.raw_get(name), told, depth + 1)
+                digest(name.encode())
+                _tell(one.raw_get(name), digest, depth + 1)
         if isinstance(one, StreamObject):
-            told(hashlib.sha256(one.get_data()).digest())
-        told(b">>")
+            digest(hashlib.sha256(one.get_data()).digest())
+        digest(b">>")
     elif isinstance(one, ArrayObject):
-        told(b"[")
+        digest(b"[")
         for inner in list.__iter__(one):
-            _tell(inner, told, depth + 1)
-        told(b"]")
+            _tell(inner, digest, depth + 1)
+        digest(b"]")
     else:
-        told(f"{type(one).__name__} {one}\n".encode())
+        digest(f"{type(one).__name__} {one}\n".encode())

@@ -7,7 +7,7 @@ from plimb.core.lengths import Unit
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict
 from plimb.core.words import Units, figure, signed
-from plimb.files.head_pdf import Beside, draw_head
+from plimb.files.head_pdf import SpotNotes, draw_head
 from plimb.files.paper import LINE, MM, SOFT, WASH, Paper
 
 HEADINGS = (
@@ -45,11 +45,11 @@ def sheet_pdf(sheet: Sheet) -> bytes:
     )  # fmt: skip
     paper.gap(1 * MM)
     _rows(paper, sheet.rows, units)
-    for one in sheet.rounds:
+    for round_ in sheet.rounds:
         paper.gap()
-        paper.room_for(min(HIGH * (len(one.rows) + 1) + 14, 200 * MM))
-        paper.para(f"Round {one.number}: {one.reason}", 9, bold=True)
-        _rows(paper, one.rows, units)
+        paper.room_for(min(HIGH * (len(round_.rows) + 1) + 14, 200 * MM))
+        paper.para(f"Round {round_.number}: {round_.reason}", 9, bold=True)
+        _rows(paper, round_.rows, units)
     paper.gap()
     _closing(paper, sheet)
     return paper.done()
@@ -123,10 +123,10 @@ def _felt(gap: Gap | None, unit: Unit) -> str:
     return f"{ends}, called {figure(gap.called_nm, unit)}"
 
 
-def _beside(row: SheetRow, unit: Unit) -> Beside:
+def _beside(row: SheetRow, unit: Unit) -> SpotNotes:
     changed = row.piece_in_nm is not None
     proved = row.left is not None and row.left != row.found
-    return Beside(
+    return SpotNotes(
         soft=(_gap(row.found, unit),) if changed or proved else (),
         strong=_gap(row.left, unit),
         filled=changed,
@@ -167,7 +167,7 @@ def _columns(paper: Paper, left: Sequence[Fact], right: Sequence[Fact]) -> None:
     """Set two columns of names and what stands beside them, side by side."""
     wide = (paper.epw - 8 * MM) / 2
     high = max(
-        sum(paper.named(one.name, one.says, width=wide, size=8.6, dry=True) + 1.2 for one in side)
+        sum(paper.named(row.name, row.says, width=wide, size=8.6, dry=True) + 1.2 for row in side)
         for side in (left, right)
     )
     if paper.room_for(min(high, 200 * MM)):
@@ -175,27 +175,27 @@ def _columns(paper: Paper, left: Sequence[Fact], right: Sequence[Fact]) -> None:
     top, ends = paper.y, []
     for place, side in enumerate((left, right)):
         paper.set_xy(paper.l_margin + place * (wide + 8 * MM), top)
-        for one in side:
+        for row in side:
             x = paper.l_margin + place * (wide + 8 * MM)
             paper.set_x(x)
-            paper.named(one.name, one.says, width=wide, size=8.6)
+            paper.named(row.name, row.says, width=wide, size=8.6)
             paper.set_xy(x, paper.y + 1.2)
         ends.append(paper.y)
     paper.set_xy(paper.l_margin, max(ends))
 
 
 def _closing(paper: Paper, sheet: Sheet) -> None:
-    specs = [Fact(name=f"Range {one.name}", says=one.words(sheet.unit)) for one in sheet.specs]
-    long = [one for one in sheet.lines if len(one.says) > LONG]
-    short = [one for one in sheet.lines if len(one.says) <= LONG]
+    specs = [Fact(name=f"Range {spec.name}", says=spec.words(sheet.unit)) for spec in sheet.specs]
+    long = [line for line in sheet.lines if len(line.says) > LONG]
+    short = [line for line in sheet.lines if len(line.says) <= LONG]
     if sheet.remarks:
         long.append(Fact(name="Remarks", says=sheet.remarks))
-    long += [Fact(name="Amended", says=one) for one in sheet.amendments]
+    long += [Fact(name="Amended", says=amendment) for amendment in sheet.amendments]
     _columns(paper, [*specs, *short], sheet.facts)
-    for one in long:
+    for row in long:
         paper.gap(1)
-        paper.room_for(min(paper.named(one.name, one.says, size=8.6, dry=True), 200 * MM))
-        paper.named(one.name, one.says, size=8.6)
+        paper.room_for(min(paper.named(row.name, row.says, size=8.6, dry=True), 200 * MM))
+        paper.named(row.name, row.says, size=8.6)
     if sheet.signed_at is None:
         paper.gap()
         paper.named("Signed", "________________________", size=10)

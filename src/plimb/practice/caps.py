@@ -45,8 +45,8 @@ class Caps:
     def tight(self) -> bool:
         """Whether every bolt is as tight as the maker asks for, but for those that gave."""
         return not self.off and all(
-            number in self.gave or (one or 0.0) >= FINAL
-            for number, one in enumerate(self.turned, 1)
+            number in self.gave or (turns or 0.0) >= FINAL
+            for number, turns in enumerate(self.turned, 1)
         )
 
     def move(self, where: str) -> Told:
@@ -105,7 +105,7 @@ class Caps:
         if before >= self.wrench:
             return Told(word="clicks", sentence=f"At once: bolt {bolt} was there.", force=0.6)
         self.turned[bolt - 1] = self.wrench
-        least = min(one or 0.0 for one in self.turned)
+        least = min(turns or 0.0 for turns in self.turned)
         if sum(least < stage <= self.wrench for stage in STAGES) > 1:
             self.ahead += 1
             return Told(

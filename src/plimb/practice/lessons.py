@@ -159,7 +159,7 @@ OWN = Lesson(
     caps=True,
 )  # fmt: skip
 
-BY_ID = {one.id: one for one in (*LESSONS, OWN)}
+BY_ID = {lesson.id: lesson for lesson in (*LESSONS, OWN)}
 
 SETS = {
     "usual": USUAL_BLADES,

@@ -114,7 +114,7 @@ class Rig:
         self.simulated.turn_to(self.resting if valves is None else valves)
 
     def _known(self, valve: str) -> str:
-        if valve not in {one.id for one in self.engine.clearances}:
+        if valve not in {clearance.id for clearance in self.engine.clearances}:
             raise BadValue(f"valve “{valve}” is not on this engine.", field="valve")
         return valve
 
@@ -153,7 +153,9 @@ class Rig:
         self._closed()
         self.crank = (self.crank + by) % CYCLE
         self._rest()
-        lifted = [one.id for one in self.engine.clearances if one.id not in self.resting]
+        lifted = [
+            clearance.id for clearance in self.engine.clearances if clearance.id not in self.resting
+        ]
         if not lifted:
             return Told(word="turned", sentence="Every lobe points away from its follower.")
         many = len(lifted)
@@ -166,7 +168,7 @@ class Rig:
         return Told(word="turned", sentence=f"The lobe of {valve} points straight away.")
 
     def _push(self, valve: str, *blades: int) -> Told:
-        known = {one.nominal_nm: one for one in self.blades.usable}
+        known = {blade.nominal_nm: blade for blade in self.blades.usable}
         if not 1 <= len(blades) <= 2 or any(nm not in known for nm in blades):
             raise BadValue("Pick one blade of the set, or two.", field="blade")
         if self._known(valve) in self.empty:
@@ -189,7 +191,7 @@ class Rig:
             return blades
         if not certain and chance > STICKS:
             return blades
-        there = sorted(one.nominal_nm for one in self.blades.usable)
+        there = sorted(blade.nominal_nm for blade in self.blades.usable)
         self.stuck = True
         return blades[0], there[0] if blades[0] != there[0] else there[1]
 
@@ -244,7 +246,7 @@ class Rig:
             word="slid",
             sentence="A calliper shows hundredths and may be two of them off: too coarse to choose "
             "a shim by.",
-            shown_nm=self.simulated.slide(piece),
+            shown_nm=self.simulated.calliper_reading(piece),
         )
 
     def _swap(self, one: str, other: str) -> Told:
@@ -256,11 +258,11 @@ class Rig:
 
     def _off_the_tray(self, size_nm: object) -> Held | None:
         """Take up the piece that is about so thick, of those that came out and lie there."""
-        for valve in [one for one in self.out if one not in self.empty]:
+        for valve in [out for out in self.out if out not in self.empty]:
             self.tray.append(self.out.pop(valve))
         if not isinstance(size_nm, int):
             return None
-        about = [one for one in self.tray if self.simulated.is_about(one, size_nm)]
+        about = [piece for piece in self.tray if self.simulated.is_about(piece, size_nm)]
         if about:
             self.tray.remove(about[0])
         return about[0] if about else None

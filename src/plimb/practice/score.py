@@ -62,7 +62,7 @@ class Score:
     @property
     def right(self) -> int:
         """How many verdicts are right."""
-        return sum(one.right for one in self.reads)
+        return sum(read.right for read in self.reads)
 
 
 def score_of(session: LessonRun, rounds: Sequence[Round]) -> Score:
@@ -70,16 +70,18 @@ def score_of(session: LessonRun, rounds: Sequence[Round]) -> Score:
     engine, rig = session.rig.engine, session.rig
     truth = Truth(rig.simulated)
     now = {
-        one.id: truth.gap_nm(one.id) for one in engine.clearances if one.id not in rig.empty
+        clearance.id: truth.gap_nm(clearance.id)
+        for clearance in engine.clearances
+        if clearance.id not in rig.empty
     }  # a valve that stands empty has no gap
     reads = []
     first, last = rounds[0].status.valves, rounds[-1].status.valves
-    for one in engine.clearances:
-        found, proof = first[one.id].record.found, last[one.id].record.proof
+    for clearance in engine.clearances:
+        found, proof = first[clearance.id].record.found, last[clearance.id].record.proof
         if found is not None:
-            reads.append(_read(one, "found", found.gap, session.first[one.id]))
-        if proof is not None and one.id in now:
-            reads.append(_read(one, "proof", proof.gap, now[one.id]))
+            reads.append(_read(clearance, "found", found.gap, session.first[clearance.id]))
+        if proof is not None and clearance.id in now:
+            reads.append(_read(clearance, "proof", proof.gap, now[clearance.id]))
     return Score(
         reads=tuple(reads),
         in_spec=sum(truth.in_spec(valve) for valve in now),
@@ -87,12 +89,14 @@ def score_of(session: LessonRun, rounds: Sequence[Round]) -> Score:
         rounds=len(rounds),
         tries=rig.tries - session.by_others,
         fewest=sum(
-            _fewest(session.first[one.id], one, rig.blades)
-            for one in engine.clearances
-            if first[one.id].record.found is not None and not session.by_others
+            _fewest(session.first[clearance.id], clearance, rig.blades)
+            for clearance in engine.clearances
+            if first[clearance.id].record.found is not None and not session.by_others
         ),
         slips=tuple(
-            one.valve for one in reads if one.error_nm is not None and abs(one.error_nm) > SLIP_NM
+            read.valve
+            for read in reads
+            if read.error_nm is not None and abs(read.error_nm) > SLIP_NM
         ),
         empty=tuple(sorted(rig.empty)),
         bolts=_bolts(rig),
@@ -106,9 +110,9 @@ def _bolts(rig: Rig) -> str:
         return ""
     if caps.off:
         return "The caps lie on the bench still."
-    right = sum(one == FINAL for one in caps.turned)
+    right = sum(turns == FINAL for turns in caps.turned)
     said = f"{right} of {caps.many} bolts at the maker's {FINAL:g} N·m"
-    over = sum(one is not None and one > FINAL for one in caps.turned)
+    over = sum(turns is not None and turns > FINAL for turns in caps.turned)
     more = [f"{over} beyond it"] if over else []
     more += [f"the thread of {len(caps.gave)} gave"] if caps.gave else []
     more += [f"one pulled ahead of the others {caps.ahead} times"] if caps.ahead else []
@@ -135,7 +139,7 @@ def _fewest(true_nm: float, one: Clearance, blades: BladeSet) -> int:
     assert one.check is not None
     known, tries = Tried(), 0
     while (blade := next_blade(known, one.check, blades)) is not None:
-        known = known.told(blade, blade.thickness_nm <= true_nm)
+        known = known.with_answer(blade, blade.thickness_nm <= true_nm)
         tries += 1
     return tries
 
@@ -151,7 +155,7 @@ class FeelScore:
 
 def feel_of(sessions: Sequence[Begun | LessonRun]) -> FeelScore:
     """Return the feel of the hand that did these lessons; slips are left out."""
-    errors = [e for one in sessions for e in one.errors_nm if abs(e) <= SLIP_NM]
+    errors = [e for session in sessions for e in session.errors_nm if abs(e) <= SLIP_NM]
     return FeelScore(
         readings=len(errors),
         bias_nm=round(fmean(errors)) if len(errors) >= 5 else None,
@@ -162,7 +166,7 @@ def feel_of(sessions: Sequence[Begun | LessonRun]) -> FeelScore:
 def errors_of(score: Score, *, done_before: bool) -> list[float]:
     """Return how far off the readings were that this hand took, and not another before it."""
     return [
-        float(one.error_nm)
-        for one in score.reads
-        if one.error_nm is not None and (one.purpose == "proof" or not done_before)
+        float(read.error_nm)
+        for read in score.reads
+        if read.error_nm is not None and (read.purpose == "proof" or not done_before)
     ]

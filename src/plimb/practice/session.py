@@ -13,14 +13,12 @@ from typing import Any
 from filelock import FileLock
 
 from plimb.books.bench import find_engines, read_shop
-from plimb.card.acting import Change, Written
+from plimb.card.acting import Written
 from plimb.card.acts.choose import take_plan
 from plimb.card.acts.correct import change_instrument
 from plimb.card.acts.feel import write_down_gap
-from plimb.card.acts.fit import fit_piece, turn_by_hand
 from plimb.card.acts.opening import open_card
-from plimb.card.acts.read import check_zero, write_down_shim
-from plimb.card.build import read_card
+from plimb.card.acts.read import write_down_shim
 from plimb.card.rejudge import change_settings
 from plimb.core.engine.engine import Engine
 from plimb.core.errors import BadValue, NotFound, NotReady
@@ -39,7 +37,7 @@ from plimb.shop.clock import utc_now
 from plimb.shop.engines import register_engine
 from plimb.shop.tools import add_instrument, save_blade_set
 from plimb.standins.simulated import Truth
-from plimb.trials.hand import tried_as_asked, typed_zero
+from plimb.trials.card_hand import CardHand
 
 WHO = "Practice"
 MOST_SEEDS = 60
@@ -160,7 +158,7 @@ class Practice:
         if self.shop is None:
             return []
         page = find_engines(self.shop, "", 0)
-        return [(one.id, one.label) for one in page.engines]
+        return [(engine.id, engine.label) for engine in page.engines]
 
     def own_document(self, engine_id: int) -> str:
         """Return what the shop knows of one of its engines; NotFound where there is none."""
@@ -195,7 +193,10 @@ class Practice:
         if document is None:
             document = dict(fill_in(starting_point(lesson.start), lesson))
         engine = EngineFile.model_validate(document).to_core()
-        if any(one.check is None or not one.family.sizes() for one in engine.clearances):
+        if any(
+            clearance.check is None or not clearance.family.sizes()
+            for clearance in engine.clearances
+        ):
             raise BadValue(
                 "This engine cannot be practised on: enter its spec and the sizes of its shims "
                 "first.",
@@ -206,7 +207,7 @@ class Practice:
             seed for seed in range(number * 1009, number * 1009 + MOST_SEEDS + 1)
             if seed == number * 1009 + MOST_SEEDS or _shows(lesson, engine, seed)
         )  # fmt: skip
-        caps = lesson.caps and any(one.camshaft_out for one in engine.clearances)
+        caps = lesson.caps and any(clearance.camshaft_out for clearance in engine.clearances)
         if caps:
             document["engine"]["bolts"] = [CAPS]
         rig = _rig(lesson, engine, seed, caps=caps)
@@ -236,9 +237,9 @@ class Practice:
         """Have the lesson's feeler set and a micrometer there; return the micrometer's number."""
         shop = read_shop(self.database, self._clock().date())
         name = f"Practice, {lesson.blades}"
-        if name not in {one.blades.name for one in shop.blade_sets}:
+        if name not in {blade_set.blades.name for blade_set in shop.blade_sets}:
             save_blade_set(self.database, set_id=None, blades=blade_set(lesson.blades, name))
-        tools = {one.name: one.id for one in shop.instruments}
+        tools = {instrument.name: instrument.id for instrument in shop.instruments}
         return tools.get("Micrometer") or add_instrument(
             self.database, name="Micrometer", doubt="0.004"
         )
@@ -280,35 +281,28 @@ def _again(kept: Mapping[str, Any]) -> LessonRun:
 
 def _true(engine: Engine, rig: Rig) -> dict[str, float]:
     truth = Truth(rig.simulated)
-    return {one.id: truth.gap_nm(one.id) for one in engine.clearances}
+    return {clearance.id: truth.gap_nm(clearance.id) for clearance in engine.clearances}
 
 
 def _shows(lesson: Lesson, engine: Engine, seed: int) -> bool:
     """Return whether an engine has what its lesson is about: enough valves that want a piece."""
     rig = _rig(lesson, engine, seed)
     truth = Truth(rig.simulated)
-    out = sum(not truth.in_spec(one.id) for one in engine.clearances)
-    low = min(truth.gap_nm(one.id) for one in engine.clearances)
+    out = sum(not truth.in_spec(clearance.id) for clearance in engine.clearances)
+    low = min(truth.gap_nm(clearance.id) for clearance in engine.clearances)
     felt = low > mm("0.05") or lesson.trap is Trap.NO_GAP
     return felt and lesson.least <= out < max(len(engine.clearances), lesson.least + 1)
 
 
-class _OtherHand:
+class _OtherHand(CardHand):
     """What another hand has done before a lesson begins, through the same acts as the screen."""
 
     def __init__(
         self, practice: Practice, session: LessonRun, card: Written, micrometer: int
     ) -> None:
-        self.practice, self.session, self.rig = practice, session, session.rig
-        self.card, self.micrometer = card, micrometer
-        self._do(change_instrument, instrument_id=self.micrometer)
-
-    def _do(self, acts: Callable[..., Written], **said: object) -> None:
-        change = Change(
-            card_id=self.card.id, version=self.card.version,
-            key=f"practice-{self.card.id}-{self.card.version:05}", now=self.practice._clock(),
-        )  # fmt: skip
-        self.card = acts(self.practice.database, change, **said)
+        super().__init__(practice.database, card, practice._clock, f"practice-{card.id}")
+        self.session, self.rig, self.micrometer = session, session.rig, micrometer
+        self.do(change_instrument, instrument_id=micrometer)
 
     def work(self) -> None:
         """Do the stages before the one that the lesson begins at."""
@@ -321,36 +315,29 @@ class _OtherHand:
         if Stage.FIT in before:
             self._fit()
 
-    def _view(self) -> Any:
-        with self.practice.database.reading() as session:
-            return read_card(session, self.card.id)
-
     def _feel(self) -> None:
-        for one in self.rig.engine.clearances:
-            self.rig.do("lobe", one.id)
+        for clearance in self.rig.engine.clearances:
+            self.rig.do("lobe", clearance.id)
             known = Tried()
             for fine in (False, True):
-                known, _verdict = tried_as_asked(
-                    self.practice.database, self.card.id, one.id, partial(self._goes, one.id),
-                    known, fine=fine,
-                )  # fmt: skip
+                goes = partial(self._goes, clearance.id)
+                known, _verdict = self.tried(clearance.id, known, goes, fine=fine)
             text = known.typed
-            self._do(write_down_gap, valve=one.id, purpose="found", text=text, unit=Unit.MM)
+            self.do(write_down_gap, valve=clearance.id, purpose="found", text=text, unit=Unit.MM)
 
     def _goes(self, valve: str, blades: tuple[int, ...]) -> bool:
         return self.rig.do("push", valve, *blades).force < 1
 
     def _read(self) -> None:
-        zero_nm = self.rig.do("close", None).shown_nm or 0
-        self._do(check_zero, instrument_id=self.micrometer, zero=typed_zero(zero_nm))
-        for valve in self._view().status.opened:
+        self.set_zero(self.micrometer, self.rig.do("close", None).shown_nm or 0)
+        for valve in self.view.status.opened:
             told = self.rig.do("out", valve)
             shown = self.rig.do("close", valve).shown_nm or 0
-            self._do(write_down_shim, valve=valve, text=f"{told.marking or '?'} {show_mm(shown)}")
+            self.do(write_down_shim, valve=valve, text=f"{told.marking or '?'} {show_mm(shown)}")
 
     def _fit(self) -> None:
-        self._do(take_plan)
-        steps = self._view().fit
+        self.do(take_plan)
+        steps = self.view.fit
         for step in steps:
             if step.valve not in self.rig.empty:
                 self.rig.do("out", step.valve)
@@ -360,10 +347,10 @@ class _OtherHand:
             else:
                 self.rig.do("new", step.valve, step.thickness_nm)
                 self.rig.do("in", step.valve, "new")
-            self._do(fit_piece, valve=step.valve, fitted=True, measured="", anyway=True)
+            self.put_down_as_in(step.valve)
         for valve in sorted(self.rig.empty):
             self.rig.do("in", valve, "own")
         if self.session.lesson.trap is Trap.SWAPPED and len(steps) > 1:
             far = sorted(steps, key=lambda step: step.thickness_nm)
             self.rig.do("swap", far[0].valve, far[-1].valve)
-        self._do(turn_by_hand, turns=4)
+        self.turn()

@@ -172,8 +172,8 @@ def get_practice() -> dict[str, Any]:
     begun = _practice().begun()
     return {
         "lessons": LESSONS,
-        "begun": [_begun(one) for one in begun],
-        "engines": [{"id": one, "label": label} for one, label in _practice().own_engines()],
+        "begun": [_begun(lesson) for lesson in begun],
+        "engines": [{"id": engine, "label": label} for engine, label in _practice().own_engines()],
         "feel": feel_of(begun),
     }
 

@@ -45,27 +45,27 @@ def written_with(session: Session, card: CardRow, version: int) -> tuple[Written
     )
     query = select(ChangeRow).where(ChangeRow.entry_id == entry.limit(1).scalar_subquery())
     found: dict[tuple[str, int], WrittenLine] = {}
-    for one in session.scalars(query.order_by(ChangeRow.id)):
-        old = None if one.old is None else json.loads(one.old)
-        new = None if one.new is None else json.loads(one.new)
-        before = found.get((one.of, one.row))
+    for change in session.scalars(query.order_by(ChangeRow.id)):
+        old = None if change.old is None else json.loads(change.old)
+        new = None if change.new is None else json.loads(change.new)
+        before = found.get((change.of, change.row))
         if before is not None:  # written twice: what was before, and what is after
             old = None if before.old is None else {**(old or {}), **before.old}
             new = {**(before.new or {}), **(new or {})}
-        found[one.of, one.row] = WrittenLine(of=one.of, row=one.row, old=old, new=new)
+        found[change.of, change.row] = WrittenLine(of=change.of, row=change.row, old=old, new=new)
     return tuple(found.values())
 
 
 def put_as_it_was(session: Session, row: Base, columns: Sequence[str], line: WrittenLine) -> None:
     """Write some columns of a row as they lay before an act."""
     old = line.old or {}
-    names = [one for one in columns if one in old]
+    names = [column for column in columns if column in old]
     if not names:
         return
     session.flush()
-    sets = ", ".join(f'"{one}" = :{one}' for one in names)
+    sets = ", ".join(f'"{name}" = :{name}' for name in names)
     session.execute(
         text(f'UPDATE "{line.of}" SET {sets} WHERE id = :id'),
-        {**{one: old[one] for one in names}, "id": line.row},
+        {**{name: old[name] for name in names}, "id": line.row},
     )
     session.expire(row)

@@ -23,7 +23,7 @@ def newest_revision() -> str:
 def refuse_later(schema: str, called: str, field: str) -> None:
     """Refuse a record whose schema this version does not know; `called` is what it is here."""
     known = ScriptDirectory(str(MIGRATIONS)).walk_revisions()
-    if schema not in {one.revision for one in known}:
+    if schema not in {script.revision for script in known}:
         raise BadValue(
             f"{called} was written by a later version of Plimb (schema {schema}); put that "
             "version in, or take an older copy.",

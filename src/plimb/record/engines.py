@@ -56,7 +56,7 @@ def newest_numbers(session: Session) -> list[tuple[int, str, int, datetime]]:
         .group_by(EngineRow.id)
         .order_by(EngineRow.label)
     )
-    return [(one, label, row, at) for one, label, row, at in session.execute(query)]
+    return [(number, label, row, at) for number, label, row, at in session.execute(query)]
 
 
 def newest_documents(session: Session, engines: Iterable[int]) -> dict[int, str]:

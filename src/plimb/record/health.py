@@ -46,8 +46,8 @@ def faults_of(path: Path) -> list[str]:
 
 
 def _faults(look: sqlite3.Connection) -> Iterator[str]:
-    for (said,) in look.execute("PRAGMA integrity_check"):
-        if said != "ok":
-            yield said
+    for (found,) in look.execute("PRAGMA integrity_check"):
+        if found != "ok":
+            yield found
     for table, line, points_to, _key in look.execute("PRAGMA foreign_key_check"):
         yield f"line {line} of {table} points to a line of {points_to} that is not there"

@@ -65,12 +65,12 @@ def begin_work(who: str, at: datetime) -> None:
 
 def noted_tables() -> list[Table]:
     """Return the tables whose lines are noted."""
-    return [one for one in Base.metadata.sorted_tables if one.name not in _NO_TABLES]
+    return [table for table in Base.metadata.sorted_tables if table.name not in _NO_TABLES]
 
 
 def noted_columns(table: Table) -> list[str]:
     """Return the columns of a table that are noted."""
-    return [one.name for one in table.columns if (table.name, one.name) not in _NO_COLUMNS]
+    return [column.name for column in table.columns if (table.name, column.name) not in _NO_COLUMNS]
 
 
 def lay_triggers(connection: Connection) -> None:
@@ -96,7 +96,7 @@ def _triggers(connection: Connection) -> dict[str, str]:
 def _wanted() -> Iterator[tuple[str, str]]:
     for table in noted_tables():
         columns, of = noted_columns(table), table.name
-        differs = " OR ".join(f'OLD."{one}" IS NOT NEW."{one}"' for one in columns)
+        differs = " OR ".join(f'OLD."{column}" IS NOT NEW."{column}"' for column in columns)
         bodies = {
             "INSERT": ("NEW", "NULL", _whole("NEW", columns), ""),
             "UPDATE": ("NEW", _changed("OLD", columns), _changed("NEW", columns),
@@ -117,14 +117,14 @@ def _wanted() -> Iterator[tuple[str, str]]:
 
 
 def _whole(side: str, columns: Sequence[str]) -> str:
-    pairs = ", ".join(f"'{one}', {side}.\"{one}\"" for one in columns)
+    pairs = ", ".join(f"'{column}', {side}.\"{column}\"" for column in columns)
     return f"json_object({pairs})"
 
 
 def _changed(side: str, columns: Sequence[str]) -> str:
     lines = " UNION ALL ".join(
-        f'SELECT \'{one}\' AS k, {side}."{one}" AS v WHERE OLD."{one}" IS NOT NEW."{one}"'
-        for one in columns
+        f'SELECT \'{name}\' AS k, {side}."{name}" AS v WHERE OLD."{name}" IS NOT NEW."{name}"'
+        for name in columns
     )
     return f"(SELECT json_group_object(k, v) FROM ({lines}))"
 
@@ -197,7 +197,7 @@ def rows_now(connection: Connection) -> tuple[Rows, list[str]]:
     faults = []
     for table in noted_tables():
         columns = noted_columns(table)
-        names = ", ".join(f'"{one}"' for one in columns)
+        names = ", ".join(f'"{column}"' for column in columns)
         try:
             for row in connection.exec_driver_sql(f'SELECT {names} FROM "{table.name}"'):
                 values = dict(zip(columns, row, strict=True))

@@ -37,7 +37,7 @@ _mine: dict[Path, dict[Named, socket.socket]] = {}
 
 
 @contextmanager
-def held(record: Path, what: str) -> Iterator[None]:
+def record_lock(record: Path, what: str) -> Iterator[None]:
     """Hold a record for as long as the block runs, saying what for; a process that dies lets go.
 
     Raises:

@@ -58,28 +58,30 @@ def add_record(
         blade_set=_blade_set(session, job.things.blade_set),
         instrument=_instrument(session, job.things.instrument),
         as_signed=job.things if job.signed_at else None,
-        trays=[StripTrayRow(**columns_of(StripTrayRow, one)) for one in job.trays],
-        amendments=[AmendmentRow(**columns_of(AmendmentRow, one)) for one in job.amendments],
+        trays=[StripTrayRow(**columns_of(StripTrayRow, tray)) for tray in job.trays],
+        amendments=[
+            AmendmentRow(**columns_of(AmendmentRow, amendment)) for amendment in job.amendments
+        ],
         rounds=[],
     )
     session.add(card)
     session.flush()
     session.add_all(
         EventRow(
-            card_id=card.id, version=one.version, key=one.key, recorded_at=one.recorded_at,
-            said=one.action if one.payload is None else "",
-            kind=None if one.payload is None else one.action, payload=one.payload,
+            card_id=card.id, version=event.version, key=event.key, recorded_at=event.recorded_at,
+            said=event.action if event.payload is None else "",
+            kind=None if event.payload is None else event.action, payload=event.payload,
         )
-        for one in job.events
+        for event in job.events
     )  # fmt: skip
-    for number, one in enumerate(rounds, 1):
-        row = RoundRow(card_id=card.id, **columns_of(RoundRow, one, "number"), number=number)
+    for number, round_ in enumerate(rounds, 1):
+        row = RoundRow(card_id=card.id, **columns_of(RoundRow, round_, "number"), number=number)
         card.rounds.append(row)
         session.flush()
         for kind, lines in (
-            (GapRow, one.history.gaps),
-            (ShimReadingRow, one.history.pieces),
-            (ChoiceRow, one.history.choices),
+            (GapRow, round_.history.gaps),
+            (ShimReadingRow, round_.history.pieces),
+            (ChoiceRow, round_.history.choices),
         ):
             _add_lines(session, kind, row.id, lines)
         session.refresh(row)

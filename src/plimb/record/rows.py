@@ -47,7 +47,7 @@ def value_of(kind: type[Value], row: object, **besides: Any) -> Value:
 
 @lru_cache(maxsize=256)
 def _names(kind: Any) -> tuple[str, ...]:
-    return tuple(one.name for one in fields(kind))
+    return tuple(field.name for field in fields(kind))
 
 
 _OWN = {"id", "card_id", "round_id", "supersedes_id", "engine_revision_id"}

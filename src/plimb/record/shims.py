@@ -206,7 +206,7 @@ def sound_ones(session: Session, family: int) -> Sequence[ShimRow]:
 
 def valves_of(session: Session, pieces: Iterable[ShimRow]) -> dict[int, set[tuple[int, str]]]:
     """Return for each piece the engines' valves that it has been in, by engine and key."""
-    been: dict[int, set[tuple[int, str]]] = {one.id: set() for one in pieces}
+    been: dict[int, set[tuple[int, str]]] = {piece.id: set() for piece in pieces}
     query = select(ShimMoveRow).where(ShimMoveRow.shim_id.in_(been))
     for move in session.scalars(query):
         for at in (move.left, move.reached):

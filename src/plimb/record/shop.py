@@ -35,7 +35,7 @@ def put_blade_set(session: Session, row: BladeSetRow, of: BladeSet) -> None:
 
 def core_set(row: BladeSetRow) -> BladeSet:
     """Return the set as a core value."""
-    return value_of(BladeSet, row, blades=tuple(value_of(Blade, one) for one in row.blades))
+    return value_of(BladeSet, row, blades=tuple(value_of(Blade, blade) for blade in row.blades))
 
 
 def list_instruments(session: Session) -> Sequence[InstrumentRow]:

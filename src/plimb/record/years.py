@@ -130,7 +130,7 @@ def count_due(session: Session) -> int:
 def all_outlooks(session: Session) -> list[Outlook]:
     """Return when every engine is due and what it will want, where that was worked out."""
     query = select(EngineRow.outlook).where(EngineRow.outlook.is_not(None))
-    return [one for one in session.scalars(query) if one is not None]
+    return [check for check in session.scalars(query) if check is not None]
 
 
 def count_dated(session: Session) -> int:

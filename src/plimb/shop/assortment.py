@@ -50,10 +50,10 @@ class Assortment:
 def read_assortment(session: Session) -> Assortment:
     """Return what to keep, by the forecasts of all engines and what lies in the drawer."""
     outlooks = all_outlooks(session)
-    telling = [one for one in outlooks if one.wants]
+    telling = [outlook for outlook in outlooks if outlook.wants]
     wants: dict[int | None, list[Want]] = {}
-    for one in telling:
-        for want in one.wants:
+    for size in telling:
+        for want in size.wants:
             wants.setdefault(want.diameter_nm, []).append(want)
     there: dict[tuple[int, int], int] = {}
     for lot in all_lying(session):
@@ -79,15 +79,15 @@ def _family(
 ) -> FamilyToKeep:
     sizes = tuple(
         SizeToKeep(
-            size_nm=one.size_nm,
-            keep=one.count,
-            there=there.get((row.id, one.size_nm), 0),
-            buy=max(0, one.count - there.get((row.id, one.size_nm), 0)),
-            expected=Decimal(str(round(one.expected, 1))),
+            size_nm=size.size_nm,
+            keep=size.count,
+            there=there.get((row.id, size.size_nm), 0),
+            buy=max(0, size.count - there.get((row.id, size.size_nm), 0)),
+            expected=Decimal(str(round(size.expected, 1))),
         )
-        for one in to_keep(wants)
+        for size in to_keep(wants)
     )
-    bought = sum(one.buy for one in sizes)
+    bought = sum(size.buy for size in sizes)
     price = None if row.price is None else Decimal(row.price)
     cost = None if price is None else price * bought
     return FamilyToKeep(
@@ -104,7 +104,7 @@ def _kit(row: ShimFamilyRow, sizes: tuple[SizeToKeep, ...], cost: Decimal | None
     if row.kit_price is None or not row.kit_each or cost is None:
         return ""
     kit = Decimal(row.kit_price)
-    missing = sum(max(0, one.buy - row.kit_each) for one in sizes)
+    missing = sum(max(0, size.buy - row.kit_each) for size in sizes)
     left = f", and {missing} more pieces beside it" if missing else ""
     less = "less" if kit < cost else "more"
     return f"A kit of {row.kit_each} each is {kit:.2f}, {abs(kit - cost):.2f} {less}{left}."
@@ -115,8 +115,8 @@ def assortment_csv(session: Session) -> str:
     return write_csv(
         ("family", "thickness_mm", "keep", "there", "buy", "expected"),
         [
-            (of.name, show_mm(one.size_nm), one.keep, one.there, one.buy, one.expected)
+            (of.name, show_mm(size.size_nm), size.keep, size.there, size.buy, size.expected)
             for of in read_assortment(session).families
-            for one in of.sizes
+            for size in of.sizes
         ],
     )

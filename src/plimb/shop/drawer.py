@@ -126,8 +126,8 @@ def read_drawer(session: Session, added: int = 0) -> DrawerView:
     for label, wide in _used_widths(session):
         users.setdefault(wide, []).append(label)
     lying: dict[int, list[Lying]] = {}
-    for one in all_lying(session):
-        lying.setdefault(one.family_id, []).append(one)
+    for pile in all_lying(session):
+        lying.setdefault(pile.family_id, []).append(pile)
     return DrawerView(
         families=tuple(
             _family_view(row, lying.get(row.id, []), users.get(row.diameter_nm, []))
@@ -146,13 +146,13 @@ def _used_widths(session: Session) -> Iterator[tuple[str, int | None]]:
     """Give every engine's label with each diameter that its shims have."""
     record = str(session.connection().engine.url)
     newest = newest_numbers(session)
-    unknown = [one for one, _label, row, at in newest if (record, row, at) not in _WIDTHS]
+    unknown = [number for number, _label, row, at in newest if (record, row, at) not in _WIDTHS]
     documents = newest_documents(session, unknown)
     for engine, label, row, at in newest:
         key = (record, row, at)
         if key not in _WIDTHS:
             core = parsed_engine(documents[engine])[1]
-            _WIDTHS[key] = frozenset(one.family.diameter_nm for one in core.clearances)
+            _WIDTHS[key] = frozenset(clearance.family.diameter_nm for clearance in core.clearances)
         for wide in _WIDTHS[key]:
             yield label, wide
 
@@ -160,27 +160,27 @@ def _used_widths(session: Session) -> Iterator[tuple[str, int | None]]:
 def read_pocket(session: Session, family_id: int, nominal_nm: int) -> tuple[ShimView, ...]:
     """Return every piece in a pocket; NotFound where there is no such family."""
     row = numbered(session, ShimFamilyRow, family_id)
-    return tuple(_shim_view(one) for one in _in_pocket(session, row, nominal_nm))
+    return tuple(_shim_view(pile) for pile in _in_pocket(session, row, nominal_nm))
 
 
 def _in_pocket(session: Session, row: ShimFamilyRow, nominal_nm: int) -> list[ShimRow]:
     sizes = core_family(row).sizes()
     return [
-        one
-        for one in lying_about(session, row.id, nominal_nm - NEAR_NM, nominal_nm + NEAR_NM)
-        if _pocket_of(one.marked_nm or one.thickness_nm, sizes) == nominal_nm
+        piece
+        for piece in lying_about(session, row.id, nominal_nm - NEAR_NM, nominal_nm + NEAR_NM)
+        if _pocket_of(piece.marked_nm or piece.thickness_nm, sizes) == nominal_nm
     ]
 
 
 def _family_view(row: ShimFamilyRow, lying: Sequence[Lying], users: Sequence[str]) -> FamilyView:
     family = core_family(row)
     sizes = family.sizes()
-    known = [one.thickness_nm for one in lying]
+    known = [pile.thickness_nm for pile in lying]
     thin_nm, thick_nm = (min(known), max(known)) if known else (0, 0)
     counts: dict[int, list[Lying]] = {}
-    for one in lying:
-        if one.place is Where.DRAWER:
-            counts.setdefault(_pocket_of(one.nominal_nm, sizes), []).append(one)
+    for pile in lying:
+        if pile.place is Where.DRAWER:
+            counts.setdefault(_pocket_of(pile.nominal_nm, sizes), []).append(pile)
     return value_of(
         FamilyView,
         row,
@@ -191,7 +191,7 @@ def _family_view(row: ShimFamilyRow, lying: Sequence[Lying], users: Sequence[str
                 nominal_nm=nm,
                 made=nm in sizes,
                 usual=thin_nm - ABOUT_NM <= nm <= thick_nm + ABOUT_NM,
-                count=sum(one.count for one in counts.get(nm, ())),
+                count=sum(pile.count for pile in counts.get(nm, ())),
                 worn=_alike(counts.get(nm, ()), Condition.WORN),
                 scrap=_alike(counts.get(nm, ()), Condition.SCRAP),
                 low_stock=row.low_stock,
@@ -213,11 +213,11 @@ def _pocket_of(nominal_nm: int, sizes: Sequence[int]) -> int:
 
 
 def _count(lying: Sequence[Lying], where: Where) -> int:
-    return sum(one.count for one in lying if one.place is where)
+    return sum(pile.count for pile in lying if pile.place is where)
 
 
 def _alike(lying: Sequence[Lying], condition: Condition) -> int:
-    return sum(one.count for one in lying if one.condition is condition)
+    return sum(pile.count for pile in lying if pile.condition is condition)
 
 
 def _shim_view(row: ShimRow) -> ShimView:
@@ -302,8 +302,8 @@ def count_pocket(
         there = _in_pocket(session, row, nominal_nm)
         if len(there) != seen:
             raise StaleVersion(seen=seen, current=len(there))
-        for one in there[counted:]:
-            move_shim(session, one, GONE, "missing when counted", now)
+        for missing in there[counted:]:
+            move_shim(session, missing, GONE, "missing when counted", now)
         piece = ShimReading(marked=None, marked_nm=nominal_nm, measured_nm=None)
         for _new in range(counted - len(there)):
             add_shim(session, row, piece, DRAWER, "found when counted", now)

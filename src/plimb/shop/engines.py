@@ -49,7 +49,7 @@ def draw_draft(document: str) -> DraftView:
         BadValue: It breaks the format, or a valve is never at rest.
     """
     engine, drawing, turning = drawn(document)
-    valves = tuple(one.id for one in engine.clearances)
+    valves = tuple(clearance.id for clearance in engine.clearances)
     return DraftView(document=document, drawing=drawing, turning=turning, valves=valves)
 
 
@@ -116,7 +116,7 @@ def revise(
 def _know_families(session: Session, document: str) -> None:
     """Have the shop know the shim family of every valve."""
     engine = parsed_engine(document)[1]
-    know_families(session, [one.family for one in engine.clearances])
+    know_families(session, [clearance.family for clearance in engine.clearances])
 
 
 def check_engine(document: str, label: str) -> None:
@@ -127,7 +127,9 @@ def check_engine(document: str, label: str) -> None:
 
 
 def _free_label(session: Session, label: str, besides: int | None = None) -> None:
-    if any(one.label == label.strip() and one.id != besides for one in list_engines(session)):
+    if any(
+        engine.label == label.strip() and engine.id != besides for engine in list_engines(session)
+    ):
         raise BadValue(f"There is an engine “{label.strip()}” already.", field="label")
 
 

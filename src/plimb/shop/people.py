@@ -111,7 +111,7 @@ def add_person(
     hashed = _hashed(code, role)
     with database.writing("person set up", now) as session:
         known = list_people(session)
-        if any(one.name.casefold() == name.casefold() for one in known):
+        if any(person.name.casefold() == name.casefold() for person in known):
             raise BadValue(f"There is a “{name}” already.", field="name")
         if role is not PersonRole.OWNER and not _owners(known):
             raise BadValue("The first one is an owner: somebody has to set up the others.",
@@ -124,7 +124,7 @@ def add_person(
 
 
 def _owners(rows: list[PersonRow]) -> list[PersonRow]:
-    return [one for one in rows if one.role is PersonRole.OWNER and one.left_at is None]
+    return [row for row in rows if row.role is PersonRole.OWNER and row.left_at is None]
 
 
 def _hashed(code: str, role: PersonRole) -> str:
@@ -203,7 +203,7 @@ def sign_in(database: Database, *, person_id: int, code: str, now: datetime) -> 
             raise WrongCode(f"Too many wrong codes: try again in {wait_s} s.")
         # counted before it is looked at: many at once are many
         count_wrong(session, who, now, most=MOST_COUNTED)
-        row = next((one for one in people_at_work(session) if one.id == person_id), None)
+        row = next((person for person in people_at_work(session) if person.id == person_id), None)
         kept = row.code if row else None
     try:
         _hasher().verify(kept or _no_ones(), code)
@@ -260,7 +260,7 @@ def _kept(token: str) -> str:
 
 def person_called(database: Database, name: str) -> Person:
     """Return who is called so here; NotFound where nobody is."""
-    for one in read_people(database):
-        if one.name.casefold() == name.strip().casefold():
-            return one
+    for person in read_people(database):
+        if person.name.casefold() == name.strip().casefold():
+            return person
     raise NotFound(f"Nobody here is called “{name}”.", field="name")

@@ -126,7 +126,7 @@ class Settings:
     )  # fmt: skip
     wrench: TorqueUnit = _row(
         TorqueUnit.NM, group=CLOSES, says="The torque wrench reads",
-        choices={one.value: one.value for one in TorqueUnit},
+        choices={unit.value: unit.value for unit in TorqueUnit},
     )  # fmt: skip
     keep_days: int = _row(
         7, group=COPIES, says="Daily copies", low=1, high=MOST_KEPT,
@@ -139,7 +139,7 @@ class Settings:
 @cache
 def rows() -> Mapping[str, Row]:
     """Return the row of every setting by its name, in order."""
-    return {one.name: one.metadata["row"] for one in fields(Settings)}
+    return {field.name: field.metadata["row"] for field in fields(Settings)}
 
 
 @cache
@@ -147,7 +147,7 @@ def kinds() -> Mapping[str, Any]:
     """Return the kind of every setting by its name; None is left out of it."""
     hints = get_type_hints(Settings)
     return {
-        name: next(one for one in get_args(kind) if one is not types.NoneType)
+        name: next(member for member in get_args(kind) if member is not types.NoneType)
         if isinstance(kind, types.UnionType)
         else kind
         for name, kind in hints.items()
@@ -191,7 +191,7 @@ def settings_view(settings: Settings) -> tuple[SettingView, ...]:
             name=name, group=row.group, says=row.says, help=row.help, unit=row.unit,
             kind=_form(name), usual=row.usual, value=_typed(name, getattr(settings, name)),
             choices=tuple(
-                SettingChoice(value=one, label=says) for one, says in row.choices.items()
+                SettingChoice(value=member, label=says) for member, says in row.choices.items()
             ),
         )
         for name, row in rows().items()

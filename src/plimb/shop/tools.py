@@ -60,11 +60,11 @@ def set_blade_state(database: Database, *, set_id: int, nominal_nm: int, state: 
     with database.writing("blade marked") as session:
         row = numbered(session, BladeSetRow, set_id)
         before = core_set(row)
-        if all(one.nominal_nm != nominal_nm for one in before.blades):
+        if all(blade.nominal_nm != nominal_nm for blade in before.blades):
             raise BadValue("This set has no such blade.", field="blade")
         blades = tuple(
-            replace(one, state=state) if one.nominal_nm == nominal_nm else one
-            for one in before.blades
+            replace(blade, state=state) if blade.nominal_nm == nominal_nm else blade
+            for blade in before.blades
         )
         after = replace(before, blades=blades)
         _check_usable(after)

@@ -45,7 +45,9 @@ def ask_prices(address: str | None, wanted: Sequence[Wanted]) -> tuple[Answered,
     Raises:
         CounterAway: It does not answer, or says what cannot be understood.
     """
-    return _answered(_send(address, "/quotes", {"lines": [asdict(one) for one in wanted]}), wanted)
+    return _answered(
+        _send(address, "/quotes", {"lines": [asdict(line) for line in wanted]}), wanted
+    )
 
 
 def place_order(
@@ -56,7 +58,7 @@ def place_order(
     Raises:
         CounterAway: It does not answer; sent again with the same key it is ordered once.
     """
-    body = _send(address, "/orders", {"key": key, "lines": [asdict(one) for one in wanted]})
+    body = _send(address, "/orders", {"key": key, "lines": [asdict(line) for line in wanted]})
     return str(body.get("number", "")), _answered(body, wanted)
 
 

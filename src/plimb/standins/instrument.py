@@ -57,8 +57,8 @@ class SimulatedMicrometer:
 
     def measure(self, true_nm: int) -> str:
         """Close on a piece of this thickness and send what it shows; return that too."""
-        off = self._dice.uniform(-self.off_by_nm, self.off_by_nm)
-        shown_nm = round((true_nm + self.zero_nm + off) / STEP_NM) * STEP_NM
+        error_nm = self._dice.uniform(-self.off_by_nm, self.off_by_nm)
+        shown_nm = round((true_nm + self.zero_nm + error_nm) / STEP_NM) * STEP_NM
         line = f"{show_mm(shown_nm)} mm"
         with self._lock:
             for listener in [*self._listeners]:

@@ -83,18 +83,18 @@ class SimulatedEngine:
         self._stack: dict[str, float] = {}
         self._at_rest: frozenset[str] = frozenset()
         self.tries = 0
-        shared = {one.side: truth.expovariate(1) for one in engine.clearances}
-        for one in engine.clearances:
-            assert one.check is not None
-            sizes = one.family.sizes()
+        shared = {clearance.side: truth.expovariate(1) for clearance in engine.clearances}
+        for clearance in engine.clearances:
+            assert clearance.check is not None
+            sizes = clearance.family.sizes()
             marked = truth.choice(sizes[len(sizes) // 3 : 2 * len(sizes) // 3])
-            wear = self.world.wear_nm * (0.4 * shared[one.side] + 0.6 * truth.expovariate(1))
+            wear = self.world.wear_nm * (0.4 * shared[clearance.side] + 0.6 * truth.expovariate(1))
             if truth.random() < self.world.opens_up:
                 wear = -wear
             held = self._piece(marked, truth)
-            self._in[one.id] = held.number
-            gap = truth.uniform(one.check.low_nm, one.check.high_nm) - wear
-            self._stack[one.id] = gap + self._pieces[held.number][1]
+            self._in[clearance.id] = held.number
+            gap = truth.uniform(clearance.check.low_nm, clearance.check.high_nm) - wear
+            self._stack[clearance.id] = gap + self._pieces[held.number][1]
 
     def drive(self, thousands: float, faster: Mapping[str, float] | None = None) -> None:
         """Run the engine on by so many thousands of its counter, and come back another day.
@@ -111,20 +111,20 @@ class SimulatedEngine:
         dice, world = random.Random(f"{self._seed}/rates"), self.world
         kinds: dict[tuple[str, str], float] = {}
         rates = {}
-        for one in self.engine.clearances:
-            kind = (one.side, one.action)
+        for clearance in self.engine.clearances:
+            kind = (clearance.side, clearance.action)
             if kind not in kinds:
                 kinds[kind] = world.rate_nm * dice.lognormvariate(0, world.kinds_differ)
             own = dice.lognormvariate(0, world.rates_differ)
-            rates[one.id] = kinds[kind] * (faster or {}).get(one.id, own)
+            rates[clearance.id] = kinds[kind] * (faster or {}).get(clearance.id, own)
         return rates
 
     def _piece(self, marked_nm: int, dice: random.Random) -> Held:
-        off = dice.uniform(-self.world.bought_nm, self.world.bought_nm)
+        error_nm = dice.uniform(-self.world.bought_nm, self.world.bought_nm)
         if dice.random() < self.world.mismarked:
-            off += dice.choice((-1, 1)) * mm("0.05")
+            error_nm += dice.choice((-1, 1)) * mm("0.05")
         worn = dice.random() < self.world.worn_off
-        self._pieces.append((marked_nm, marked_nm + off, worn))
+        self._pieces.append((marked_nm, marked_nm + error_nm, worn))
         return Held(len(self._pieces) - 1)
 
     def turn_to(self, at_rest: tuple[str, ...]) -> None:
@@ -156,8 +156,8 @@ class SimulatedEngine:
 
     def _blade(self, nm: int) -> float:
         if nm not in self._blades:
-            off = random.Random(f"{self._seed}/blade/{nm}").gauss(0, self.world.blade_nm)
-            self._blades[nm] = nm + off
+            error_nm = random.Random(f"{self._seed}/blade/{nm}").gauss(0, self.world.blade_nm)
+            self._blades[nm] = nm + error_nm
         return self._blades[nm]
 
     def take_out(self, valve: str) -> Held:
@@ -189,7 +189,7 @@ class SimulatedEngine:
         """Return whether somebody who looks for a shim of a size would pick this one up."""
         return abs(self._pieces[piece.number][1] - size_nm) <= mm("0.015")
 
-    def slide(self, piece: Held) -> int:
+    def calliper_reading(self, piece: Held) -> int:
         """Close a calliper on a shim; what it shows, in nanometres, to a hundredth of a mm."""
         shown = self._pieces[piece.number][1] + self._slid.gauss(0, CALLIPER["reads_nm"])
         return round(shown / CALLIPER["rounds_nm"]) * CALLIPER["rounds_nm"]
@@ -231,7 +231,7 @@ class Truth:
 
     def right(self) -> bool:
         """Return whether every valve is truly in range."""
-        return all(self.in_spec(one.id) for one in self._of.engine.clearances)
+        return all(self.in_spec(clearance.id) for clearance in self._of.engine.clearances)
 
 
 def calliper(world: World) -> World:

@@ -8,22 +8,19 @@ engine is told, and nothing of what is true in it.
 from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime, timedelta
+from functools import partial
 from pathlib import Path
 
-from plimb.card.acting import Change, Written
 from plimb.card.acts.choose import choose_piece, open_too, take_plan
-from plimb.card.acts.feel import ask_next_blade, write_down_gap
-from plimb.card.acts.fit import fit_piece, turn_by_hand
+from plimb.card.acts.feel import write_down_gap
 from plimb.card.acts.next_round import next_round
 from plimb.card.acts.opening import open_card
-from plimb.card.acts.read import check_zero, write_down_shim
+from plimb.card.acts.read import write_down_shim
 from plimb.card.acts.ready import set_policy
 from plimb.card.acts.sign import sign_card
-from plimb.card.build import read_card, status_of
+from plimb.card.build import status_of
 from plimb.card.planning import PlanView, read_plan
 from plimb.card.rejudge import change_settings
-from plimb.card.view import CardView
-from plimb.core.errors import NotReady
 from plimb.core.job.fitting import FitStep
 from plimb.core.job.status import JobStatus
 from plimb.core.lengths import Unit, mm, show_mm
@@ -40,6 +37,7 @@ from plimb.shop.drawer import add_pieces, read_drawer
 from plimb.shop.engines import register_engine
 from plimb.shop.tools import add_instrument, save_blade_set
 from plimb.standins.simulated import Feels, Held, SimulatedEngine
+from plimb.trials.card_hand import CardHand
 
 START = datetime(2026, 5, 4, 8, 0)
 MOST_ROUNDS = 4
@@ -90,29 +88,7 @@ class Worked:
     shafts: tuple[str, ...]
 
 
-def tried_as_asked(
-    database: Database,
-    card_id: int,
-    valve: str,
-    goes: Callable[[tuple[int, ...]], bool],
-    known: Tried,
-    *,
-    fine: bool,
-) -> tuple[Tried, Verdict | None]:
-    """Try the blades that are asked for until none is: what is known then, and the verdict."""
-    while True:
-        asked = ask_next_blade(database, card_id, valve=valve, tried=known, fine=fine)
-        if asked.next_blade is None:
-            return known, asked.verdict
-        known = known.told(asked.next_blade, goes(asked.next_blade.blades))
-
-
-def typed_zero(zero_nm: int) -> str:
-    """Return how what an instrument shows on nothing is typed."""
-    return f"{'-' if zero_nm < 0 else ''}{show_mm(abs(zero_nm))}"
-
-
-class Hand:
+class Hand(CardHand):
     """One job, from the card to the signature."""
 
     def __init__(
@@ -124,45 +100,40 @@ class Hand:
         first_round_done: Callable[[], None],
     ) -> None:
         self.simulated, self.way, self.after_first = simulated, way, first_round_done
-        self.database = Database(record)
+        database = Database(record)
         self.now, self.minutes, self.bought = START, 0.0, 0
         self.blades = BladeSet(
             name="Trial", blades=tuple(Blade(nominal_nm=n * mm("0.01")) for n in USUAL_BLADES)
         )
-        save_blade_set(self.database, set_id=None, blades=self.blades)
-        change_settings(self.database, shaft_cost=way.shaft_cost)
-        self.micrometer = add_instrument(self.database, name="Micrometer", doubt="0.004")
-        engine = register_engine(
-            self.database, label="Trial", note="", document=document, now=self.now
-        )
+        save_blade_set(database, set_id=None, blades=self.blades)
+        change_settings(database, shaft_cost=way.shaft_cost)
+        self.micrometer = add_instrument(database, name="Micrometer", doubt="0.004")
+        engine = register_engine(database, label="Trial", note="", document=document, now=self.now)
         self.in_hand: dict[str, Held] = {}
         self.stock: dict[int, list[Held]] = {}
-        self.card: Written = open_card(
-            self.database, engine_id=engine, opened_by="Trial", reason="Trial", now=self.now
+        card = open_card(
+            database, engine_id=engine, opened_by="Trial", reason="Trial", now=self.now
         )
+        super().__init__(database, card, self._later, "trial")
         if way.one_of_each:
             self._stock_up()
-        self._do(
+        self.do(
             set_policy, aim=way.aim, rounding=way.rounding, act=way.which,
             trust=Trust.MEASURED, reuse=True,
         )  # fmt: skip
 
-    def _do(self, acts: Callable[..., Written], **said: object) -> None:
+    def _later(self) -> datetime:
         self.now += timedelta(seconds=30)
-        change = Change(
-            card_id=self.card.id, version=self.card.version,
-            key=f"trial-{self.card.version:06}", now=self.now,
-        )  # fmt: skip
-        self.card = acts(self.database, change, **said)
+        return self.now
 
     def _stock_up(self) -> None:
         """Lay one piece of each size of the middle of the family into the drawer, measured."""
         zero = self.simulated.measure(None)
-        for one in {c.family.kind: c for c in self.simulated.engine.clearances}.values():
+        for clearance in {c.family.kind: c for c in self.simulated.engine.clearances}.values():
             with self.database.reading() as session:
                 number = read_drawer(session).families[0].id
             words = []
-            for size in one.family.sizes():
+            for size in clearance.family.sizes():
                 piece = self.simulated.buy(size, "drawer")
                 read_nm = self.simulated.measure(piece) - zero
                 self.stock.setdefault(read_nm, []).append(piece)
@@ -174,12 +145,6 @@ class Hand:
         """The card as it stands."""
         with self.database.reading() as session:
             return status_of(get_card(session, self.card.id))
-
-    @property
-    def view(self) -> CardView:
-        """The card as the screen shows it."""
-        with self.database.reading() as session:
-            return read_card(session, self.card.id)
 
     @property
     def plan(self) -> PlanView:
@@ -200,7 +165,7 @@ class Hand:
             if number == 1:
                 seen = status
             if status.opened or status.touched:
-                self._do(take_plan)
+                self.do(take_plan)
                 plan = self.plan
                 self._fit()
             if number == 1:
@@ -210,11 +175,9 @@ class Hand:
             self._prove()
             if not self.status.not_in_spec or number == MOST_ROUNDS or not self.status.touched:
                 break
-            self._do(next_round, reason="Not in range yet")
+            self.do(next_round, reason="Not in range yet")
         left = self.status.not_in_spec
-        self._do(
-            sign_card, signed_by="Trial", remarks="Left so" if left else "", next_distance=None
-        )
+        self.do(sign_card, signed_by="Trial", remarks="Left so" if left else "", next_distance=None)
         self.minutes += MINUTES["close"] + MINUTES["try"] * self.simulated.tries
         return Worked(
             rounds=number, bought=self.bought, changed=changed, minutes=self.minutes,
@@ -231,16 +194,17 @@ class Hand:
     def _open_too(self) -> None:
         """Open what is likelier to be out than is sure, as the plan says."""
         while self.way.opens_too:
-            said = [one for one in self.plan.helps if one.kind is AdviceKind.OPEN_TOO]
+            said = [advice for advice in self.plan.helps if advice.kind is AdviceKind.OPEN_TOO]
             if not said:
                 break
-            self._do(open_too, valve=said[0].valve, opened=True)
+            self.do(open_too, valve=said[0].valve, opened=True)
 
     def _feel(self, valve: str, purpose: str) -> None:
         """Try the blades asked for until it is settled, and finer where it has to be set."""
-        known, verdict = self._tried(valve, Tried(), fine=False)
+        goes = partial(self._goes, valve)
+        known, verdict = self.tried(valve, Tried(), goes, fine=False)
         if self.way.finer or verdict is not Verdict.IN:
-            known, verdict = self._tried(valve, known, fine=True)
+            known, verdict = self.tried(valve, known, goes, fine=True)
         text = known.typed or "x"
         if known.goes_nm is None:
             text = f"-{typed_blade(known.refuses_nm or 0)}"
@@ -251,18 +215,14 @@ class Hand:
             step = mm("0.001")
             called = min(max(called, known.goes_nm), known.refuses_nm - step)
             text += f"={show_mm(called)}"
-        self._do(write_down_gap, valve=valve, purpose=purpose, text=text, unit=Unit.MM)
+        self.do(write_down_gap, valve=valve, purpose=purpose, text=text, unit=Unit.MM)
 
-    def _tried(self, valve: str, known: Tried, *, fine: bool) -> tuple[Tried, Verdict | None]:
-        def goes(blades: tuple[int, ...]) -> bool:
-            return self.simulated.goes(valve, blades) is not None
-
-        return tried_as_asked(self.database, self.card.id, valve, goes, known, fine=fine)
+    def _goes(self, valve: str, blades: tuple[int, ...]) -> bool:
+        return self.simulated.goes(valve, blades) is not None
 
     def _zero(self) -> None:
-        zero = self.simulated.measure(None)
-        self.zero_nm = zero
-        self._do(check_zero, instrument_id=self.micrometer, zero=typed_zero(zero))
+        self.zero_nm = self.simulated.measure(None)
+        self.set_zero(self.micrometer, self.zero_nm)
 
     def _read_shims(self) -> None:
         """Take out and measure what is asked for, and put it back on its place on the tray."""
@@ -274,7 +234,7 @@ class Hand:
                 self.in_hand[valve] = piece
                 marked, shown = self.simulated.marking(piece), self.simulated.measure(piece)
                 self.minutes += MINUTES["shim"]
-                self._do(write_down_shim, valve=valve, text=f"{marked} {shown / mm('1'):.3f}")
+                self.do(write_down_shim, valve=valve, text=f"{marked} {shown / mm('1'):.3f}")
 
     def _fit(self) -> None:
         """Put in what was decided, in the order that is said; the rest goes back where it was."""
@@ -286,8 +246,12 @@ class Hand:
             if step.valve not in self.in_hand:
                 self.in_hand[step.valve] = self.simulated.take_out(step.valve)
         pieces = dict(self.in_hand)
-        musts = {one.move.valve: one.must for one in plan.moves}
-        sides = {one.valve: one.sizes for one in plan.helps if one.kind is AdviceKind.EITHER_SIDE}
+        musts = {move.move.valve: move.must for move in plan.moves}
+        sides = {
+            advice.valve: advice.sizes
+            for advice in plan.helps
+            if advice.kind is AdviceKind.EITHER_SIDE
+        }
         for step in steps:
             offered = (step.thickness_nm, *sides.get(step.valve, ()))
             self._put_in(step, *self._piece_for(step, pieces, offered, musts[step.valve]))
@@ -298,23 +262,19 @@ class Hand:
         for valve in list(self.in_hand):
             if all(step.valve != valve for step in steps):
                 self.simulated.put_in(valve, self.in_hand.pop(valve))
-        self._do(turn_by_hand, turns=4)
+        self.turn()
 
     def _put_in(self, step: FitStep, piece: Held, size_nm: int) -> None:
         """Put a piece in, a new one measured first where that is done."""
         if size_nm != step.thickness_nm:
-            self._do(choose_piece, valve=step.valve, thickness_nm=size_nm, source=Source.COUNTER)
+            self.do(choose_piece, valve=step.valve, thickness_nm=size_nm, source=Source.COUNTER)
         measured = ""
         if self.way.measured and step.source is Source.COUNTER:
             measured = f"{(self.simulated.measure(piece) - self.zero_nm) / mm('1'):.3f}"
         self.simulated.put_in(step.valve, piece)
         self.in_hand.pop(step.valve, None)
         self.minutes += MINUTES["fit"]
-        said = {"valve": step.valve, "fitted": True, "measured": measured}
-        try:
-            self._do(fit_piece, **said)
-        except NotReady:  # it would be out, and there is no other
-            self._do(fit_piece, **said, anyway=True)
+        self.put_down_as_in(step.valve, measured)
 
     def _piece_for(
         self, step: FitStep, pieces: dict[str, Held], sizes: tuple[int, ...], must: Fits | None

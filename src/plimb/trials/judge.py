@@ -28,29 +28,31 @@ REACH_NM = mm("0.03")
 def changeable(seen: JobStatus, shafts: tuple[str, ...]) -> list[ValveStatus]:
     """Return the valves whose piece was read and can be changed with these camshafts out."""
     return [
-        one
-        for one in seen.valves.values()
-        if one.record.piece is not None
-        and one.record.found is not None
-        and one.record.found.gap.both_ends
-        and (not one.clearance.camshaft_out or one.clearance.camshaft in shafts)
+        state
+        for state in seen.valves.values()
+        if state.record.piece is not None
+        and state.record.found is not None
+        and state.record.found.gap.both_ends
+        and (not state.clearance.camshaft_out or state.clearance.camshaft in shafts)
     ]
 
 
 def with_paper(seen: JobStatus, shafts: tuple[str, ...]) -> Choice:
     """Return what a careful person with paper takes: middle of the bracket, middle of the range."""
     chosen: Choice = {}
-    for one in changeable(seen, shafts):
-        found, piece, check = one.record.found, one.record.piece, one.clearance.check
+    for setting in changeable(seen, shafts):
+        found, piece, check = setting.record.found, setting.record.piece, setting.clearance.check
         assert found is not None
         assert piece is not None
         assert check is not None
         gap_nm = found.gap.best_nm
         if check.holds(gap_nm):
-            chosen[one.valve] = None
+            chosen[setting.valve] = None
             continue
         ideal = gap_nm + piece.thickness_nm - check.middle_nm
-        chosen[one.valve] = min(one.clearance.family.sizes(), key=lambda size: abs(size - ideal))
+        chosen[setting.valve] = min(
+            setting.clearance.family.sizes(), key=lambda size: abs(size - ideal)
+        )
     return chosen
 
 
@@ -60,8 +62,8 @@ def best_possible(seen: JobStatus, shafts: tuple[str, ...], world: World) -> Cho
     Judged by the world's own scatter, not by the doubts that the plan is made with.
     """
     chosen: Choice = {}
-    for one in changeable(seen, shafts):
-        found, piece, check = one.record.found, one.record.piece, one.clearance.check
+    for setting in changeable(seen, shafts):
+        found, piece, check = setting.record.found, setting.record.piece, setting.clearance.check
         assert found is not None
         assert piece is not None
         assert check is not None
@@ -69,7 +71,7 @@ def best_possible(seen: JobStatus, shafts: tuple[str, ...], world: World) -> Cho
         keeps = _inside(gaps, shares, check, 0.0, 0.0)
         sizes = [
             size
-            for size in one.clearance.family.sizes()
+            for size in setting.clearance.family.sizes()
             if abs(found.gap.best_nm + piece.thickness_nm - size - check.middle_nm) < mm("0.2")
         ]
         chances = {
@@ -80,7 +82,7 @@ def best_possible(seen: JobStatus, shafts: tuple[str, ...], world: World) -> Cho
         }
         best = max(chances, key=lambda size: chances[size], default=None)
         better = best is not None and chances[best] > keeps
-        chosen[one.valve] = best if better else None
+        chosen[setting.valve] = best if better else None
     return chosen
 
 
@@ -128,12 +130,12 @@ def _off(reads_nm: float, bought_nm: float) -> tuple[Floats, Floats]:
 def comes_out(simulated: SimulatedEngine, choice: Choice) -> bool:
     """Return whether an engine that nobody has touched yet is truly right with that choice."""
     truth = Truth(simulated)
-    for one in simulated.engine.clearances:
-        size, check = choice.get(one.id), one.check
+    for clearance in simulated.engine.clearances:
+        size, check = choice.get(clearance.id), clearance.check
         assert check is not None
-        gap = truth.gap_nm(one.id)
+        gap = truth.gap_nm(clearance.id)
         if size is not None:
-            gap = truth.gap_with(one.id, simulated.buy(size, one.id))
+            gap = truth.gap_with(clearance.id, simulated.buy(size, clearance.id))
         if not check.low_nm <= gap <= check.high_nm:
             return False
     return True

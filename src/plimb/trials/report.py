@@ -82,7 +82,7 @@ def one_job(seed: int, way: Way, step: str, world: World, empty: Path) -> TrialO
     engine = EngineFile.model_validate(document).to_core()
     simulated = SimulatedEngine(engine, seed, world)
     truth = Truth(simulated)
-    before = {one.id: truth.in_spec(one.id) for one in engine.clearances}
+    before = {clearance.id: truth.in_spec(clearance.id) for clearance in engine.clearances}
     right: list[bool] = []
     with tempfile.TemporaryDirectory(dir=empty.parent) as folder:
         record = Path(folder) / "record.sqlite3"
@@ -145,16 +145,16 @@ def report(
                 futures = [
                     pool.submit(_some_jobs, part, way, step, world, folder) for part in parts
                 ]
-                found = [one for future in futures for one in future.result()]
+                found = [trial for future in futures for trial in future.result()]
     return _mean(found)
 
 
 def _mean(found: Sequence[TrialOutcome]) -> Report:
     def mean(name: str) -> float:
-        return sum(float(getattr(one, name)) for one in found) / len(found)
+        return sum(float(getattr(trial, name)) for trial in found) / len(found)
 
-    felt = [one for one in found if one.felt]
-    felt_right = sum(one.right for one in felt) / max(1, len(felt))
+    felt = [trial for trial in found if trial.felt]
+    felt_right = sum(gap.right for gap in felt) / max(1, len(felt))
     names = ("right", "felt", "paper", "best", "rounds", "bought", "wrongly", "changed", "minutes",
              "tries")  # fmt: skip
     return Report(jobs=len(found), felt_right=felt_right, **{name: mean(name) for name in names})

@@ -98,9 +98,9 @@ def year(
     return Year(
         seen=seen,
         covered=tuple(
-            one.rate.low_nm <= rates[one.valve] <= one.rate.high_nm
-            for one in seen.valves
-            if one.rate
+            valve.rate.low_nm <= rates[valve.valve] <= valve.rate.high_nm
+            for valve in seen.valves
+            if valve.rate
         ),
         first=_first(engine, truth, rates),
         odd=next(iter(faster), None),
@@ -110,26 +110,28 @@ def year(
 
 def _falsely(engine: Engine, seen: Forecast, rates: Mapping[str, float]) -> tuple[str, ...]:
     """Return the valves called odd that are not, by the true rates."""
-    kind = {one.id: kind_of(one) for one in engine.clearances}
+    kind = {clearance.id: kind_of(clearance) for clearance in engine.clearances}
     found = []
-    for one in seen.valves:
+    for judged in seen.valves:
         others = [
             rate
             for valve, rate in rates.items()
-            if kind[valve] == kind[one.valve] and valve != one.valve
+            if kind[valve] == kind[judged.valve] and valve != judged.valve
         ]
-        truly = rates[one.valve] >= TRULY_FAST * sum(others) / max(1, len(others))
-        if one.unusual and not truly:
-            found.append(one.valve)
+        truly = rates[judged.valve] >= TRULY_FAST * sum(others) / max(1, len(others))
+        if judged.unusual and not truly:
+            found.append(judged.valve)
     return tuple(found)
 
 
 def _first(engine: Engine, truth: Truth, rates: Mapping[str, float]) -> float:
     """Return the true distance until the first valve is at its minimum."""
     away = []
-    for one in engine.clearances:
-        assert one.check is not None
-        away.append(1000 * (truth.gap_nm(one.id) - one.check.low_nm) / rates[one.id])
+    for clearance in engine.clearances:
+        assert clearance.check is not None
+        away.append(
+            1000 * (truth.gap_nm(clearance.id) - clearance.check.low_nm) / rates[clearance.id]
+        )
     return min(away)
 
 
@@ -138,23 +140,30 @@ def _checked(
 ) -> Check:
     """Measure every valve, set what asks for it, and return what was written down."""
     engine = simulated.engine
-    simulated.turn_to(tuple(one.id for one in engine.clearances))
+    simulated.turn_to(tuple(clearance.id for clearance in engine.clearances))
     zero = simulated.measure(None)
-    found = {one.id: _felt(simulated, one.id, called=called) for one in engine.clearances}
+    found = {
+        clearance.id: _felt(simulated, clearance.id, called=called)
+        for clearance in engine.clearances
+    }
     as_found = Check(
-        on=None, at=at, valves={one.key: Seen(found=found[one.id]) for one in engine.clearances}
+        on=None,
+        at=at,
+        valves={clearance.key: Seen(found=found[clearance.id]) for clearance in engine.clearances},
     )
     coming = forecast(engine.clearances, (*before, as_found)).by_name
     seen = {}
-    for one in engine.clearances:
-        reach = coming[one.id].to_minimum
+    for clearance in engine.clearances:
+        reach = coming[clearance.id].to_minimum
         soon = reach is not None and reach.early is not None and reach.early < 1000 * every
-        assert one.check is not None
-        edge = near_tight_edge(found[one.id], one.check)
-        if judge(found[one.id], one.check) is Verdict.IN and not edge and not soon:
-            seen[one.key] = Seen(found=found[one.id])
+        assert clearance.check is not None
+        edge = near_tight_edge(found[clearance.id], clearance.check)
+        if judge(found[clearance.id], clearance.check) is Verdict.IN and not edge and not soon:
+            seen[clearance.key] = Seen(found=found[clearance.id])
         else:
-            seen[one.key] = _set(simulated, one, found[one.id], zero, called=called)
+            seen[clearance.key] = _set(
+                simulated, clearance, found[clearance.id], zero, called=called
+            )
     return Check(on=None, at=at, valves=seen)
 
 

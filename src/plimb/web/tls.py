@@ -69,7 +69,7 @@ def own_certificate(record: Path, names: list[str], now: datetime) -> Certificat
     )  # fmt: skip
     if not _holds(made, names, now):
         key = ec.generate_private_key(ec.SECP256R1())
-        alternative = [_general(one) for one in names]
+        alternative = [_general(name) for name in names]
         certificate = (
             _begun(names[0], authority.subject, key.public_key(), now, SERVER_DAYS)
             .add_extension(x509.SubjectAlternativeName(alternative), critical=False)

@@ -76,7 +76,7 @@ def follow(gap_nm, limits, blades):
         assert known.goes_nm is None or one.thickness_nm > known.goes_nm
         assert known.refuses_nm is None or one.thickness_nm < known.refuses_nm
         asked.append(one.thickness_nm)
-        known = known.told(one, gap_nm >= one.thickness_nm)
+        known = known.with_answer(one, gap_nm >= one.thickness_nm)
         assert len(asked) < 9
     return asked, known
 
@@ -87,7 +87,7 @@ def halve(gap_nm, limits, blades):
     while tries and known.settled(limits) is None:
         one = tries[len(tries) // 2]
         count += 1
-        known = known.told(one, gap_nm >= one.thickness_nm)
+        known = known.with_answer(one, gap_nm >= one.thickness_nm)
         low, high = known.goes_nm or 0, known.refuses_nm or 10**9
         tries = [other for other in tries if low < other.thickness_nm < high]
     return count, known
@@ -139,11 +139,13 @@ def test_the_first_try_is_the_best_of_all_orders_on_a_small_set():
         if (
             not inside
             or not left
-            or not any(reachable(known.told(o, g)) for o in left for g in (0, 1))
+            or not any(reachable(known.with_answer(o, g)) for o in left for g in (0, 1))
         ):
             return 0.0
         return min(
-            1 + sum(best(known.told(one, gap >= one.thickness_nm)) for gap in inside) / len(inside)
+            1
+            + sum(best(known.with_answer(one, gap >= one.thickness_nm)) for gap in inside)
+            / len(inside)
             for one in left
         )
 
@@ -152,7 +154,7 @@ def test_the_first_try_is_the_best_of_all_orders_on_a_small_set():
         low, high = known.goes_nm or 0, known.refuses_nm or 10**9
         left = [one for one in tries if low < one.thickness_nm < high]
         return known.settled(SPEC) is not None or any(
-            reachable(known.told(one, goes)) for one in left for goes in (True, False)
+            reachable(known.with_answer(one, goes)) for one in left for goes in (True, False)
         )
 
     ours = fmean(len(follow(gap, SPEC, blades)[0]) for gap in gaps)
@@ -178,7 +180,7 @@ def test_finely_it_halves_down_to_neighbours():
     known, count = Tried(goes_nm=mm("0.05")), 0
     while one := next_finer(known, SPEC, FINE):
         assert len(one.blades) == 1
-        known, count = known.told(one, mm("0.16") >= one.thickness_nm), count + 1
+        known, count = known.with_answer(one, mm("0.16") >= one.thickness_nm), count + 1
     assert (known.goes_nm, known.refuses_nm) == (mm("0.15"), mm("0.18"))
     assert count <= 5
 

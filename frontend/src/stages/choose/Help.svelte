@@ -3,9 +3,9 @@
   import { act } from "../../api/acts";
   import type { Plan } from "../../api/client";
   import { Button } from "../../kit";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
 
-  let { help, job }: { help: Plan["helps"][number]; job: CardState } = $props();
+  let { help, job }: { help: Plan["helps"][number]; job: Job } = $props();
 </script>
 
 <div class="border-now my-1 flex flex-wrap items-center gap-2 border-l-4 pl-3">

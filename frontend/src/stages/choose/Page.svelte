@@ -5,7 +5,7 @@
   import type { Option } from "../../api/client";
   import { Button, Field, Form, Notice } from "../../kit";
   import { keys } from "../../state/keys.svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
   import Lean from "../../card/Lean.svelte";
@@ -17,14 +17,14 @@
   import Rivals from "./Rivals.svelte";
   import { optionKey, stepped } from "./options";
 
-  let { job: card }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
-  const planned = $derived(card.plan);
+  const planned = $derived(job.plan);
   $effect(() => planned.follow());
 
   /** The option looked at, not taken, by valve. */
   let looking = $state.raw<Record<string, Option>>({});
-  const valve = $derived(card.valve);
+  const valve = $derived(job.valve);
   const move = $derived(valve ? (planned.moves.get(valve.valve) ?? null) : null);
   const option = $derived.by((): Option | null => {
     if (!valve || !move) return null;
@@ -53,11 +53,11 @@
   let memory = $state("");
   async function recall(): Promise<void> {
     if (!valve) return;
-    if (await card.act(act("recall", { valve: valve.valve, text: memory }), valve.valve))
+    if (await job.act(act("recall", { valve: valve.valve, text: memory }), valve.valve))
       memory = "";
   }
   async function take(): Promise<void> {
-    if (valve && option && !card.signed) await planned.take(valve.valve, option);
+    if (valve && option && !job.signed) await planned.take(valve.valve, option);
   }
 
   $effect(() =>
@@ -78,7 +78,7 @@
   );
 </script>
 
-{#if valve && card.card}
+{#if valve && job.card}
   <InHand
     {valve}
     gap={valve.found?.gap ?? null}
@@ -86,14 +86,14 @@
     note={move?.why ?? valve.reason}
     scale={false}
   />
-  {#if valve.overtaken && !card.signed}
+  {#if valve.overtaken && !job.signed}
     <Notice kind="now">
       {valve.chosen ? preferences.shim(valve.chosen.thickness) : "The piece"} was decided on from other
       figures than those that stand now.
       <Button kind="now" onclick={() => void planned.takeAll()}>Plan again</Button>
     </Notice>
   {/if}
-  {#if planned.plan?.remembered.length && !card.signed}
+  {#if planned.plan?.remembered.length && !job.signed}
     <p class="border-now border-l-4 pl-3 text-note leading-5">
       Made with the shims that the record, or your memory, says are in. Have the pieces at hand;
       read each shim as it comes out, then take the plan.
@@ -119,9 +119,9 @@
   {#if !planned.plan}
     <!-- said above -->
   {:else if move?.options.length}
-    <Ladder {valve} {move} looked={option} onlook={look} fixed={card.signed} />
-    {#if card.refusal}<Notice>{card.refusal.sentence}</Notice>{/if}
-    {#if !card.signed && option}
+    <Ladder {valve} {move} looked={option} onlook={look} fixed={job.signed} />
+    {#if job.refusal}<Notice>{job.refusal.sentence}</Notice>{/if}
+    {#if !job.signed && option}
       <div class="flex gap-2">
         {#if taken}
           <p class="bg-wash flex min-h-12 flex-1 items-center px-3 font-[620]">
@@ -142,15 +142,15 @@
         {/if}
       </div>
     {/if}
-    {#if !card.signed && move.options.every((one) => one.source !== "counter")}
+    {#if !job.signed && move.options.every((one) => one.source !== "counter")}
       <p class="text-note leading-5">
         Which sizes are made is not entered.
-        <a class="underline underline-offset-4" href="/engines/{card.card.engine_id}"
+        <a class="underline underline-offset-4" href="/engines/{job.card.engine_id}"
           >Enter them on the engine</a
         >, then take it over here.
       </p>
     {/if}
-    {#if !card.signed && planned.fresh}<Rivals {planned} valve={valve.valve} />{/if}
+    {#if !job.signed && planned.fresh}<Rivals {planned} valve={valve.valve} />{/if}
     {#if move.sum.length}
       <details open class="border-line border-t pt-1.5">
         <summary class="min-h-8 font-[560]">The sum, to check on paper</summary>
@@ -161,8 +161,8 @@
     {/if}
   {:else if valve.opens}
     <p>Read the shim that is in first; the sum needs it.</p>
-    <Button href="/cards/{card.card.id}/read" kind="now">Read</Button>
-    {#if !card.signed && !card.card.apart}
+    <Button href="/cards/{job.card.id}/read" kind="now">Read</Button>
+    {#if !job.signed && !job.card.apart}
       <Form class="border-line flex items-end gap-2 border-t pt-2" onsend={recall}>
         <Field
           label="Or what is in, from memory"
@@ -174,23 +174,23 @@
         />
         <Button type="submit" disabled={!memory.trim()}>Plan with it</Button>
       </Form>
-      {#if card.refusal}<Notice>{card.refusal.sentence}</Notice>{/if}
+      {#if job.refusal}<Notice>{job.refusal.sentence}</Notice>{/if}
     {/if}
   {/if}
-  {#each helps as help (help.sentence)}<Help {help} job={card} />{/each}
-  {#if helps.every((one) => one.kind !== "open-too")}<OpenToo job={card} always />{/if}
-  <NextStage card={card.card} stage="choose" />
+  {#each helps as help (help.sentence)}<Help {help} {job} />{/each}
+  {#if helps.every((one) => one.kind !== "open-too")}<OpenToo {job} always />{/if}
+  <NextStage card={job.card} stage="choose" />
   <BuyList state={planned} />
   <details class="border-line mt-auto border-t pt-1.5">
     <summary class="min-h-8">
       <span class="text-soft">Leaning:</span>
-      {leaning(card.card, "aim")}, {leaning(card.card, "rounding")}, {leaning(card.card, "act")}
+      {leaning(job.card, "aim")}, {leaning(job.card, "rounding")}, {leaning(job.card, "act")}
     </summary>
     <div class="grid grid-cols-2 gap-2">
       {#each ["aim", "rounding", "act", "trust"] as const as habit (habit)}
-        <Lean job={card} of={habit} onlean={() => (looking = {})} />
+        <Lean {job} of={habit} onlean={() => (looking = {})} />
       {/each}
-      <div class="col-span-2"><Lean job={card} of="reuse" onlean={() => (looking = {})} /></div>
+      <div class="col-span-2"><Lean {job} of="reuse" onlean={() => (looking = {})} /></div>
     </div>
   </details>
 {/if}

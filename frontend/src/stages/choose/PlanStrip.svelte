@@ -2,9 +2,9 @@
   /** The plan in one strip: what can be had instead, what it costs, how sure, and taking it. */
   import type { Variant } from "../../api/client";
   import { Button, RadioGroup } from "../../kit";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const NAMES: Record<string, string> = {
     best: "The plan",

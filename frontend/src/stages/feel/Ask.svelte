@@ -5,9 +5,9 @@
   import { Button, Notice } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import { VERDICT_WORDS } from "../../kit/verdicts";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   let goes = $state.raw<Length | null>(null);
   let refuses = $state.raw<Length | null>(null);

@@ -2,7 +2,7 @@
   /** Feel: each gap as found, judged as it comes; the blade to try next; slips asked about. */
   import { Button, Field, ToggleGroup } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
@@ -14,7 +14,7 @@
   import Questions from "../../card/Questions.svelte";
   import { changeWords } from "../../card/change";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   type Mode = "fan" | "ask" | "keys";
   /** How each valve is measured; the last choice holds for the next. */

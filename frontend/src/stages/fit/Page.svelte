@@ -5,12 +5,12 @@
   import { untrack } from "svelte";
   import { Button, Field, Form, Notice } from "../../kit";
   import { keys } from "../../state/keys.svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import Checklist from "../../card/Checklist.svelte";
   import Tighten from "./Tighten.svelte";
   import NextStage from "../../card/NextStage.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const steps = $derived(job.card?.fit ?? []);
   const step = $derived(steps.find((one) => one.valve === job.inHand) ?? null);

@@ -5,10 +5,10 @@
   import { answer, api, Refusal } from "../../api/client";
   import { Button, Dialog, Field, Form, Notice, Select } from "../../kit";
   import { untrack } from "svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import { Edits } from "../../card/edits.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   type Unit = Schemas["TorqueUnit"];
   type Bolts = Schemas["BoltsOut"];

@@ -5,14 +5,14 @@
   import { preferences } from "../../state/preferences.svelte";
   import { route } from "../../state/route.svelte";
   import { untrack } from "svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import { Edits } from "../../card/edits.svelte";
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
   import Questions from "../../card/Questions.svelte";
   import NextStage from "../../card/NextStage.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const card = $derived(job.card);
   const turned = new Edits(

@@ -5,7 +5,7 @@
   import { preferences } from "../../state/preferences.svelte";
   import { Button, Field, Form, ToggleGroup, Select } from "../../kit";
   import { shopState } from "../../state/shop.svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import Checklist from "../../card/Checklist.svelte";
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
@@ -14,7 +14,7 @@
   import { Draft } from "../../state/draft.svelte";
   import { Instrument } from "./instrument.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const piece = $derived(job.valve?.piece ?? null);
   const reach = $derived(job.card?.reach ?? []);

@@ -3,14 +3,14 @@
   import { act } from "../../api/acts";
   import kinds from "../../api/kinds.json";
   import { Button, Field, Form, Select } from "../../kit";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import KindFields from "../../card/KindFields.svelte";
   import RunFields from "../../card/RunFields.svelte";
   import { Draft } from "../../state/draft.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import { shopState } from "../../state/shop.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const card = $derived(job.card);
   const sets = $derived(shopState.shop?.blade_sets ?? []);

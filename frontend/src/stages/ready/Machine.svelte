@@ -3,11 +3,11 @@
   import { act } from "../../api/acts";
   import { Button, Field, Form, Select } from "../../kit";
   import type { Schemas } from "../../api/client";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import { COUNTERS } from "../../card/counters";
   import { Draft } from "../../state/draft.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const machine = $derived(job.card?.machine);
   const draft = new Draft(() => ({

@@ -2,7 +2,7 @@
   /** Ready: cold, safe, and a tray with a pocket for every bolt. */
   import { act } from "../../api/acts";
   import { Button, Field, Form } from "../../kit";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import Checklist from "../../card/Checklist.svelte";
   import { Draft } from "../../state/draft.svelte";
   import Facts from "./Facts.svelte";
@@ -12,7 +12,7 @@
   import StageNote from "../../card/StageNote.svelte";
   import StripTray from "./StripTray.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const card = $derived(job.card);
   const bench = $derived(card?.turning.method === "bench");

@@ -4,10 +4,10 @@
   import { untrack } from "svelte";
   import { type Act, act } from "../../api/acts";
   import type { Schemas } from "../../api/client";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import { Edits } from "../../card/edits.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const card = $derived(job.card);
   const tools = new Edits<readonly string[]>(

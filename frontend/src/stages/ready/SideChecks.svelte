@@ -2,10 +2,10 @@
   /** What is looked at besides the gaps: symptoms, compression and leak-down, plugs, chain, seals. */
   import { act } from "../../api/acts";
   import { Button, Details, Field, Form, ToggleGroup } from "../../kit";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import { Draft } from "../../state/draft.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const card = $derived(job.card);
   type Unit = "bar" | "psi" | "kPa";

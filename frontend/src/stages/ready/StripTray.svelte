@@ -8,10 +8,10 @@
   import { whole } from "../../kit/numbers";
   import { untrack } from "svelte";
   import { type Act, act } from "../../api/acts";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import { Edits } from "../../card/edits.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   type Way = "strip" | "refit";
   let way = $state<Way>("strip");

@@ -5,7 +5,7 @@
   import { Button, Field, Form } from "../../kit";
   import { people } from "../../state/people.svelte";
   import { preferences } from "../../state/preferences.svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import StageNote from "../../card/StageNote.svelte";
   import Bill from "./Bill.svelte";
   import Checklist from "../../card/Checklist.svelte";
@@ -13,17 +13,17 @@
   import { inRange } from "../../card/in-range";
   import { SheetState } from "./state.svelte";
 
-  let { job: card }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
-  const paper = new SheetState(untrack(() => card));
+  const paper = new SheetState(untrack(() => job));
   /** The sheet is read anew whenever the card has changed. */
   $effect(() => {
-    if (card.card) void paper.load();
+    if (job.card) void paper.load();
   });
 
   let name = $state(preferences.name);
   // what is typed here is kept in this browser until it is signed
-  const kept = (what: string) => untrack(() => card).outbox.field("sign", what);
+  const kept = (what: string) => untrack(() => job).outbox.field("sign", what);
   const remarks = kept("remarks");
   const next = kept("next");
   const nextHours = kept("next hours");
@@ -42,11 +42,11 @@
     if (file) checked = await paper.check(file);
     field.value = "";
   }
-  const left = $derived(card.card?.not_in_spec ?? []);
+  const left = $derived(job.card?.not_in_spec ?? []);
 
   async function sign(): Promise<void> {
     if (!people.here) preferences.setName(name.trim());
-    await card.act(
+    await job.act(
       act("sign", {
         signed_by: people.name(name),
         remarks: remarks.value,
@@ -62,30 +62,26 @@
   <div class="grid grid-cols-2 gap-2">
     <Button onclick={() => print()}>Print</Button>
     <a
-      href="/api/cards/{card.id}/sheet.pdf"
+      href="/api/cards/{job.id}/sheet.pdf"
       target="_blank"
       rel="noopener"
       class="bg-sheet border-rule hover:border-ink inline-flex min-h-11 items-center justify-center border px-3.5 font-[560]"
       >PDF</a
     >
-    <Button href="/api/cards/{card.id}/card.json" kind="bare">Card as JSON</Button>
-    <Button href="/api/cards/{card.id}/readings.csv" kind="bare">Readings as CSV</Button>
-    <Button href="/api/cards/{card.id}/bill.csv" kind="bare">Bill as CSV</Button>
-    <Button href="/history/card/{card.id}" kind="bare">What happened</Button>
+    <Button href="/api/cards/{job.id}/card.json" kind="bare">Card as JSON</Button>
+    <Button href="/api/cards/{job.id}/readings.csv" kind="bare">Readings as CSV</Button>
+    <Button href="/api/cards/{job.id}/bill.csv" kind="bare">Bill as CSV</Button>
+    <Button href="/history/card/{job.id}" kind="bare">What happened</Button>
   </div>
 {/snippet}
 
-{#if card.card}
+{#if job.card}
   <div class="flex min-h-0 flex-1 max-lg:block max-lg:overflow-auto print:block">
     <div
       class="min-h-0 flex-1 overflow-auto p-4 max-lg:overflow-visible max-sm:p-0 print:overflow-visible print:p-0"
     >
       {#if paper.sheet}
-        <Sheet
-          sheet={paper.sheet}
-          drawing={card.drawing ?? card.card.drawing}
-          valves={card.valves}
-        />
+        <Sheet sheet={paper.sheet} drawing={job.drawing ?? job.card.drawing} valves={job.valves} />
       {:else if paper.refusal}
         <p class="m-4">{paper.refusal.sentence}</p>
         <Button kind="now" onclick={() => void paper.load()}>Try again</Button>
@@ -96,10 +92,10 @@
     <aside
       class="no-print border-ink flex w-[384px] shrink-0 flex-col gap-3 overflow-auto border-l p-4 max-lg:w-full max-lg:border-t max-lg:border-l-0"
     >
-      {#if card.signed}
+      {#if job.signed}
         <h2 class="text-2xl font-[640]">Signed</h2>
         <p>
-          {card.card.signed_by} signed this card. Nothing on it changes any more.
+          {job.card.signed_by} signed this job. Nothing on it changes any more.
         </p>
         {@render files()}
         <Form class="border-line flex flex-col gap-2 border-t pt-2" onsend={amend}>
@@ -129,12 +125,12 @@
         {#if checked}<p role="status">{checked}</p>{/if}
         <Button href="/" kind="bare">Back to the bench</Button>
       {:else}
-        {#if card.card.cover.length}
+        {#if job.card.cover.length}
           <Checklist
-            job={card}
-            items={card.card.cover}
+            {job}
+            items={job.card.cover}
             title="Closing up"
-            open={card.card.cover.some((one) => !one.done)}
+            open={job.card.cover.some((one) => !one.done)}
           />
         {/if}
         <h2 class="text-2xl font-[640]">Sign the sheet</h2>
@@ -144,17 +140,17 @@
             {left.join(", ")}. Measure again, or write below why you sign all the same.
           </p>
         {:else}
-          <p>{inRange([...card.valves.values()])}</p>
+          <p>{inRange([...job.valves.values()])}</p>
         {/if}
-        {#if card.card.not_done.length}
+        {#if job.card.not_done.length}
           <div class="border-now border-l-4 pl-3">
             <b>Not done, and the sheet says so:</b>
             <ul class="text-note leading-5">
-              {#each card.card.not_done as said (said)}<li>{said}</li>{/each}
+              {#each job.card.not_done as said (said)}<li>{said}</li>{/each}
             </ul>
           </div>
         {/if}
-        <Form onsend={sign} refusal={card.refusal}>
+        <Form onsend={sign} refusal={job.refusal}>
           {#if people.here}
             <p><span class="text-soft">Signed by</span> <b>{people.here.name}</b></p>
           {:else}
@@ -165,11 +161,11 @@
             <textarea
               class="field min-h-24"
               bind:value={remarks.value}
-              aria-invalid={card.refusal?.field === "remarks"}></textarea>
+              aria-invalid={job.refusal?.field === "remarks"}></textarea>
           </label>
           <div class="grid grid-cols-2 gap-2">
             <Field
-              label="Next check at, {card.card.measure === 'mi' ? 'miles' : 'km'}"
+              label="Next check at, {job.card.measure === 'mi' ? 'miles' : 'km'}"
               kind="whole"
               bind:value={next.value}
               at="distance"
@@ -185,8 +181,8 @@
             <Button kind="now" type="submit" class="min-h-12 text-lg">Sign</Button>
           {/snippet}
         </Form>
-        <Bill job={card} />
-        <StageNote job={card} />
+        <Bill {job} />
+        <StageNote {job} />
         {@render files()}
       {/if}
     </aside>

@@ -1,13 +1,13 @@
 /** The sheet of the card on the screen: looked at, added to, checked against a PDF. */
 import { Refusal, type Sheet, answer, api, newKey } from "../../api/client";
 import { Attempt } from "../../state/attempt.svelte";
-import type { CardState } from "../../card/card.svelte";
+import type { Job } from "../../card/job.svelte";
 
 export class SheetState extends Attempt {
   sheet = $state.raw<Sheet | null>(null);
   private readonly params;
 
-  constructor(private readonly job: CardState) {
+  constructor(private readonly job: Job) {
     super();
     this.params = { path: { card_id: job.id } };
   }

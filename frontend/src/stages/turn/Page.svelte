@@ -4,9 +4,9 @@
   import type { Schemas } from "../../api/client";
   import { Button, ToggleGroup } from "../../kit";
   import { route } from "../../state/route.svelte";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const card = $derived(job.card);
   const WAYS: Record<string, string> = {

@@ -6,7 +6,7 @@ from dataclasses import replace
 from plimb.card.acting import OnCard, act, known_valve
 from plimb.card.build import status_of
 from plimb.card.custody import check_giver, keep_back
-from plimb.card.planning import plan_of, stands
+from plimb.card.planning import matches_choice, plan_of
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import show_mm
@@ -108,7 +108,7 @@ def take_moves(on: OnCard, plan: Plan, *, by_hand: bool = False) -> None:
             field="valve",
         )
     records = on.records
-    stale = {valve for valve, one in status_of(on.card).valves.items() if one.overtaken}
+    stale = {valve for valve, status in status_of(on.card).valves.items() if status.overtaken}
     moves = [move for move in plan.moves if move.thickness_nm is not None and not move.pinned]
     if not moves and not any(move.pinned for move in plan.moves):
         raise NotReady("Read the shims first; there is nothing to decide yet.", field="valve")
@@ -125,7 +125,7 @@ def take_moves(on: OnCard, plan: Plan, *, by_hand: bool = False) -> None:
     differ = [
         move
         for move in moves
-        if move.valve in stale or not stands(_of(records, move.valve).choice, move)
+        if move.valve in stale or not matches_choice(_of(records, move.valve).choice, move)
     ]
     for move in differ:  # what is put back first can be taken by another valve
         if _of(records, move.valve).choice is not None:
@@ -149,7 +149,7 @@ def forbid_piece(on: OnCard, *, valve: str, thickness_nm: int, forbidden: bool) 
         BadValue: The valve is not on the engine.
     """
     pair = (known_valve(on.card, valve).key, thickness_nm)
-    without = tuple(one for one in on.card.forbidden if one != pair)
+    without = tuple(size for size in on.card.forbidden if size != pair)
     on.card.forbidden = (*without, pair) if forbidden else without
     if forbidden and _of(on.records, valve).chosen_nm == thickness_nm:
         _decide(on, valve, None)
@@ -170,7 +170,7 @@ def open_too(on: OnCard, *, valve: str, opened: bool) -> None:
         raise NotReady(f"This job does not open {valve}; change what kind it is.", field="valve")
     if opened and status.valves[valve].record.found is None:
         raise NotReady(f"Measure {valve} first, then open it.", field="valve")
-    without = tuple(one for one in on.card.opened_too if one != key)
+    without = tuple(valve for valve in on.card.opened_too if valve != key)
     on.card.opened_too = (*without, key) if opened else without
 
 

@@ -74,8 +74,8 @@ def take_over_engine(on: OnCard) -> None:
     names = parsed_engine(newest.document)[1].names
     written = {
         line.valve
-        for one in on.card.rounds
-        for lines in (one.gaps, one.pieces, one.choices)
+        for round_ in on.card.rounds
+        for lines in (round_.gaps, round_.pieces, round_.choices)
         for line in lines
     }
     lost = [on.engine.names.get(key, key) for key in sorted(written) if key not in names]
@@ -100,7 +100,7 @@ def enter_spec(on: OnCard, *, side: Side, action: Role, text: str, room: str, un
 
     def enter(document: dict[str, Any]) -> None:
         specs: dict[str, Any] = document["engine"].setdefault("spec", {})
-        if not any(specs.get(one) for one in ("intake", "exhaust", "closer")):
+        if not any(specs.get(side) for side in ("intake", "exhaust", "closer")):
             document.setdefault("shim_unit", document.get("unit", "mm"))
             document["unit"] = unit.value  # the unit of the manual is that of its first spec
         if action is Role.CLOSE:

@@ -122,7 +122,7 @@ def lay_bolts(
         name=name, places=tuple(places), torque=torque, unit=unit, thread=thread,
         order=order_of(numbers, order),
     ).checked()  # fmt: skip
-    others = (one for one in on.card.tightening if one.name != group.name)
+    others = (laid for laid in on.card.tightening if laid.name != group.name)
     on.card.tightening = (*others, group)
     remember_bolts(on, group)
 
@@ -134,11 +134,11 @@ def turn_bolts(on: OnCard, *, name: str, turned: int) -> None:
     Raises:
         BadValue: There are no such bolts, or not so many turns.
     """
-    group = next((one for one in on.card.tightening if one.name == name), None)
+    group = next((group for group in on.card.tightening if group.name == name), None)
     if group is None:
         raise BadValue(f"No bolts of “{name}” are laid out.", field="name")
     if not 0 <= turned <= group.turns:
         raise BadValue(f"{name} has {group.turns} turns in all.", field="turned")
     on.card.tightening = tuple(
-        replace(one, turned=turned) if one is group else one for one in on.card.tightening
+        replace(laid, turned=turned) if laid is group else laid for laid in on.card.tightening
     )

@@ -67,7 +67,9 @@ def open_card(
     with database.writing("card opened", now) as session:
         shop, newest = settings_of(session), newest_revision(session, engine_id)
         file, engine = parsed_engine(newest.document)
-        makers = any(one.spec and one.spec.aim_nm is not None for one in engine.clearances)
+        makers = any(
+            clearance.spec and clearance.spec.aim_nm is not None for clearance in engine.clearances
+        )
         card = add_card(
             session,
             newest,
@@ -95,7 +97,7 @@ def open_card(
 def _usual_set(session: Session, called: str) -> BladeSetRow | None:
     """Return the feeler set that was last used on an engine, else the shop's first."""
     sets = list_blade_sets(session)
-    return next((one for one in sets if one.name == called), next(iter(sets), None))
+    return next((set_ for set_ in sets if set_.name == called), next(iter(sets), None))
 
 
 def become(card: CardRow, engine: Engine, kind: JobKind, amount: Amount | None) -> None:
@@ -117,6 +119,6 @@ def become(card: CardRow, engine: Engine, kind: JobKind, amount: Amount | None) 
             raise BadValue("A change lies between 0 and 1 mm; check the unit.", field="amount")
         card.only_valve = engine.clearance(amount.valve).key
         card.change_nm = by_nm if amount.wider else -by_nm
-    if not row.opens and any(one.superseded_at is None for one in card.rounds[-1].pieces):
+    if not row.opens and any(piece.superseded_at is None for piece in card.rounds[-1].pieces):
         raise NotReady("Pieces are out already: this is no check only any more.", field="kind")
     card.kind = kind

@@ -83,7 +83,7 @@ def remember_bolts(on: OnCard, group: BoltGroup) -> None:
     kept = parsed_engine(newest.document)[0].engine.bolts
     group = group.checked()
     if group not in kept:
-        bolts = (*(one for one in kept if one.name != group.name), group)
+        bolts = (*(laid for laid in kept if laid.name != group.name), group)
         on_engine(on, lambda document: document["engine"].update(machine_as_json({"bolts": bolts})))
 
 
@@ -125,7 +125,7 @@ def note_tools(on: OnCard, *, tools: Sequence[str]) -> None:
     """Note the tools that just this engine asks for; BadValue for too many of them."""
     if len(tools) > MOST_TOOLS:
         raise BadValue(f"At most {MOST_TOOLS} tools of its own.", field="tools")
-    remember(on, tools=tuple(dict.fromkeys(one.strip() for one in tools if one.strip())))
+    remember(on, tools=tuple(dict.fromkeys(tool.strip() for tool in tools if tool.strip())))
 
 
 @act("parts", parts=listed(_PricedPart, MOST_PARTS))

@@ -103,7 +103,7 @@ def amend(
         card = get_card(session, card_id)
         if card.signed_at is None:
             raise NotReady("This card is not signed yet; correct it instead.", field="card")
-        before = next((one for one in card.amendments if one.key == key), None)
+        before = next((amendment for amendment in card.amendments if amendment.key == key), None)
         if before is not None and (before.written_by, before.text) != (written_by, text):
             raise KeyReused
         if before is None:
@@ -135,8 +135,8 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         drawing=view.drawing,
         rows=rows,
         rounds=tuple(
-            SheetRound(number=one.number, reason=one.reason, rows=round_rows(one))
-            for one in view.rounds[1:]
+            SheetRound(number=round_.number, reason=round_.reason, rows=round_rows(round_))
+            for round_ in view.rounds[1:]
         ),
         lines=_below(session, card, view),
         ticked=ticked,
@@ -146,8 +146,8 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         signed_by=view.signed_by,
         signed_at=view.signed_at,
         amendments=tuple(
-            f"{one.written_at:%Y-%m-%d %H:%M} UTC, {one.written_by}: {one.text}"
-            for one in view.amendments
+            f"{amendment.written_at:%Y-%m-%d %H:%M} UTC, {amendment.written_by}: {amendment.text}"
+            for amendment in view.amendments
         ),
         fingerprint=fingerprint_of(session, card),
         key=seal.public if (seal := seal_of(session, card)) else None,
@@ -157,8 +157,8 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
 def _below(session: Session, card: CardRow, view: CardView) -> tuple[Fact, ...]:
     """Return what stands below the valves: what was looked at, used, corrected and done."""
     bill = bill_for(session, card, view.rounds)
-    used = [f"{one.count} × {one.what}{f' ({one.number})' if one.number else ''}"
-            for one in bill.lines]  # fmt: skip
+    used = [f"{line.count} × {line.what}{f' ({line.number})' if line.number else ''}"
+            for line in bill.lines]  # fmt: skip
     lines = (
         ("What was noticed", view.symptoms),
         ("Proof", " ".join(explained_lines(view.explained))),
@@ -167,7 +167,7 @@ def _below(session: Session, card: CardRow, view: CardView) -> tuple[Fact, ...]:
         ("Corrected once apart", "; ".join(_corrections(card))),
         ("Used", ", ".join(used)),
         ("Comes to", bill.words()),
-        ("Torques", "; ".join(filter(None, (torque_line(one) for one in view.bolts)))),
+        ("Torques", "; ".join(filter(None, (torque_line(group) for group in view.bolts)))),
         ("Not done", "; ".join(view.not_done)),
     )
     return tuple(Fact(name=name, says=says) for name, says in lines if says)
@@ -177,9 +177,9 @@ def _corrections(card: CardRow) -> list[str]:
     """Return what was found and corrected once pieces were out, and why."""
     names = engine_of(card).names
     said = []
-    for one in card.rounds:
-        lines = {line.id: line for line in one.gaps}
-        for line in one.gaps:
+    for round_ in card.rounds:
+        lines = {line.id: line for line in round_.gaps}
+        for line in round_.gaps:
             if line.reason:
                 before = lines[line.supersedes_id].typed if line.supersedes_id in lines else ""
                 valve = names.get(line.valve, line.valve)
@@ -256,8 +256,8 @@ def blank_sheet(session: Session, card_id: int) -> bytes:
         valves=view.status.order if view.only_valve is None else (view.only_valve,),
         specs=sheet_specs(view.engine),
         spec_of={
-            one.id: one.check.words(view.unit) if one.check else ""
-            for one in view.engine.clearances
+            clearance.id: clearance.check.words(view.unit) if clearance.check else ""
+            for clearance in view.engine.clearances
         },
         stops=tuple(_stop_words(stop) for stop in view.turning.stops),
         tools=(*view.tools, *view.machine.tools),

@@ -75,7 +75,9 @@ def _engine_back(on: OnCard, wrote: Mapping[str, Sequence[WrittenLine]]) -> None
     """Let the engine say again what it said, or the card stand on the engine it stood on."""
     if made := wrote.get("engine_revision"):
         mine = numbered(on.session, EngineRevisionRow, made[0].row)
-        before = next(one for one in mine.engine.revisions if one.number == mine.number - 1)
+        before = next(
+            revision for revision in mine.engine.revisions if revision.number == mine.number - 1
+        )
         newest = mine.engine.revisions[-1]
         if json.loads(newest.document) != json.loads(mine.document):
             raise NotReady("The engine was corrected since; put it right there.", field="engine")
@@ -106,7 +108,7 @@ def _tray_back(on: OnCard, lines: Sequence[WrittenLine]) -> None:
     """Lay the tray out as it was."""
     made = {line.row for line in lines}
     if made:
-        before = [one.document for one in on.card.trays if one.id not in made]
+        before = [tray.document for tray in on.card.trays if tray.id not in made]
         tray = before[-1] if before else ()
         on.card.trays.append(StripTrayRow(document=tray, recorded_at=on.now))
 

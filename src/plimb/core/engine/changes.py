@@ -9,15 +9,15 @@ from plimb.core.words import MILLIMETRES, Units, figure
 
 def changes(before: Engine, after: Engine, units: Units = MILLIMETRES) -> tuple[str, ...]:
     """Return what differs, a sentence each; valves are the same by their keys."""
-    old = {one.key: one for one in before.clearances}
-    new = {one.key: one for one in after.clearances}
+    old = {clearance.key: clearance for clearance in before.clearances}
+    new = {clearance.key: clearance for clearance in after.clearances}
     both = [(old[key], new[key]) for key in new if key in old]
     said = [f"{a.id} is now called {b.id}." for a, b in both if a.id != b.id]
     said += _alike("Spec of", both, lambda one: _spec(one, units.gap))
     said += _alike("Shims of", both, lambda one: _sizes(one, units))
     said += _alike("Camshaft over", both, lambda one: one.camshaft)
-    gone = [one.id for key, one in old.items() if key not in new]
-    come = [one.id for key, one in new.items() if key not in old]
+    gone = [clearance.id for key, clearance in old.items() if key not in new]
+    come = [clearance.id for key, clearance in new.items() if key not in old]
     said += [f"{', '.join(gone)}: not on the engine any more."] if gone else []
     said += [f"{', '.join(come)}: new on the engine."] if come else []
     if before.follower is not after.follower:

@@ -71,7 +71,7 @@ def cycle_of(engine: Engine, events: Events | None, method: Method, plan: TurnPl
         method=method,
         rotation=engine.rotation,
         computed=any(
-            stop.margin is not None or stop.mark not in {one.name for one in engine.marks}
+            stop.margin is not None or stop.mark not in {mark.name for mark in engine.marks}
             for stop in plan.stops
         ),
         firing_known=engine.firing_known,
@@ -84,7 +84,7 @@ def cycle_of(engine: Engine, events: Events | None, method: Method, plan: TurnPl
 
 
 def _stop(engine: Engine, stop: Stop) -> CycleStop:
-    mark = next((one for one in engine.marks if one.name == stop.mark), None)
+    mark = next((mark for mark in engine.marks if mark.name == stop.mark), None)
     return CycleStop(
         degrees=None if stop.degrees is None else float(stop.degrees),
         mark=stop.mark,

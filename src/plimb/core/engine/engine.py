@@ -149,7 +149,7 @@ class Engine:
 
     def _check_twins(self, number: int, side: Side) -> None:
         """Refuse more than three valves a side, or a closer without its opener."""
-        actions = [one.action for one in self.along(number, side)]
+        actions = [clearance.action for clearance in self.along(number, side)]
         openers, closers = actions.count(Role.OPEN), actions.count(Role.CLOSE)
         if openers > 3 or closers > openers:
             raise BadValue(
@@ -187,7 +187,9 @@ class Engine:
     def shafts_over(self, valves: Iterable[str]) -> tuple[str, ...]:
         """Return the camshafts that must come out to change the shims of these valves."""
         over = [self.clearance(valve) for valve in valves]
-        return tuple(dict.fromkeys(one.camshaft for one in over if one.camshaft_out))
+        return tuple(
+            dict.fromkeys(clearance.camshaft for clearance in over if clearance.camshaft_out)
+        )
 
     @cached_property
     def _along(self) -> dict[tuple[int, Side], tuple[Clearance, ...]]:

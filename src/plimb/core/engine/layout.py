@@ -93,10 +93,10 @@ def _draw_bank(engine: Engine, bank: Bank) -> BankDrawing:
         for side in Side:
             sign = intake_sign if side is Side.INTAKE else -intake_sign
             clearances = engine.along(number, side)
-            valves = sum(one.action is Role.OPEN for one in clearances)
+            valves = sum(clearance.action is Role.OPEN for clearance in clearances)
             for clearance in clearances:
                 rank = 0 if clearance.action is Role.OPEN else 1
-                alike = [one for one in clearances if one.action is clearance.action]
+                alike = [mate for mate in clearances if mate.action is clearance.action]
                 nth = alike.index(clearance)
                 spots.append(
                     ValveSpot(

@@ -137,11 +137,11 @@ def plan_turning(
         return _by_lobe(engine, timing)
     tabled = _by_table(engine, timing)
     done = {valve for stop in tabled for valve in stop.valves}
-    left = [one for one in engine.clearances if one.id not in done]
+    left = [clearance for clearance in engine.clearances if clearance.id not in done]
     if not left:
         return TurnPlan(stops=tabled, turning=Fraction(0))
     if not engine.firing_known:
-        alone = _each_alone(engine, {one.id for one in left})
+        alone = _each_alone(engine, {clearance.id for clearance in left})
         return TurnPlan(stops=(*tabled, *alone), turning=Fraction(0))
     found = _computed(engine, left, timing, assumed=events is None)
     return TurnPlan(stops=(*tabled, *found.stops), turning=found.turning)
@@ -201,7 +201,7 @@ def _computed(
     count = next(n for n in range(1, len(wanted) + 1) if any(table.covers(wanted, n)))
     best = min(table.covers(wanted, count), key=table.worth)
     at: dict[Fraction, list[tuple[str, Fraction]]] = {}
-    left = {one.id for one in among}
+    left = {clearance.id for clearance in among}
     for group, angle in table.assigned(best).items():
         stop = at.setdefault(Fraction(table.angles[angle], 2), [])
         for valve in engine.along(*table.groups[group]):
@@ -219,7 +219,7 @@ class _Table:
     def __init__(
         self, engine: Engine, among: Sequence[Clearance], events: Events, *, assumed: bool
     ) -> None:
-        fires = {one.number: 2 * (one.fires_at or 0) for one in engine.cylinders}
+        fires = {cylinder.number: 2 * (cylinder.fires_at or 0) for cylinder in engine.cylinders}
         lifts = {side: tuple(2 * edge for edge in events.lift(side)) for side in Side}
         present = {(valve.cylinder, valve.side) for valve in among}
         self.groups = [(n, side) for n in fires for side in Side if (n, side) in present]
@@ -305,7 +305,7 @@ class _Table:
 
 
 def _fires_at(engine: Engine, cylinder: int) -> int:
-    return next(one.fires_at or 0 for one in engine.cylinders if one.number == cylinder)
+    return next(each.fires_at or 0 for each in engine.cylinders if each.number == cylinder)
 
 
 def _in_order(engine: Engine, at: dict[Fraction, list[tuple[str, Fraction]]]) -> TurnPlan:
@@ -322,7 +322,7 @@ def _in_order(engine: Engine, at: dict[Fraction, list[tuple[str, Fraction]]]) ->
                 degrees=angle,
                 mark=mark_at(engine, angle),
                 valves=tuple(valve for valve, _margin in at[angle]),
-                margin=min(one for _valve, one in at[angle]),
+                margin=min(margin for _valve, margin in at[angle]),
             )
             for angle in ordered
         ),
@@ -348,7 +348,7 @@ def _lobe_after_lobe(engine: Engine) -> TurnPlan:
         for cylinder in sorted(engine.cylinders, key=lambda one: one.number)
         for side in Side
     )
-    stops = (Stop(degrees=None, mark=None, valves=one, margin=None) for one in groups if one)
+    stops = (Stop(degrees=None, mark=None, valves=group, margin=None) for group in groups if group)
     return TurnPlan(stops=tuple(stops), turning=Fraction(0))
 
 
@@ -379,7 +379,7 @@ def mark_at(engine: Engine, degrees: Fraction) -> str | None:
     own = [mark.name for mark in known if ((mark.degrees or 0) - degrees) % 360 == 0]
     if known:
         return own[0] if own else None
-    fires = [(one.number, (one.fires_at or 0) - degrees) for one in engine.cylinders]
+    fires = [(cylinder.number, (cylinder.fires_at or 0) - degrees) for cylinder in engine.cylinders]
     firing = [number for number, off in fires if off % CYCLE == 0]
     other = [number for number, off in fires if off % 360 == 0]
     numbers = firing or other

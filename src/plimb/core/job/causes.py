@@ -95,11 +95,11 @@ def _off(one: Proved) -> str:
 
 
 def _said(on: Sequence[Proved]) -> str:
-    return ", ".join(_off(one) for one in on[:SHOWN])
+    return ", ".join(_off(proof) for proof in on[:SHOWN])
 
 
 def _changed(proved: Sequence[Proved]) -> list[Proved]:
-    return [one for one in proved if one.changed]
+    return [proof for proof in proved if proof.changed]
 
 
 def _swaps(proved: Sequence[Proved]) -> Iterator[Way]:
@@ -120,56 +120,56 @@ def _cycles(proved: Sequence[Proved]) -> Iterator[Way]:
                 ring = (first, *rest)
                 got = (*rest, first)
                 by = [
-                    float(one.new_nm - other.new_nm) for one, other in zip(ring, got, strict=True)
+                    float(lobe.new_nm - other.new_nm) for lobe, other in zip(ring, got, strict=True)
                 ]
                 if min(abs(nm) for nm in by) >= TOLD_APART_NM:
-                    yield tuple(one.valve for one in ring), np.array([by]), 0.0
+                    yield tuple(lobe.valve for lobe in ring), np.array([by]), 0.0
 
 
 def _alike(proved: Sequence[Proved]) -> Iterator[Way]:
     """Another hand, another set, a warm engine: every valve is off by about the same."""
     if len(proved) >= 3:
-        yield tuple(one.valve for one in proved), np.concatenate([ALIKE, -ALIKE]), ALIKE_SPREAD
+        yield tuple(proof.valve for proof in proved), np.concatenate([ALIKE, -ALIKE]), ALIKE_SPREAD
 
 
 def _misread(proved: Sequence[Proved]) -> Iterator[Way]:
     """Off by about a blade, touched or not; where a piece went in, smaller is dirt's story."""
     either = np.concatenate([BLADE, -BLADE])
-    return (((one.valve,), BLADE if one.changed else either, 0.0) for one in proved)
+    return (((proof.valve,), BLADE if proof.changed else either, 0.0) for proof in proved)
 
 
 def _cams(proved: Sequence[Proved]) -> Iterator[Way]:
     """A cam not at its mark: all its valves are off the same way, if not by the same."""
-    for shaft in dict.fromkeys(one.camshaft for one in proved):
-        on = tuple(one.valve for one in proved if one.camshaft == shaft)
+    for shaft in dict.fromkeys(proof.camshaft for proof in proved):
+        on = tuple(proof.valve for proof in proved if proof.camshaft == shaft)
         if len(on) >= 2:
             yield on, -SIZES[1:], float(mm("0.012"))
 
 
 def _wrong_tdcs(proved: Sequence[Proved]) -> Iterator[Way]:
     """Measured at overlap: both sides of one cylinder have next to no gap, each of them."""
-    for cylinder in dict.fromkeys(one.cylinder for one in proved):
-        on = [one for one in proved if one.cylinder == cylinder]
-        if len({one.side for one in on}) == 2:
-            left = [float(one.predicted.best_nm) for one in on]
+    for cylinder in dict.fromkeys(proof.cylinder for proof in proved):
+        on = [proof for proof in proved if proof.cylinder == cylinder]
+        if len({proof.side for proof in on}) == 2:
+            left = [float(proof.predicted.best_nm) for proof in on]
             lifted = np.array([[gap - nm for nm in left] for gap in LIFTED])
-            yield tuple(one.valve for one in on), lifted, float(mm("0.06"))
+            yield tuple(proof.valve for proof in on), lifted, float(mm("0.06"))
 
 
 def _dirt(proved: Sequence[Proved]) -> Iterator[Way]:
     """Something under a shim that was changed: its gap is smaller."""
-    return (((one.valve,), -SIZES, 0.0) for one in _changed(proved))
+    return (((proof.valve,), -SIZES, 0.0) for proof in _changed(proved))
 
 
 def _markings(proved: Sequence[Proved]) -> Iterator[Way]:
     """A piece nobody measured: off either way."""
     either = np.concatenate([SIZES[:14], -SIZES[:14]])
-    return (((one.valve,), either, 0.0) for one in _changed(proved) if one.by_marking)
+    return (((proof.valve,), either, 0.0) for proof in _changed(proved) if proof.by_marking)
 
 
 def _anything(proved: Sequence[Proved]) -> Iterator[Way]:
     anything = np.concatenate([WIDER, -WIDER])
-    return (((one.valve,), anything, 0.0) for one in proved)
+    return (((proof.valve,), anything, 0.0) for proof in proved)
 
 
 def _swapped(on: Sequence[Proved]) -> str:
@@ -208,7 +208,7 @@ def _impossible(on: Sequence[Proved]) -> str:
 
 
 def _in_ring(on: Sequence[Proved]) -> str:
-    pieces = ", ".join(one.units.shim_figure(one.new_nm) for one in on)
+    pieces = ", ".join(proof.units.shim_figure(proof.new_nm) for proof in on)
     return f"{_said(on)}; that is what the pieces ({pieces}) give in one another’s places."
 
 
@@ -225,7 +225,9 @@ CYCLE = CauseKind(
     how_often=0.01,
     ways=_cycles,
     evidence=_in_ring,
-    check=lambda on: f"Take the pieces of {', '.join(one.valve for one in on)} out and read them.",
+    check=lambda on: (
+        f"Take the pieces of {', '.join(proof.valve for proof in on)} out and read them."
+    ),
 )
 ALIKE_ALL = CauseKind(
     name="All off alike",

@@ -47,17 +47,17 @@ class SideChecks:
 
     def checked(self) -> "SideChecks":
         """Return the same; BadValue where a figure cannot be read or cannot be."""
-        for one in self.cylinders:
+        for cylinder in self.cylinders:
             for what in ("dry", "wet", "leak"):
-                typed = getattr(one, what)
-                field = f"{what}-{one.cylinder}"
+                typed = getattr(cylinder, what)
+                field = f"{what}-{cylinder.cylinder}"
                 figure = decimal_in(typed, field)
                 most = 100 if what == "leak" else self.unit.most
                 unit = "%" if what == "leak" else self.unit.value
                 if figure is not None and not 0 <= figure <= most:
                     raise BadValue(
-                        f"cylinder {one.cylinder}, {what} {typed.strip()} {unit} cannot be: it "
-                        f"lies between 0 and {most}.",
+                        f"cylinder {cylinder.cylinder}, {what} {typed.strip()} {unit} cannot be: "
+                        f"it lies between 0 and {most}.",
                         field=field,
                     )
         return self
@@ -65,17 +65,17 @@ class SideChecks:
     def lines(self) -> tuple[str, ...]:
         """Return what was found, a sentence each."""
         said = []
-        for one in self.cylinders:
+        for cylinder in self.cylinders:
             figures = [
                 f"{what} {typed.strip()} {unit}"
                 for what, typed, unit in (
-                    ("dry", one.dry, self.unit), ("wet", one.wet, self.unit),
-                    ("leak-down", one.leak, "%"),
+                    ("dry", cylinder.dry, self.unit), ("wet", cylinder.wet, self.unit),
+                    ("leak-down", cylinder.leak, "%"),
                 )
                 if typed.strip()
             ]  # fmt: skip
             if figures:
-                said.append(f"cylinder {one.cylinder}: {', '.join(figures)}")
+                said.append(f"cylinder {cylinder.cylinder}: {', '.join(figures)}")
         words = (("plugs", self.plugs), ("chain", self.chain), ("sealing", self.sealing),
                  ("also", self.other))  # fmt: skip
         return (*said, *(f"{name}: {text.strip()}" for name, text in words if text.strip()))

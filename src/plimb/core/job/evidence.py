@@ -141,25 +141,25 @@ Story = Iterator[tuple[tuple[str, ...], Question]]
 def _other_unit(valves: list[_Valve], unit: Unit) -> Story:
     """Hundredths typed where thou are meant, or thou for hundredths, all over the card."""
     factor = OVER_THOU if unit is Unit.MM else 1 / OVER_THOU
-    felt = [one for one in valves if one.gap is not None]
+    felt = [valve for valve in valves if valve.gap is not None]
     if len(felt) < 2:
         return
     odds = sum(
-        _told(one.gap * factor, one) + log(factor) - _told(one.gap, one)
-        for one in felt
-        if one.gap is not None
+        _told(gap.gap * factor, gap) + log(factor) - _told(gap.gap, gap)
+        for gap in felt
+        if gap.gap is not None
     )
     better = [
-        one
-        for one in felt
-        if one.gap is not None and _told(one.gap * factor, one) + log(factor) > _told(one.gap, one)
+        gap
+        for gap in felt
+        if gap.gap is not None and _told(gap.gap * factor, gap) + log(factor) > _told(gap.gap, gap)
     ]
     # a card typed so is so from end to end: nearly every figure says it
     if odds < ASKED_FROM or len(better) * 5 < len(felt) * 4:
         return
     names = ("thou", "hundredths of a mm") if unit is Unit.MM else ("hundredths of a mm", "thou")
     yield (
-        tuple(one.clearance.id for one in better),
+        tuple(valve.clearance.id for valve in better),
         Question(
             slip=Slip.UNIT,
             sentence=f"{len(better)} of {len(felt)} readings fit their specs far better read as "
@@ -171,21 +171,21 @@ def _other_unit(valves: list[_Valve], unit: Unit) -> Story:
 def _sides(engine: Engine, valves: list[_Valve]) -> Story:
     """Intake and exhaust mixed up, in one cylinder or in all."""
     mixed: list[tuple[float, list[_Valve], int]] = []
-    for cylinder in dict.fromkeys(one.clearance.cylinder for one in valves):
-        mine = [one for one in valves if one.clearance.cylinder == cylinder]
+    for cylinder in dict.fromkeys(valve.clearance.cylinder for valve in valves):
+        mine = [valve for valve in valves if valve.clearance.cylinder == cylinder]
         across = {side: _across(engine, mine, side) for side in Side}
-        felt = [one for one in mine if one.gap is not None and across[one.clearance.side]]
+        felt = [valve for valve in mine if valve.gap is not None and across[valve.clearance.side]]
         odds = 0.0
-        for one in felt:
-            other = across[one.clearance.side]
+        for gap in felt:
+            other = across[gap.clearance.side]
             assert other is not None
-            assert one.gap is not None
-            odds += _told(one.gap, one, instead=other) - _told(one.gap, one)
+            assert gap.gap is not None
+            odds += _told(gap.gap, gap, instead=other) - _told(gap.gap, gap)
         if felt:
             mixed.append((odds, felt, cylinder))
     whole = sum(odds for odds, _felt, _cylinder in mixed)
     if len(mixed) > 1 and whole >= ASKED_FROM and all(odds > -1 for odds, *_rest in mixed):
-        names = tuple(one.clearance.id for _odds, felt, _n in mixed for one in felt)
+        names = tuple(gap.clearance.id for _odds, felt, _n in mixed for gap in felt)
         yield (
             names,
             Question(
@@ -196,9 +196,9 @@ def _sides(engine: Engine, valves: list[_Valve]) -> Story:
         )
         return
     for odds, felt, cylinder in mixed:
-        if odds >= ASKED_FROM and len({one.clearance.side for one in felt}) == 2:
+        if odds >= ASKED_FROM and len({gap.clearance.side for gap in felt}) == 2:
             yield (
-                tuple(one.clearance.id for one in felt),
+                tuple(gap.clearance.id for gap in felt),
                 Question(
                     slip=Slip.OTHER_SIDE,
                     sentence=f"The readings of cylinder {cylinder} fit far better with intake and "
@@ -209,7 +209,7 @@ def _sides(engine: Engine, valves: list[_Valve]) -> Story:
 
 def _across(engine: Engine, mine: list[_Valve], side: Side) -> _Valve | None:
     """Return what is expected on the other side of a cylinder, its valves taken together."""
-    opposite = [one for one in mine if one.clearance.side is not side]
+    opposite = [valve for valve in mine if valve.clearance.side is not side]
     if not opposite:
         cylinder = mine[0].clearance.cylinder
         other = Side.EXHAUST if side is Side.INTAKE else Side.INTAKE
@@ -217,7 +217,7 @@ def _across(engine: Engine, mine: list[_Valve], side: Side) -> _Valve | None:
         if not there or there[0].check is None:
             return None
         return _Valve(there[0], there[0].check, None, None, mine[0].reading)
-    lefts = [one.left for one in opposite if one.left is not None]
+    lefts = [valve.left for valve in opposite if valve.left is not None]
     left = sum(lefts) / len(lefts) if len(lefts) == len(opposite) else None
     one = opposite[0]
     return _Valve(one.clearance, one.check, None, left, one.reading)
@@ -260,21 +260,21 @@ def _twins_swapped(valves: list[_Valve], unit: Unit) -> Story:
 
 def _overlaps(valves: list[_Valve]) -> Story:
     """No gap on a whole side of one cylinder, while the others have theirs: the wrong TDC."""
-    felt = sum(one.known for one in valves)
-    for cylinder in dict.fromkeys(one.clearance.cylinder for one in valves):
-        mine = [one for one in valves if one.clearance.cylinder == cylinder]
+    felt = sum(valve.known for valve in valves)
+    for cylinder in dict.fromkeys(valve.clearance.cylinder for valve in valves):
+        mine = [valve for valve in valves if valve.clearance.cylinder == cylinder]
         for side in Side:
-            here = [one for one in mine if one.clearance.side is side]
-            if not here or any(one.known for one in here):
+            here = [valve for valve in mine if valve.clearance.side is side]
+            if not here or any(valve.known for valve in here):
                 continue
-            elsewhere = [one for one in valves if one not in here and not one.known]
+            elsewhere = [valve for valve in valves if valve not in here and not valve.known]
             # twins lose their gap together: the second one says less than the first
             odds = log(0.65 / NO_GAP) + (len(here) - 1) * log(0.9 / 0.35)
-            odds += sum(_closed(one) for one in here)
-            odds -= 2.5 * len([one for one in elsewhere if one not in mine])
+            odds += sum(_closed(valve) for valve in here)
+            odds -= 2.5 * len([valve for valve in elsewhere if valve not in mine])
             if odds >= ASKED_FROM and felt >= 1:
                 yield (
-                    tuple(one.clearance.id for one in here),
+                    tuple(valve.clearance.id for valve in here),
                     Question(
                         slip=Slip.OVERLAP,
                         sentence=f"No gap on the {side} side of cylinder {cylinder}, while others "
@@ -292,21 +292,21 @@ def _closed(one: _Valve) -> float:
 def _stuck(valves: list[_Valve], thin_blades_nm: Sequence[int], unit: Unit) -> Story:
     """Two blades stuck together: low by just a thin blade, where its like have not moved so."""
     thin = [nm / mm("1") for nm in thin_blades_nm if mm("0.02") <= nm <= mm("0.05")]
-    for one in valves:
-        if one.wear is None or not one.reading.gap.is_point or not thin:
+    for valve in valves:
+        if valve.wear is None or not valve.reading.gap.is_point or not thin:
             continue
-        found = _usual_wear(one, valves)
+        found = _usual_wear(valve, valves)
         if found is None:
             continue
         usual, width = found
-        more = one.wear - usual
+        more = valve.wear - usual
         best = min(thin, key=partial(_from, more))
         odds = _apart(more - best, width) - _apart(more, width) - log(len(thin)) / 2
         if odds >= STUCK_FROM and abs(more - best) <= FEEL_MM + 1e-6:
-            assert one.gap is not None
-            meant_nm = round((one.gap + best) * mm("1"))
+            assert valve.gap is not None
+            meant_nm = round((valve.gap + best) * mm("1"))
             yield (
-                (one.clearance.id,),
+                (valve.clearance.id,),
                 Question(
                     slip=Slip.STUCK,
                     sentence=f"Low by just the {_show(best, unit)} blade, while its like have not "

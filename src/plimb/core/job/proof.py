@@ -112,11 +112,11 @@ def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained
     How well this hand feels is not known: each story is told for a fine, a usual and a coarse
     one. Two causes at once, on valves of their own, are a story as well; each is then named.
     """
-    usable = [one for one in proved if one.found.both_ends]
-    held = tuple(_worked_back(proved, doubt))
+    usable = [proof for proof in proved if proof.found.both_ends]
+    worked_back = tuple(_worked_back(proved, doubt))
     beyond = beyond_doubt(proved)
     if not usable:
-        return Explained(fine=not held, ranked=held, beyond=beyond)
+        return Explained(fine=not worked_back, ranked=worked_back, beyond=beyond)
     models = list(_models(usable))
     names = [frozenset(model.valves) for model in models]
     shares = np.zeros(len(models))
@@ -130,9 +130,9 @@ def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained
     shares /= total
     right = next(place for place, model in enumerate(models) if model.cause is Cause.DOUBT)
     wrong = 1 - float(shares[right])
-    by_valve = {one.valve: one for one in usable}
+    by_valve = {blade.valve: blade for blade in usable}
     if wrong < CLAIM:
-        return Explained(fine=not held, ranked=held, beyond=beyond)
+        return Explained(fine=not worked_back, ranked=worked_back, beyond=beyond)
     named = [
         _explanation(model.cause, on, float(share) / wrong)
         for model, share in zip(models, shares, strict=True)
@@ -142,18 +142,20 @@ def explain(proved: tuple[Proved, ...], doubt: Doubt = USUAL_DOUBT) -> Explained
     ]
     named.sort(key=lambda one: -one.chance)
     if not named:
-        return Explained(fine=not held, ranked=held, beyond=beyond)
-    blamed = {valve for one in named for valve in one.valves if by_valve[valve].residual_nm}
-    marked = tuple(one.valve for one in proved if one.valve in blamed.union(beyond))
-    return Explained(fine=False, ranked=(*named, *held), beyond=marked)
+        return Explained(fine=not worked_back, ranked=worked_back, beyond=beyond)
+    blamed = {valve for cause in named for valve in cause.valves if by_valve[valve].residual_nm}
+    marked = tuple(proof.valve for proof in proved if proof.valve in blamed.union(beyond))
+    return Explained(fine=False, ranked=(*named, *worked_back), beyond=marked)
 
 
 def _off(model: _Model, on: list[Proved]) -> list[Proved]:
     """Return the valves a cause is blamed on that are off themselves; none where too few are."""
-    off = [one for one in on if one.residual_nm is None or abs(one.residual_nm) >= LEAST_OFF_NM]
+    blamed_on = [
+        proof for proof in on if proof.residual_nm is None or abs(proof.residual_nm) >= LEAST_OFF_NM
+    ]
     if model.cause in (Cause.ALIKE, Cause.CAM):
-        return off if 3 * len(off) >= 2 * len(on) else []
-    return off if len(off) == len(on) else []
+        return blamed_on if 3 * len(blamed_on) >= 2 * len(on) else []
+    return blamed_on if len(blamed_on) == len(on) else []
 
 
 @dataclass(frozen=True, slots=True)
@@ -172,7 +174,7 @@ def _stories(
     feel_nm: int,
     doubt: Doubt,
 ) -> _Stories:
-    curves = {one.valve: _Curve(one, doubt, feel_nm) for one in usable}
+    curves = {blade.valve: _Curve(blade, doubt, feel_nm) for blade in usable}
     quiet = sum(curve.still for curve in curves.values())
     gains = np.array([_fit(model, curves, quiet) - quiet for model in models])
     weights = np.log(np.array([model.weight for model in models]))
@@ -180,19 +182,19 @@ def _stories(
     doubtless = [place for place, model in enumerate(models) if model.cause is Cause.DOUBT]
     likeliest = [place for place in np.argsort(-alone) if place not in doubtless][:AT_ONCE]
     pairs = [
-        (int(one), int(other))
-        for one, other in combinations(likeliest, 2)
-        if not names[one] & names[other]
+        (int(first), int(second))
+        for first, second in combinations(likeliest, 2)
+        if not names[first] & names[second]
     ]
-    both = np.array([alone[one] + alone[other] for one, other in pairs])
+    both = np.array([alone[first] + alone[second] for first, second in pairs])
     top = float(max(alone.max(), both.max(initial=-np.inf)))
     shares = np.exp(alone - top)
     total = float(shares.sum())
-    for (one, other), score in zip(pairs, both, strict=True):
+    for (first, second), score in zip(pairs, both, strict=True):
         share = exp(score - top)
         total += share
-        shares[one] += share
-        shares[other] += share
+        shares[first] += share
+        shares[second] += share
     return _Stories(shares, total, top + quiet)
 
 
@@ -286,7 +288,7 @@ def _explanation(cause: Cause, on: Sequence[Proved], chance: float) -> Explanati
     kind = kind_of(cause)
     return Explanation(
         cause=cause,
-        valves=tuple(one.valve for one in on),
+        valves=tuple(proof.valve for proof in on),
         chance=chance,
         evidence=kind.evidence(on),
         check=kind.check(on),
@@ -295,18 +297,18 @@ def _explanation(cause: Cause, on: Sequence[Proved], chance: float) -> Explanati
 
 def _worked_back(proved: Sequence[Proved], doubt: Doubt) -> Iterator[Explanation]:
     """Give the valves that had no gap before: held open, worked back, or not as was read."""
-    for one in proved:
-        before_nm = one.before_nm
-        if not one.found.none_found or before_nm is None:
+    for proof in proved:
+        before_nm = proof.before_nm
+        if not proof.found.none_found or before_nm is None:
             continue
-        low, high = gap_ends(one.proof, doubt)
-        pieces = one.old_doubt_nm**2 / 3 + one.new_doubt_nm**2 / 3
+        low, high = gap_ends(proof.proof, doubt)
+        pieces = proof.old_doubt_nm**2 / 3 + proof.new_doubt_nm**2 / 3
         spread = sqrt((high - low) ** 2 / 12 + pieces + FEEL_NM**2)
         # a coarse hand refuses what goes, and lets go what is refused
         coarse = sqrt(spread**2 - FEEL_NM**2 + 2 * max(FEELS) ** 2)
-        above = 1 - _below((one.found.high_nm - before_nm) / coarse)
+        above = 1 - _below((proof.found.high_nm - before_nm) / coarse)
         sure = 1 - _below(before_nm / spread)
         if sure >= HELD_FROM:
-            yield _explanation(Cause.HELD_OPEN, [one], sure)
+            yield _explanation(Cause.HELD_OPEN, [proof], sure)
         elif above >= IMPOSSIBLE_FROM:
-            yield _explanation(Cause.IMPOSSIBLE, [one], above)
+            yield _explanation(Cause.IMPOSSIBLE, [proof], above)

@@ -112,11 +112,13 @@ def beyond_doubt(proved: Sequence[Proved]) -> tuple[str, ...]:
     twenty, even felt by a coarse hand: the more are measured, the further off is still no more
     than doubt.
     """
-    told = [one for one in proved if one.residual_nm is not None]
-    if not told:
+    measured = [proof for proof in proved if proof.residual_nm is not None]
+    if not measured:
         return ()
-    sigmas = _sigmas(len(told))
-    return tuple(one.valve for one in told if abs(one.residual_nm or 0) > sigmas * _doubt(one))
+    sigmas = _sigmas(len(measured))
+    return tuple(
+        proof.valve for proof in measured if abs(proof.residual_nm or 0) > sigmas * _doubt(proof)
+    )
 
 
 @lru_cache(maxsize=64)

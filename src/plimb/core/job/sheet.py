@@ -162,7 +162,7 @@ def _by_cylinder(status: JobStatus) -> list[str]:
 
 
 def _over_all(valve: str, rounds: Sequence[Round], first: JobStatus, last: JobStatus) -> SheetRow:
-    set_in = [one for one in rounds if one.status.valves[valve].touched]
+    set_in = [round_ for round_ in rounds if round_.status.valves[valve].touched]
     begun, ended = first.valves[valve], last.valves[valve]
     newest = set_in[-1] if set_in else None
     return _row(begun, newest.status.valves[valve] if newest else None, ended, newest)
@@ -272,11 +272,13 @@ def sheet_specs(engine: Engine) -> tuple[SheetSpec, ...]:
 
 def _name_of(engine: Engine, valves: Sequence[Clearance]) -> str:
     """Return what these valves have in common: their side and part, or else their names."""
-    closers = any(one.action is Role.CLOSE for one in engine.clearances)
-    kinds = dict.fromkeys((one.side, one.action) for one in valves)
-    alike = [one for one in engine.clearances if (one.side, one.action) in kinds]
+    closers = any(clearance.action is Role.CLOSE for clearance in engine.clearances)
+    kinds = dict.fromkeys((valve.side, valve.action) for valve in valves)
+    alike = [
+        clearance for clearance in engine.clearances if (clearance.side, clearance.action) in kinds
+    ]
     if len(alike) != len(valves):
-        return ", ".join(one.id for one in valves)
+        return ", ".join(valve.id for valve in valves)
     parts = {Role.OPEN: " opener", Role.CLOSE: " closer"} if closers else {}
     return " and ".join(f"{side.value}{parts.get(role, '')}" for side, role in kinds)
 
@@ -300,7 +302,7 @@ def explained_lines(explained: Explained | None) -> tuple[str, ...]:
         beyond = ", ".join(explained.beyond)
         return (f"Within doubt but for {beyond}; no one cause explains it.",)
     said = []
-    for one in explained.ranked[:2]:
-        likely = "" if one.cause is Cause.HELD_OPEN else f" ({percent(one.chance)})"
-        said.append(f"{one.name}{likely}: {one.evidence}")
+    for cause in explained.ranked[:2]:
+        likely = "" if cause.cause is Cause.HELD_OPEN else f" ({percent(cause.chance)})"
+        said.append(f"{cause.name}{likely}: {cause.evidence}")
     return tuple(said)

@@ -90,8 +90,8 @@ def questions(
         _twins(engine, clearance, readings, unit),
         _warm(warm),
     ]
-    asked = [one for one in found if one]
-    if any(one.slip in (Slip.TENFOLD, Slip.UNIT) for one in asked):
+    asked = [question for question in found if question]
+    if any(question.slip in (Slip.TENFOLD, Slip.UNIT) for question in asked):
         return tuple(asked[:1])  # the rest would only say again that it is far off
     return tuple(asked)
 

@@ -27,7 +27,7 @@ STAGE_NAMES = {stage: stage.value.capitalize() for stage in Stage}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Job:
+class StageFacts:
     """What the stages look at: every valve in measuring order, and the lists.
 
     `closing` is asked for only where nothing is taken apart, `reference` where known pieces go
@@ -58,14 +58,14 @@ class Job:
         )
 
 
-_Lists = Callable[[Job], tuple[str, ...]]
+_Lists = Callable[[StageFacts], tuple[str, ...]]
 
 
-def _nothing(_job: Job) -> tuple[str, ...]:
+def _nothing(_job: StageFacts) -> tuple[str, ...]:
     return ()
 
 
-def _every(job: Job) -> tuple[str, ...]:
+def _every(job: StageFacts) -> tuple[str, ...]:
     return tuple(job.valves)
 
 
@@ -81,15 +81,15 @@ class StageKind:
     there_for: _Lists = _every
 
 
-def _opened(job: Job) -> tuple[str, ...]:
+def _opened(job: StageFacts) -> tuple[str, ...]:
     return job.those(lambda one: one.opens)
 
 
-def _touched(job: Job) -> tuple[str, ...]:
+def _touched(job: StageFacts) -> tuple[str, ...]:
     return job.those(lambda one: one.touched)
 
 
-def _unread(job: Job) -> tuple[str, ...]:
+def _unread(job: StageFacts) -> tuple[str, ...]:
     """Give the valves whose shim is to be read, or marking and micrometer to be told apart."""
 
     def waits(one: ValveStatus) -> bool:
@@ -101,7 +101,7 @@ def _unread(job: Job) -> tuple[str, ...]:
     return job.those(waits)
 
 
-def _undecided(job: Job) -> tuple[str, ...]:
+def _undecided(job: StageFacts) -> tuple[str, ...]:
     """Give the valves whose piece is still to be decided; one given away leaves its valve empty."""
     given = job.given_away
     return job.those(
@@ -113,7 +113,7 @@ def _undecided(job: Job) -> tuple[str, ...]:
     )
 
 
-def _unfitted(job: Job) -> tuple[str, ...]:
+def _unfitted(job: StageFacts) -> tuple[str, ...]:
     """Give the valves whose piece is still to go in; one that was proved is in."""
     return job.those(lambda one: one.touched and not one.record.fitted and one.record.proof is None)
 
@@ -180,7 +180,7 @@ class Todo:
     waiting: tuple[str, ...]
 
 
-def todo_list(job: Job, stages: Sequence[Stage] = tuple(Stage)) -> tuple[Todo, ...]:
+def todo_list(job: StageFacts, stages: Sequence[Stage] = tuple(Stage)) -> tuple[Todo, ...]:
     """Return each stage's list; a check with everything in range goes from Feel to Sign."""
     return tuple(
         Todo(

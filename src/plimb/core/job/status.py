@@ -5,7 +5,7 @@ from dataclasses import dataclass, field, replace
 
 from plimb.core.engine.engine import Clearance, Engine, measuring_order
 from plimb.core.job.kinds import SET, KindOfJob
-from plimb.core.job.stages import NOTED_FIRST, Job, Stage, Todo, todo_list
+from plimb.core.job.stages import NOTED_FIRST, Stage, StageFacts, Todo, todo_list
 from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting, opened_too
@@ -58,14 +58,14 @@ class JobStatus:
         """The valves that stay shut because the round before proved them in range."""
         return frozenset(
             valve
-            for valve, one in self.valves.items()
-            if stays_shut(one.record, self.around, one.clearance)
+            for valve, state in self.valves.items()
+            if stays_shut(state.record, self.around, state.clearance)
         )
 
     @property
     def touched(self) -> dict[str, ValveStatus]:
         """The valves for which another piece was chosen."""
-        return {valve: one for valve, one in self.valves.items() if one.touched}
+        return {valve: state for valve, state in self.valves.items() if state.touched}
 
 
 def job_status(
@@ -106,7 +106,7 @@ def job_status(
         )
         for valve, record in written.items()
     }
-    job = Job(
+    job = StageFacts(
         valves=valves,
         safety=around.safety,
         unseen=around.unseen,
@@ -219,9 +219,9 @@ def _at(todo: tuple[Todo, ...], valves: Mapping[str, ValveStatus], around: JobCo
     Once pieces are out nothing leads back to Feel: what was found then changes only as a
     correction. A proof that is out keeps the card at Prove.
     """
-    if not around.noted and not any(one.record.found for one in valves.values()):
+    if not around.noted and not any(state.record.found for state in valves.values()):
         return Stage.READY
-    apart = pieces_out((one.record for one in valves.values()), around.kind)
+    apart = pieces_out((state.record for state in valves.values()), around.kind)
     passed = {*NOTED_FIRST, *((Stage.FEEL,) if apart else ())}
     waits = next(
         (item.stage for item in todo if item.stage not in passed and item.applies and item.waiting),

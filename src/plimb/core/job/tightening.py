@@ -96,7 +96,7 @@ class _Search:
         middle = (sum(x for x, _y in bolts) / many, sum(y for _x, y in bolts) / many)
         out = [hypot(x - middle[0], y - middle[1]) for x, y in bolts]
         span = max(out) or 1.0
-        self.ring = [round(4 * one / span) for one in out]
+        self.ring = [round(4 * angle / span) for angle in out]
         self.beside = neighbours(bolts)
         self.starts = sorted(range(many), key=lambda one: (self.ring[one], out[one], one))
 
@@ -112,9 +112,9 @@ class _Search:
         self.steps += 1
         if self.steps > PATIENCE:
             return None
-        free = [one for one in left if (path[-1], one) not in self.beside]
-        for one in sorted(free, key=lambda one: self.wish(path[-1], one)):
-            found = self.go([*path, one], left - {one})
+        free = [bolt for bolt in left if (path[-1], bolt) not in self.beside]
+        for bolt in sorted(free, key=lambda one: self.wish(path[-1], one)):
+            found = self.go([*path, bolt], left - {bolt})
             if found:
                 return found
         return None

@@ -71,7 +71,7 @@ class ValveRecord:
         ends = (None, None, None) if gap is None else (gap.low_nm, gap.high_nm, gap.called_nm)
         spec = clearance.spec
         ranges = (spec.check, spec.target) if spec else ()
-        limits = (nm for one in ranges for nm in (one.low_nm, one.high_nm))
+        limits = (nm for range_ in ranges for nm in (range_.low_nm, range_.high_nm))
         return (*ends, self.piece.thickness_nm if self.piece else None, *limits)
 
     def overtaken(self, clearance: Clearance) -> bool:
@@ -202,10 +202,10 @@ def valve_status(
     expected = predicted if record.changes else gap
     if record.proof and expected and record.proof.gap.both_ends and expected.both_ends:
         residual_nm = residual(record.proof.gap, expected)
-    held = check
+    wanted = check
     if record.changes and predicted and clearance.spec:
         target = clearance.spec.target
-        held = target if target.holds(predicted.best_nm) else check
+        wanted = target if target.holds(predicted.best_nm) else check
     as_left = record.proof or record.found
     unproved = record.proof is None and (record.changes or given_away)
     verdict = judge(gap, check) if gap and check else None
@@ -219,11 +219,11 @@ def valve_status(
         opens=need.opens,
         worked=worked,
         predicted=predicted,
-        proof_verdict=judge(record.proof.gap, held) if record.proof and held else None,
+        proof_verdict=judge(record.proof.gap, wanted) if record.proof and wanted else None,
         residual_nm=residual_nm,
         was_nm=was_nm,
         as_left=None if unproved else as_left,
-        left=judge(as_left.gap, held) if as_left and held and not unproved else None,
+        left=judge(as_left.gap, wanted) if as_left and wanted and not unproved else None,
         overtaken=overtaken,
         in_doubt=need.in_doubt,
     )

@@ -136,8 +136,8 @@ class BladeSet:
 
     def typed_in(self, unit: Unit) -> frozenset[str]:
         """Return how each sound blade is typed in a reading in the unit."""
-        typed = (one.typed if unit is Unit.MM else one.typed_thou for one in self.usable)
-        return frozenset(one for one in typed if one)
+        typed = (blade.typed if unit is Unit.MM else blade.typed_thou for blade in self.usable)
+        return frozenset(blade for blade in typed if blade)
 
     def __post_init__(self) -> None:
         if not self.blades:
@@ -164,11 +164,13 @@ class BladeSet:
     def thickness(self, marked: tuple[int, ...]) -> int:
         """Return what blades make when laid together, by what is read off them."""
         known = {blade.nominal_nm: blade for blade in self.blades}
-        known |= {one.stamped_nm: one for one in self.blades if one.stamped_nm is not None}
+        known |= {blade.stamped_nm: blade for blade in self.blades if blade.stamped_nm is not None}
         laid = [known.get(nm) for nm in marked]
         if len(laid) == 2 and laid[0] and laid[1]:
             return self.together(laid[0], laid[1])
-        return sum(one.thickness_nm if one else nm for one, nm in zip(laid, marked, strict=True))
+        return sum(
+            blade.thickness_nm if blade else nm for blade, nm in zip(laid, marked, strict=True)
+        )
 
     def together(self, one: Blade, other: Blade) -> int:
         """Return what two blades make: as measured together, else their sum."""
@@ -206,7 +208,7 @@ class Tried:
     goes_nm: int | None = None
     refuses_nm: int | None = None
 
-    def told(self, tried: Gauge, goes: bool) -> Tried:
+    def with_answer(self, tried: Gauge, goes: bool) -> Tried:
         """Return what is known once this blade went, or refused."""
         if goes:
             best = max(tried.thickness_nm, self.goes_nm or 0)
@@ -268,8 +270,8 @@ def next_blade(known: Tried, limits: Limits, blades: BladeSet) -> Gauge | None:
     Returns None when the verdict is settled, or when no blade at hand could settle it.
     """
     tries = blades.tries()
-    singles = tuple(one for one in tries if len(one.blades) == 1)
-    deciding = {one for among in (tries, singles) for one in _deciding(limits, among)}
+    singles = tuple(stack for stack in tries if len(stack.blades) == 1)
+    deciding = {stack for among in (tries, singles) for stack in _deciding(limits, among)}
     weighing = _Weighing(limits, tuple(sorted(deciding, key=lambda one: one.thickness_nm)))
     return weighing.best(known)[0]
 
@@ -277,18 +279,18 @@ def next_blade(known: Tried, limits: Limits, blades: BladeSet) -> Gauge | None:
 def _deciding(limits: Limits, tries: tuple[Gauge, ...]) -> Iterator[Gauge]:
     """Give the tries next to either limit."""
     for limit_nm in (limits.low_nm, limits.high_nm):
-        yield from [one for one in tries if one.thickness_nm <= limit_nm][-1:]
-        yield from [one for one in tries if one.thickness_nm >= limit_nm][:1]
-    yield from [one for one in tries if one.thickness_nm > limits.high_nm][:1]
+        yield from [stack for stack in tries if stack.thickness_nm <= limit_nm][-1:]
+        yield from [stack for stack in tries if stack.thickness_nm >= limit_nm][:1]
+    yield from [stack for stack in tries if stack.thickness_nm > limits.high_nm][:1]
 
 
 def _open_to(known: Tried, candidates: tuple[Gauge, ...]) -> tuple[Gauge, ...]:
     """Return the candidates whose answer is not known already."""
     return tuple(
-        one
-        for one in candidates
-        if (known.goes_nm is None or one.thickness_nm > known.goes_nm)
-        and (known.refuses_nm is None or one.thickness_nm < known.refuses_nm)
+        candidate
+        for candidate in candidates
+        if (known.goes_nm is None or candidate.thickness_nm > known.goes_nm)
+        and (known.refuses_nm is None or candidate.thickness_nm < known.refuses_nm)
     )
 
 
@@ -305,8 +307,8 @@ class _Weighing:
         """Return whether some run of answers settles the verdict from here."""
         if known not in self._settles:
             self._settles[known] = known.settled(self.limits) is not None or any(
-                self.settles(known.told(one, goes))
-                for one in _open_to(known, self.candidates)
+                self.settles(known.with_answer(stack, goes))
+                for stack in _open_to(known, self.candidates)
                 for goes in (True, False)
             )
         return self._settles[known]
@@ -328,11 +330,11 @@ class _Weighing:
             goes = max(0.0, (high - one.thickness_nm) / (high - low))
             return (
                 (STACK_TRIES if len(one.blades) > 1 else 1)
-                + goes * self.best(known.told(one, True))[1]
-                + (1 - goes) * self.best(known.told(one, False))[1]
+                + goes * self.best(known.with_answer(one, True))[1]
+                + (1 - goes) * self.best(known.with_answer(one, False))[1]
             )
 
-        return min(((one, expected(one)) for one in left), key=lambda pair: round(pair[1], 9))
+        return min(((stack, expected(stack)) for stack in left), key=lambda pair: round(pair[1], 9))
 
 
 @lru_cache(maxsize=4096)
@@ -342,11 +344,11 @@ def next_finer(known: Tried, limits: Limits, blades: BladeSet) -> Gauge | None:
     Between the blade that goes and the one that refuses, or up to twice the maximum where
     nothing refused yet. Returns None when the two are neighbours in the set.
     """
-    singles = tuple(one for one in blades.tries() if len(one.blades) == 1)
+    singles = tuple(stack for stack in blades.tries() if len(stack.blades) == 1)
     left = [
-        one
-        for one in _open_to(known, singles)
-        if known.refuses_nm is not None or one.thickness_nm <= 2 * limits.high_nm
+        stack
+        for stack in _open_to(known, singles)
+        if known.refuses_nm is not None or stack.thickness_nm <= 2 * limits.high_nm
     ]
     return left[len(left) // 2] if left else None
 
@@ -359,6 +361,6 @@ def between_blades(known: Tried, blades: BladeSet) -> Gauge | None:
     left = _open_to(known, blades.tries())
     if known.refuses_nm is None or not left:
         return None
-    singles = tuple(one for one in left if len(one.blades) == 1) or left
+    singles = tuple(stack for stack in left if len(stack.blades) == 1) or left
     middle_nm = ((known.goes_nm or 0) + known.refuses_nm) // 2
     return min(singles, key=lambda one: abs(one.thickness_nm - middle_nm))

@@ -108,7 +108,9 @@ def words_of(said: str) -> list[Heard | HeardRun] | None:
     text = said.lower().replace("’", "'").replace("–", "-").replace("−", "-")
     text = re.sub(r"(?<=\d)\s*-\s*(?=\d)", " to ", text)
     text = re.sub(r"(?<=[a-z])-(?=[a-z])", " ", text)
-    tokens = [one for one in _TOKEN.findall(text.strip().rstrip(".!?")) if one not in _FILLERS]
+    tokens = [
+        token for token in _TOKEN.findall(text.strip().rstrip(".!?")) if token not in _FILLERS
+    ]
     found: list[Heard | HeardRun] = []
     at = 0 if len(tokens) <= MOST_WORDS else len(tokens)
     while at < len(tokens):

@@ -19,17 +19,17 @@ class Pattern:
 
 
 def _metric(hundredths: Iterable[int]) -> tuple[Blade, ...]:
-    return tuple(Blade(nominal_nm=one * mm("0.01")) for one in hundredths)
+    return tuple(Blade(nominal_nm=hundredth * mm("0.01")) for hundredth in hundredths)
 
 
 def _inch(thou: Iterable[int], *, stamped: bool) -> tuple[Blade, ...]:
     """Return blades by their inch marking; with the metric one stamped, rounded to a thousandth."""
     return tuple(
         Blade(
-            nominal_nm=one * NM_PER_THOU,
-            stamped_nm=round(one * NM_PER_THOU, -3) if stamped else None,
+            nominal_nm=mark * NM_PER_THOU,
+            stamped_nm=round(mark * NM_PER_THOU, -3) if stamped else None,
         )
-        for one in thou
+        for mark in thou
     )
 
 

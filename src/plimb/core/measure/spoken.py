@@ -74,23 +74,23 @@ def as_typed(said: str, unit: Unit, blades: Collection[str] | None = None) -> Sa
     spoken = units.pop() if units else None
     ways = [*dict.fromkeys(_ways(rest, strict=True))]
     ways = ways or [*dict.fromkeys(_ways(rest, strict=False))]
-    found = [one for way in ways for one in _in_unit(way, spoken, unit)]
+    found = [reading for way in ways for reading in _in_unit(way, spoken, unit)]
     # what only may be meant is asked, never taken
     found += [
-        replace(one, sure=False)
+        replace(reading, sure=False)
         for way in dict.fromkeys(_meant(rest))
-        for one in _in_unit(way, spoken, unit)
+        for reading in _in_unit(way, spoken, unit)
         if way not in ways
     ]
     if len(found) > 1 and blades and spoken is None:
-        there = [one for one in found if _exists(one.typed, blades)]
+        there = [reading for reading in found if _exists(reading.typed, blades)]
         found = there if len(there) == 1 else found
     if not found:
         raise _not_understood(said)
     mark = "?" if guess else ""
     if len(found) == 1 and found[0].sure:
         return Said(f"{found[0].typed}{mark}", found[0].unit)
-    typed = tuple(dict.fromkeys(one.written(unit, mark) for one in found))
+    typed = tuple(dict.fromkeys(reading.written(unit, mark) for reading in found))
     raise TwoMeanings(
         f"“{said.strip()}”: do you mean {' or '.join(typed)}?", field="gap", offers=typed
     )
@@ -150,7 +150,7 @@ def _readings_of_runs(words: Sequence[Heard | HeardRun]) -> Iterator[Plain]:
 def _stacked(plain: Plain) -> Iterator[Plain]:
     """Yield it with blades that are laid together as one figure; `and` may say that or a pause."""
     for at, item in enumerate(plain):
-        beside = [one for one in plain[max(0, at - 1) : at + 2] if isinstance(one, str)]
+        beside = [word for word in plain[max(0, at - 1) : at + 2] if isinstance(word, str)]
         if item is Kind.PLUS or (item is Kind.AND and Kind.BETWEEN not in plain):
             # what is said with `and` of two different kinds of figures is said of neither
             if len(beside) == MOST_FIGURES and (item is Kind.PLUS or _alike(*beside)):
@@ -253,18 +253,18 @@ _LETTERS = {Kind.LOOSE: "l", Kind.TIGHT: "t", Kind.DRAG: "d"}
 
 
 def _thick(figure: str) -> Fraction:
-    return sum((Fraction(one) for one in figure.split("+")), Fraction(0))
+    return sum((Fraction(part) for part in figure.split("+")), Fraction(0))
 
 
 def _shorthand(placed: Sequence[_Placed], called: str | None) -> str | None:
     """Return the reading that the figures make, None where they make none."""
-    nothing = any(Kind.NOTHING in one.of for one in placed)
-    figures = [one for one in placed if one.figure]
-    if any(not Fraction(blade) for one in figures for blade in one.figure.split("+")):
+    nothing = any(Kind.NOTHING in token.of for token in placed)
+    figures = [token for token in placed if token.figure]
+    if any(not Fraction(blade) for figure in figures for blade in figure.figure.split("+")):
         return None  # there is no blade of 0
-    refused = [one for one in figures if Kind.REFUSES in one.of]
+    refused = [figure for figure in figures if Kind.REFUSES in figure.of]
     if nothing:
-        if len(figures) > 1 or called or any(one.of - {Kind.REFUSES} for one in figures):
+        if len(figures) > 1 or called or any(figure.of - {Kind.REFUSES} for figure in figures):
             return None
         return f"-{figures[0].figure}" if figures else "x"
     if len(figures) == 1:
@@ -273,7 +273,7 @@ def _shorthand(placed: Sequence[_Placed], called: str | None) -> str | None:
         return f"{_goes(figures[0], alone=True)}{f'={called}' if called else ''}"
     if len(figures) != MOST_FIGURES or len(refused) != 1:
         return None
-    (goes,) = (one for one in figures if one not in refused)
+    (goes,) = (figure for figure in figures if figure not in refused)
     before = figures.index(goes) == 0
     if not (goes.of or before) or _thick(goes.figure) >= _thick(refused[0].figure):
         return None
@@ -325,11 +325,11 @@ def _in_unit(way: str, spoken: str | None, unit: Unit) -> list[Said]:
 
     A figure with a half, as it is said, is of hundredths or thou and never of millimetres.
     """
-    figures = [Fraction(one) for one in _FIGURES.findall(way)]
-    literal = all("." in one for one in _FIGURES.findall(way)) and max(figures, default=0) < 1
+    figures = [Fraction(figure) for figure in _FIGURES.findall(way)]
+    literal = all("." in figure for figure in _FIGURES.findall(way)) and max(figures, default=0) < 1
     hundredths = Said(_FIGURES.sub(_hundredths, way), Unit.MM)
     if spoken is None:
-        parted = any(one >= 1 and one.denominator > 1 for one in figures)
+        parted = any(figure >= 1 and figure.denominator > 1 for figure in figures)
         return (
             [hundredths, Said(way, Unit.INCH)] if parted and unit is Unit.MM else [Said(way, unit)]
         )

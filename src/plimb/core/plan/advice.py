@@ -103,9 +103,11 @@ def advise(
                 _measure(request, row, move),
                 _either_side(request, row, move),
             )
-            found += [one for one in offers if one and one.then > move.chance + WORTH_SAYING]
+            found += [
+                offer for offer in offers if offer and offer.then > move.chance + WORTH_SAYING
+            ]
     found += [_open_too(request, out, row, move) for row, move in pairs if row.valve not in asking]
-    return tuple(replace(one, units=units) for one in found if one)
+    return tuple(replace(advice, units=units) for advice in found if advice)
 
 
 WORTH_SAYING = 0.005
@@ -183,8 +185,8 @@ def _measure(request: PlanRequest, row: PlanRow, move: Move) -> Advice | None:
     doubt, size_nm = request.policy.doubt, move.thickness_nm
     if size_nm is None or move.source is not Source.COUNTER:
         return None
-    off = [round(move.doubt_nm * (2 * n / (OFFSETS - 1) - 1)) for n in range(OFFSETS)]
-    chances = sorted(chance_of(row, size_nm + by, doubt.piece_nm, doubt) or 0.0 for by in off)
+    offsets = [round(move.doubt_nm * (2 * n / (OFFSETS - 1) - 1)) for n in range(OFFSETS)]
+    chances = sorted(chance_of(row, size_nm + by, doubt.piece_nm, doubt) or 0.0 for by in offsets)
     best = sum(
         chance * ((n + 1) ** OF_THREE - n**OF_THREE) / OFFSETS**OF_THREE
         for n, chance in enumerate(chances)

@@ -98,7 +98,7 @@ def purchases(
     for line in order:
         by_kind.setdefault(line.diameter_nm, []).append(line)
     known = {kit.diameter_nm: kit for kit in kits}
-    had = {one.diameter_nm: one for one in terms}
+    had = {term.diameter_nm: term for term in terms}
     return tuple(
         _on_terms(
             _compare(lines, known.get(kind)), lines, had.get(kind), (old or {}).get(kind, 0), units
@@ -112,12 +112,12 @@ def _on_terms(
 ) -> Purchase:
     if terms is None:
         return purchase
-    at_hand = [line for line in lines if line.thickness_nm not in terms.to_order]
-    swapped = min(old, sum(line.count for line in at_hand))
+    available = [line for line in lines if line.thickness_nm not in terms.to_order]
+    swapped = min(old, sum(line.count for line in available))
     with_swaps = None
     if terms.swap_price is not None and swapped and purchase.singles is not None:
         dearest = sorted(
-            (Decimal(line.price or 0) for line in at_hand for _one in range(line.count)),
+            (Decimal(line.price or 0) for line in available for _one in range(line.count)),
             reverse=True,
         )
         saved = sum((price - terms.swap_price for price in dearest[:swapped]), Decimal(0))
@@ -126,7 +126,7 @@ def _on_terms(
         purchase,
         swapped=swapped if with_swaps is not None else 0,
         with_swaps=with_swaps,
-        to_order=tuple(line.thickness_nm for line in lines if line not in at_hand),
+        to_order=tuple(line.thickness_nm for line in lines if line not in available),
         wait_days=terms.wait_days,
         units=units,
     )
@@ -141,9 +141,9 @@ def _compare(lines: list[OrderLine], kit: Kit | None) -> Purchase:
     if kit is not None and singles is not None:
         whole = kit.price
         for line in lines:
-            held = min(kit.each, line.count) if line.thickness_nm in kit.sizes else 0
-            used += held
-            whole += _money(line) / line.count * (line.count - held)
+            from_kit = min(kit.each, line.count) if line.thickness_nm in kit.sizes else 0
+            used += from_kit
+            whole += _money(line) / line.count * (line.count - from_kit)
     return Purchase(
         diameter_nm=lines[0].diameter_nm,
         pieces=pieces,

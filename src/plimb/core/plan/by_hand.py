@@ -32,6 +32,6 @@ def decided(rows: Sequence[PlanRow], pins: Mapping[str, Pin], stock: Sequence[St
             there = rows[giver].piece_nm is not None
             found[at, giver] = there and rows[giver].clearance.family.kind == kind
         elif pin.source is Source.DRAWER:
-            for place, one in enumerate(stock, len(rows)):
-                found[at, place] = (one.thickness_nm, one.kind) == (pin.thickness_nm, kind)
+            for place, piece in enumerate(stock, len(rows)):
+                found[at, place] = (piece.thickness_nm, piece.kind) == (pin.thickness_nm, kind)
     return found

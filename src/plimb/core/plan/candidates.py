@@ -58,15 +58,16 @@ class Candidates:
         self._kept = self.levels.kept(request.forbidden)
         self._stock()
         own = [row.piece_nm or 0 for row in self.rows]
-        thick = np.array([*own, *(one.thickness_nm for one in self.columns)], dtype=np.int64)
+        thick = np.array([*own, *(column.thickness_nm for column in self.columns)], dtype=np.int64)
         doubt = np.array(
-            [row.doubt_nm for row in self.rows] + [one.doubt_nm for one in self.columns], np.int64
+            [row.doubt_nm for row in self.rows] + [column.doubt_nm for column in self.columns],
+            np.int64,
         )
         row, column = np.nonzero(
             self._may_take(thick) | decided(self.rows, self.pins, self.columns)
         )
-        at_hand = self.levels.of(row, thick[column], doubt[column])
-        self._lay_out(row, column, at_hand, *self._counter())
+        costs = self.levels.of(row, thick[column], doubt[column])
+        self._lay_out(row, column, costs, *self._counter())
         self._blank()
         self._pin()
         self._leave_empty()
@@ -80,7 +81,7 @@ class Candidates:
         self,
         row: Whole,
         column: Whole,
-        at_hand: dict[str, Whole],
+        costs: dict[str, Whole],
         counter: dict[str, Whole],
         from_counter: Mask,
     ) -> None:
@@ -89,7 +90,7 @@ class Candidates:
         What a valve is left with where its own piece stays stands on the diagonal.
         """
         n = len(self.rows)
-        picked = np.array(self._prune(row, column, at_hand), dtype=np.int64)
+        picked = np.array(self._prune(row, column, costs), dtype=np.int64)
         width = len(picked) + n * (1 + self.empties)
         self.allowed: Mask = np.zeros((n, width), dtype=bool)
         own = np.arange(n)
@@ -106,7 +107,7 @@ class Candidates:
         nothing = np.zeros((n, width), dtype=np.int64)
         self._sum = {}
         for name in LEVELS:
-            there = at_hand[name][wanted]
+            there = costs[name][wanted]
             if not (there.any() or self._kept[name].any() or counter[name].any()):
                 self._sum[name] = nothing
                 continue
@@ -150,17 +151,17 @@ class Candidates:
         names = {kind: place for place, kind in enumerate(dict.fromkeys(kinds))}
         of_row = [names[kind] for kind in kinds]
         of_column = np.array(
-            [*of_row, *(names.get(one.kind, -1) for one in self.columns)]  # type: ignore[call-overload]
+            [*of_row, *(names.get(column.kind, -1) for column in self.columns)]  # type: ignore[call-overload]
         )
         there = np.array(
             [row.known and row.condition is Condition.SOUND for row in self.rows]
             + [True] * len(self.columns),
             dtype=bool,
         )
-        off = self.levels.off_by(thick)
+        wrong_by = self.levels.off_by(thick)
         kept_off = np.where(self.levels.lost, 1, self._kept["off"])[:, None]
         known = np.array([row.known for row in self.rows], dtype=bool)[:, None]
-        allowed: Mask = (off <= 0) | (np.maximum(off, 1) < kept_off)
+        allowed: Mask = (wrong_by <= 0) | (np.maximum(wrong_by, 1) < kept_off)
         allowed &= (np.array(of_row)[:, None] == of_column) & there & known
         if self.levels.lost.any():
             allowed &= near_enough(self.rows, self.levels.enough, thick, buy=self.policy.buy)
@@ -174,7 +175,7 @@ class Candidates:
                 allowed[at] &= ~np.isin(thick, barred)
         np.fill_diagonal(allowed[:, :n], False)
         # where enough pieces of the drawer bring a valve in, none that just come closer matter
-        brought_in = allowed & (off <= 0)
+        brought_in = allowed & (wrong_by <= 0)
         plenty = brought_in[:, n:].sum(axis=1) >= self._among
         allowed[:, n:] = np.where(plenty[:, None], brought_in[:, n:], allowed[:, n:])
         return allowed
@@ -274,13 +275,13 @@ class Candidates:
         """Leave each pinned valve just the piece that was decided on."""
         wide, among = self.allowed.shape[1], {row.valve: at for at, row in enumerate(self.rows)}
         picked = [self.columns[place] for place in self.stock_of if place is not None]
-        at_hand = decided(self.rows, self.pins, picked)
+        costs = decided(self.rows, self.pins, picked)
         for valve, pin in self.pins.items():
             at = among.get(valve)
             if at is None or at not in self.known:
                 raise BadValue(f"valve “{valve}” has no reading to plan with.", field="pins")
             may: Mask = np.zeros(wide, dtype=bool)
-            may[: self.counter_at] = at_hand[at]
+            may[: self.counter_at] = costs[at]
             may[at] = pin.source is Source.SAME
             may[self.counter_at + at] = pin.source is Source.COUNTER
             self.allowed[at] = may

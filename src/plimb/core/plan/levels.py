@@ -92,8 +92,8 @@ class Levels:
         """
         best = (self.best + self.shim)[:, None] - thick
         over = np.maximum(self.check_low[:, None] - best, best - self.check_high[:, None])
-        off: Whole = np.where(self.lost[:, None], thick >= self.shim[:, None], over)
-        return off
+        misses: Whole = np.where(self.lost[:, None], thick >= self.shim[:, None], over)
+        return misses
 
     def of(self, row: Whole, thick: Whole, doubt: Whole) -> dict[str, Whole]:
         """Return what pieces mean for valves at every level, money left out, pair by pair.

@@ -145,7 +145,7 @@ class _Shelf:
         place = bisect_left(lying, ideal_nm, key=_thickness)
         # one more than wanted on each side, the valve's own piece being among them
         about = lying[max(0, place - MOST_AT_HAND - 1) : place + MOST_AT_HAND + 1]
-        about = [one for one in about if one.from_valve != row.valve]
+        about = [option for option in about if option.from_valve != row.valve]
         near = nsmallest(MOST_AT_HAND, about, key=lambda one: abs(one.thickness_nm - ideal_nm))
         at_hand = move.source in (Source.ENGINE, Source.DRAWER)
         taken = self.first.get((kind, _key(move))) if at_hand else None

@@ -20,7 +20,7 @@ WORTH_SAYING_NM = mm("0.01")
 def reasons(request: PlanRequest, plan: Plan, units: Units = MILLIMETRES) -> Mapping[str, Why]:
     """Return for each valve why it gets its piece, and what was given up for it."""
     look = _Look(request, plan)
-    cannot = {one.valve: one for one in plan.cannot}
+    cannot = {impossible.valve: impossible for impossible in plan.cannot}
     return {
         move.valve: replace(look.why(row, move, cannot.get(move.valve)), units=units)
         for row, move in zip(request.rows, plan.moves, strict=True)

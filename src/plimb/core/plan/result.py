@@ -143,7 +143,7 @@ class Plan:
     @property
     def out_of_spec(self) -> tuple[str, ...]:
         """The valves that are left out of range."""
-        return tuple(one.valve for one in self.cannot)
+        return tuple(impossible.valve for impossible in self.cannot)
 
     def move(self, valve: str) -> Move:
         """Return what that valve gets."""

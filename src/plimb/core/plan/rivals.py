@@ -55,7 +55,7 @@ def rivals(
         valve: The valve in hand.
         units: What the card is written in.
     """
-    row = next((one for one in request.rows if one.valve == valve), None)
+    row = next((row for row in request.rows if row.valve == valve), None)
     move = plan.move(valve) if row is not None else None
     if row is None or move is None or not row.sums or not row.known or move.empty:
         return ()
@@ -133,35 +133,35 @@ def _asked_of(request: PlanRequest, plan: Plan, row: PlanRow, move: Move) -> lis
     may_be = {Source.SAME: sound and row.reads_in, Source.COUNTER: policy.buy,
               Source.ENGINE: policy.reuse, Source.DRAWER: policy.reuse}  # fmt: skip
     others = [
-        one
-        for one in options_of(request, plan, row)
-        if not one.forbidden
-        and may_be[one.source]
-        and (one.source, one.thickness_nm, one.from_valve) != _piece(move)
+        option
+        for option in options_of(request, plan, row)
+        if not option.forbidden
+        and may_be[option.source]
+        and (option.source, option.thickness_nm, option.from_valve) != _piece(move)
     ]
 
     def away(one: Option) -> int:
         return abs(one.thickness_nm - ideal_nm)
 
-    at_hand = [
-        one
-        for one in others
-        if one.source in (Source.ENGINE, Source.DRAWER) and (one.chance or 0) > NO_CHANCE
+    available = [
+        option
+        for option in others
+        if option.source in (Source.ENGINE, Source.DRAWER) and (option.chance or 0) > NO_CHANCE
     ]
-    leant = [one for one in others if (one.thickness_nm > ideal_nm) is (aim is Aim.TIGHT)]
+    leant = [option for option in others if (option.thickness_nm > ideal_nm) is (aim is Aim.TIGHT)]
     wanted = [
         min(others, key=away, default=None),
-        max(at_hand, key=lambda one: one.chance or 0, default=None),
-        next((one for one in others if one.source is Source.SAME), None),
+        max(available, key=lambda one: one.chance or 0, default=None),
+        next((option for option in others if option.source is Source.SAME), None),
         min(leant, key=away, default=None),
         max((o for o in others if o.thickness_nm < taken_nm), key=_thickness, default=None),
         min((o for o in others if o.thickness_nm > taken_nm), key=_thickness, default=None),
     ]
     found: dict[tuple[Source, int, str | None], Option] = {}
-    for one in wanted:
-        # of a size that is at hand and sold the one at hand is asked of, as it costs nothing
-        if one is not None and all(size != one.thickness_nm for _s, size, _v in found):
-            found[one.source, one.thickness_nm, one.from_valve] = one
+    for option in wanted:
+        # of a size that is at hand and sold the option at hand is asked of, as it costs nothing
+        if option is not None and all(size != option.thickness_nm for _s, size, _v in found):
+            found[option.source, option.thickness_nm, option.from_valve] = option
     return list(found.values())
 
 
@@ -217,10 +217,10 @@ class _Compared:
 
 
 def _bad(of: _Compared, _less: int, _more: int) -> str:
-    empty = [one for one in of.worse.empty if one not in of.better.empty]
+    empty = [valve for valve in of.worse.empty if valve not in of.better.empty]
     if empty:
         return f"Then {' and '.join(empty)} {'has' if len(empty) == 1 else 'have'} no shim."
-    out = [one for one in of.worse.out_of_spec if one not in of.better.out_of_spec]
+    out = [valve for valve in of.worse.out_of_spec if valve not in of.better.out_of_spec]
     if of.row.valve in out:
         gap = of.theirs.gap
         if gap is not None and gap.best_nm <= 0 < of.row.spec.check.low_nm:
@@ -274,7 +274,7 @@ def _cost(of: _Compared, less: int, more: int) -> str:
     total = of.money(more - less)
     most = max(bought, work, risk)
     if most == work and work > 0:
-        names = [one for one in of.worse.camshafts_out if one not in of.better.camshafts_out]
+        names = [shaft for shaft in of.worse.camshafts_out if shaft not in of.better.camshafts_out]
         why = f"Then {' and '.join(names)} must come out as well" if names else "More comes out"
     elif most == risk and risk > 0:
         less_sure = of.less_sure or "Then the engine is less sure to be right at once"

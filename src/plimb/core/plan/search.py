@@ -138,5 +138,5 @@ def _is(plan: Plan, name: str) -> bool:
     """Return whether a plan is what an alternative is called."""
     if name == "buy-nothing":
         return not plan.order
-    at_hand = {Source.DRAWER, Source.ENGINE}
-    return name != "only-new" or all(move.source not in at_hand for move in plan.moves)
+    available = {Source.DRAWER, Source.ENGINE}
+    return name != "only-new" or all(move.source not in available for move in plan.moves)

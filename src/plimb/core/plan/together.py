@@ -44,8 +44,8 @@ def plan_together(engines: Sequence[Shared]) -> tuple[Planned, ...]:
     Raises:
         BadValue: Pins of one engine want one piece, or a pinned piece is not there.
     """
-    total = sum(len(one.request.rows) for one in engines)
-    parts = [_Part(one, total) for one in engines if one.request.rows]
+    total = sum(len(engine.request.rows) for engine in engines)
+    parts = [_Part(engine, total) for engine in engines if engine.request.rows]
     _place(parts)
     width = 1 + max((int(part.places.max(initial=-1)) for part in parts), default=-1)
     height = sum(len(part.rows) for part in parts)
@@ -59,7 +59,7 @@ def plan_together(engines: Sequence[Shared]) -> tuple[Planned, ...]:
             level[at] = part.of.at_level(name)[cells]
     found = assign(pack(levels, allowed), allowed)
     plans = iter(Planned(plan=part.plan(found), alone=part.alone) for part in parts)
-    return tuple(next(plans) if one.request.rows else _nothing(one) for one in engines)
+    return tuple(next(plans) if engine.request.rows else _nothing(engine) for engine in engines)
 
 
 def _nothing(one: Shared) -> Planned:

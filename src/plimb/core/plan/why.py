@@ -106,7 +106,7 @@ class Why:
             if spec.set_.holds(move.gap.best_nm):
                 certain = "in range" * move.in_spec
                 set_ = f"{percent(chance)} sure to be in the set range" * (chance < 1)
-                return ", ".join(one for one in (certain, set_) if one)
+                return ", ".join(word for word in (certain, set_) if word)
             inside = "in the check range" if move.in_spec else f"{percent(chance)} sure to be in it"
             return f"{inside}, but not in the set range"
         return "in range" if move.in_spec else f"{percent(chance)} sure to be in range"

@@ -34,7 +34,9 @@ def decode(
         unit: Of inches a marking is in thousandths, or ten-thousandths: `110` is 0.110 in.
     """
     if unit is Unit.INCH:
-        return tuple(size for size in sizes if any(_fits(marking, one) for one in _inches(size)))
+        return tuple(
+            size for size in sizes if any(_fits(marking, inches) for inches in _inches(size))
+        )
     if WORN in marking:
         return tuple(size for size in sizes if any(_fits(marking, face) for face in _faces(size)))
     if code is Code.HUNDREDTHS:

@@ -35,8 +35,8 @@ def to_keep(wants: Iterable[Want], covered: float = COVERED) -> tuple[Keep, ...]
     chances. The piece that raises the whole chance most is added until it is enough.
     """
     chances: dict[int, list[float]] = {}
-    for one in wants:
-        chances.setdefault(one.size_nm, []).append(min(1.0, one.chance))
+    for want in wants:
+        chances.setdefault(want.size_nm, []).append(min(1.0, want.chance))
     many = {size: _counts(each) for size, each in chances.items()}
     kept = dict.fromkeys(many, 0)
     while _together(many, kept) < log(covered) - 1e-12:

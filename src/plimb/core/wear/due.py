@@ -101,12 +101,12 @@ def usual_use(checks: Sequence[Check]) -> float | None:
     Head work changes nothing in it; what came before the counter was changed is left out.
     """
     dated: list[tuple[date, float]] = []
-    for one in checks:
-        if one.on is None or one.at is None:
+    for check in checks:
+        if check.on is None or check.at is None:
             continue
-        if dated and one.at < dated[-1][1]:
+        if dated and check.at < dated[-1][1]:
             dated = []
-        dated.append((one.on, float(one.at)))
+        dated.append((check.on, float(check.at)))
     if len(dated) < 2:
         return None
     (first_on, first), (last_on, last) = dated[0], dated[-1]
@@ -144,7 +144,7 @@ def outlook_of(
         by=by,
         on=on,
         first=first,
-        odd=tuple(one.valve for one in seen.valves if one.odd),
+        odd=tuple(valve.valve for valve in seen.valves if valve.odd),
         wants=_wants(clearances, seen, per_day),
     )
 
@@ -156,7 +156,7 @@ def _wants(
     if seen.drawn is None or per_day is None:
         return ()
     away = per_day * 365.25
-    return tuple(want for one in clearances for want in seen.drawn.wants(one, away))
+    return tuple(want for clearance in clearances for want in seen.drawn.wants(clearance, away))
 
 
 def _day(due: int | None, last: Check | None, per_day: float | None) -> date | None:

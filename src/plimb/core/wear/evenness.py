@@ -33,13 +33,15 @@ def evenness(clearances: Sequence[Clearance], checks: Sequence[Check]) -> tuple[
             for all of the valves in question.
     """
     groups: list[tuple[Sequence[Clearance], bool]] = [
-        ((one, other), True)
-        for place, one in enumerate(clearances)
+        ((clearance, other), True)
+        for place, clearance in enumerate(clearances)
         for other in clearances[place + 1 :]
-        if one.is_twin_of(other)
+        if clearance.is_twin_of(other)
     ]
-    for kind in dict.fromkeys((one.side, one.action) for one in clearances):
-        alike = [one for one in clearances if (one.side, one.action) == kind]
+    for kind in dict.fromkeys((clearance.side, clearance.action) for clearance in clearances):
+        alike = [
+            clearance for clearance in clearances if (clearance.side, clearance.action) == kind
+        ]
         if len(alike) > 2:
             groups.append((alike, False))
     found = []
@@ -52,7 +54,7 @@ def evenness(clearances: Sequence[Clearance], checks: Sequence[Check]) -> tuple[
             if apart_nm is not None
         )
         if seen:
-            names = tuple(one.id for one in group)
+            names = tuple(clearance.id for clearance in group)
             found.append(Evenness(valves=names, twins=of_twins, checks=seen))
     return tuple(found)
 
@@ -60,8 +62,8 @@ def evenness(clearances: Sequence[Clearance], checks: Sequence[Check]) -> tuple[
 def _apart(group: Sequence[Clearance], check: Check) -> int | None:
     """Return how far apart the widest and the tightest were left; None where one is not known."""
     best = []
-    for one in group:
-        seen = check.valves.get(one.key)
+    for clearance in group:
+        seen = check.valves.get(clearance.key)
         gap = None if seen is None else seen.as_left
         if gap is None or not gap.both_ends:
             return None

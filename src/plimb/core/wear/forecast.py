@@ -98,7 +98,7 @@ class Forecast:
     @property
     def by_name(self) -> Mapping[str, ValveForecast]:
         """The valves by name."""
-        return {one.valve: one for one in self.valves}
+        return {valve.valve: valve for valve in self.valves}
 
 
 def forecast(
@@ -112,23 +112,23 @@ def forecast(
         interval: The maker's, in the counter's unit: no check is put off beyond it.
     """
     life = present_life(checks)[-MOST_CHECKS:]
-    past = {one.id: past_of(life, one.key) for one in clearances}
+    past = {clearance.id: past_of(life, clearance.key) for clearance in clearances}
     odd: Mapping[str, Odd] = {}
     drawn: Drawn | None = None
-    if any(one.distances > 1 for one in past.values()):
+    if any(stack.distances > 1 for stack in past.values()):
         model = model_of(clearances, past)
         believed = posterior(model)
         drawn = _draw(model, believed)
         odd = odd_valves(model, believed)
     valves = tuple(
         ValveForecast(
-            valve=one.id,
-            past=past[one.id],
-            rate=drawn.rate(one.id) if drawn and past[one.id].distances > 1 else None,
-            to_minimum=drawn.reach(one) if drawn else None,
-            odd=odd.get(one.id),
+            valve=clearance.id,
+            past=past[clearance.id],
+            rate=drawn.rate(clearance.id) if drawn and past[clearance.id].distances > 1 else None,
+            to_minimum=drawn.reach(clearance) if drawn else None,
+            odd=odd.get(clearance.id),
         )
-        for one in clearances
+        for clearance in clearances
     )
     last = life[-1] if life else None
     return Forecast(
@@ -209,7 +209,11 @@ class Drawn:
 
     def first(self, clearances: Sequence[Clearance]) -> tuple[int | None, str | None]:
         """Return how far until the first valve is at its minimum (5 % point), and which it is."""
-        each = {one.id: away for one in clearances if (away := self.distances(one)) is not None}
+        each = {
+            clearance.id: away
+            for clearance in clearances
+            if (away := self.distances(clearance)) is not None
+        }
         if not each:
             return None, None
         whole = np.stack(list(each.values()))
@@ -231,10 +235,10 @@ def _draw(model: Model, believed: Sequence[Weighed]) -> Drawn:
     """Return draws of all the grid's fits, as many of each as it weighs."""
     dice = np.random.default_rng(1)
     parts = []
-    for one in believed:
-        count = round(one.share * DRAWS)
+    for belief in believed:
+        count = round(belief.share * DRAWS)
         if count:
-            best, factor = one.fit.best, one.fit.factor
+            best, factor = belief.fit.best, belief.fit.factor
             spread = np.linalg.solve(factor, dice.standard_normal((len(best), count)))
             parts.append((best[:, None] + spread).T)
     return Drawn(model, np.concatenate(parts))
@@ -248,7 +252,7 @@ def _next_check(
     if last is None or last.at is None:
         return CheckForecast(at=None, why=CheckReason.UNKNOWN)
     by_maker = None if interval is None else int(last.at + interval)
-    out = [one.id for one in clearances if _left_out(one, last)]
+    out = [clearance.id for clearance in clearances if _left_out(clearance, last)]
     if out:
         return CheckForecast(at=int(last.at), why=CheckReason.NOW, first=out[0])
     away, first = drawn.first(clearances) if drawn else (None, None)

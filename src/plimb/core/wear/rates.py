@@ -65,25 +65,28 @@ class Model:
 
 def model_of(clearances: Sequence[Clearance], past: Mapping[str, Past]) -> Model:
     """Return the rows for the valves that were seen."""
-    in_it = [one for one in clearances if past[one.id].seen]
+    in_it = [clearance for clearance in clearances if past[clearance.id].seen]
     kinds = {kind: place for place, kind in enumerate(dict.fromkeys(map(kind_of, in_it)))}
-    number, checks = len(in_it), 1 + max(s.check for one in in_it for s in past[one.id].seen)
-    span = max(s.run for one in in_it for s in past[one.id].seen)
+    number, checks = (
+        len(in_it),
+        1 + max(s.check for clearance in in_it for s in past[clearance.id].seen),
+    )
+    span = max(s.run for clearance in in_it for s in past[clearance.id].seen)
     at_hand = 2 * number + len(kinds)
     wide = at_hand + checks
     stints: dict[str, tuple[tuple[int, float], ...]] = {}
     deviations = [*[HAND] * checks]
-    for one in in_it:
+    for clearance in in_it:
         places = []
-        for piece in past[one.id].pieces:
+        for piece in past[clearance.id].pieces:
             places.append((wide, 0.0 if piece is None else piece.thickness_nm / 1000))
             deviations.append(ANY if piece is None else piece.half_width_nm / 1000 / sqrt(3))
             wide += 1
-        stints[one.id] = tuple(places)
+        stints[clearance.id] = tuple(places)
     rows, values, usual = [], [], []
-    for place, one in enumerate(in_it):
-        for seen in past[one.id].seen:
-            of_piece, book = stints[one.id][seen.stint]
+    for place, clearance in enumerate(in_it):
+        for seen in past[clearance.id].seen:
+            of_piece, book = stints[clearance.id][seen.stint]
             doubt = doubt_of(seen)
             row = np.zeros(wide)
             row[place], row[number + place] = 1, (span - seen.run) / span
@@ -91,11 +94,13 @@ def model_of(clearances: Sequence[Clearance], past: Mapping[str, Past]) -> Model
             rows.append(row / doubt)
             values.append((middle_of(seen) + book) / doubt)
             usual.append(doubt)
-    known, off = _beforehand(number, tuple(kinds[kind_of(one)] for one in in_it), wide, deviations)
+    known, off = _beforehand(
+        number, tuple(kinds[kind_of(clearance)] for clearance in in_it), wide, deviations
+    )
     data, turned = _compressed(np.array(rows), np.array(values))
     return Model(
-        valves=tuple(one.id for one in in_it),
-        kinds=tuple(kinds[kind_of(one)] for one in in_it),
+        valves=tuple(clearance.id for clearance in in_it),
+        kinds=tuple(kinds[kind_of(clearance)] for clearance in in_it),
         span=span,
         usual=float(np.mean(usual)),
         data=data,
@@ -103,7 +108,9 @@ def model_of(clearances: Sequence[Clearance], past: Mapping[str, Past]) -> Model
         known=known,
         off=off,
         stints=stints,
-        now_known=frozenset(one.id for one in in_it if past[one.id].gap_now_known),
+        now_known=frozenset(
+            clearance.id for clearance in in_it if past[clearance.id].gap_now_known
+        ),
         past=past,
     )
 
@@ -176,17 +183,17 @@ def posterior(model: Model) -> tuple[Weighed, ...]:
     logs = np.array([
         -model.data.free * log(noise)
         - len(model.valves) * log(spread)
-        - float(np.log(np.abs(np.diag(one.factor))).sum())
-        - (one.rest + model.data.rest / noise**2) / 2
+        - float(np.log(np.abs(np.diag(part.factor))).sum())
+        - (part.rest + model.data.rest / noise**2) / 2
         - (log(noise) / 0.35) ** 2 / 2
-        - (log(spread / (DIFFER * _mean_rate(model, one))) / DIFFER_SURE) ** 2 / 2
-        for (spread, noise), one in zip(pairs, fits, strict=True)
+        - (log(spread / (DIFFER * _mean_rate(model, part))) / DIFFER_SURE) ** 2 / 2
+        for (spread, noise), part in zip(pairs, fits, strict=True)
     ])  # fmt: skip
     shares = np.exp(logs - logs.max())
     shares /= shares.sum()
     return tuple(
-        Weighed(share=float(share), noise=noise, fit=one)
-        for share, (_spread, noise), one in zip(shares, pairs, fits, strict=True)
+        Weighed(share=float(share), noise=noise, fit=part)
+        for share, (_spread, noise), part in zip(shares, pairs, fits, strict=True)
     )
 
 
@@ -200,6 +207,6 @@ def _mean_rate(model: Model, fitted: Fit) -> float:
 def own_rates(model: Model, believed: Sequence[Weighed]) -> tuple[Floats, Floats]:
     """Return each valve's rate by its own readings alone, and how sure that is (µm, the run)."""
     number = len(model.valves)
-    noise = sum(one.share * one.noise for one in believed)
+    noise = sum(belief.share * belief.noise for belief in believed)
     own = fitted(model, SPREADS[-1] * 40 * model.usual, noise)
     return own.best[number : 2 * number], np.sqrt(np.diag(own.covariance)[number : 2 * number])

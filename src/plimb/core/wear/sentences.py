@@ -81,11 +81,11 @@ def _minimum_words(reach: Reach, measure: Measure) -> str:
 def twins(clearances: Sequence[Clearance], left: Mapping[str, Gap]) -> tuple[Twins, ...]:
     """Return the pairs of valves of one cylinder, side and kind, the farthest apart first."""
     found = []
-    for place, one in enumerate(clearances):
+    for place, clearance in enumerate(clearances):
         for other in clearances[place + 1 :]:
-            if one.is_twin_of(other) and one.id in left and other.id in left:
-                apart = abs(left[one.id].best_nm - left[other.id].best_nm)
-                found.append(Twins(valves=(one.id, other.id), apart_nm=apart))
+            if clearance.is_twin_of(other) and clearance.id in left and other.id in left:
+                apart = abs(left[clearance.id].best_nm - left[other.id].best_nm)
+                found.append(Twins(valves=(clearance.id, other.id), apart_nm=apart))
     return tuple(sorted(found, key=lambda pair: -pair.apart_nm))
 
 
@@ -104,8 +104,9 @@ def _wear_words(
     for side, action, called in _kinds(clearances):
         rates = [
             rate.best_nm
-            for one in clearances
-            if (one.side, one.action) == (side, action) and (rate := by_name[one.id].rate)
+            for clearance in clearances
+            if (clearance.side, clearance.action) == (side, action)
+            and (rate := by_name[clearance.id].rate)
         ]
         if rates:
             middle = round(median(rates))
@@ -114,14 +115,14 @@ def _wear_words(
     if not sides:
         return ""
     said = f"In 1,000 {measure.words} the {' and the '.join(sides)}"
-    odd = [f"{one.valve} {ODD_WORDS[one.odd]}" for one in seen.valves if one.odd]
+    odd = [f"{valve.valve} {ODD_WORDS[valve.odd]}" for valve in seen.valves if valve.odd]
     return f"{said}; {', '.join(odd)}." if odd else f"{said}."
 
 
 def _kinds(clearances: Iterable[Clearance]) -> list[tuple[str, str, str]]:
     """Return each kind of valve once, and what its valves are called together."""
-    kinds = {(one.side, one.action): one for one in clearances}
-    closing = any(one.action is Role.CLOSE for one in kinds.values())
+    kinds = {(clearance.side, clearance.action): clearance for clearance in clearances}
+    closing = any(kind.action is Role.CLOSE for kind in kinds.values())
     return [
         (side, action, f"{side} {'openers' if action == Role.OPEN else 'closers'}"
          if closing else f"{side}s")

@@ -100,12 +100,12 @@ def present_life(checks: Sequence[Check]) -> tuple[Check, ...]:
 def lives(checks: Sequence[Check]) -> tuple[tuple[Check, ...], ...]:
     """Return the checks with a counter's figure in runs that one stack goes through, in order."""
     found: list[list[Check]] = []
-    for one in checks:
-        if one.at is None:
+    for check in checks:
+        if check.at is None:
             continue
-        if not found or one.new_life or one.at < _counter(found[-1][-1]):
+        if not found or check.new_life or check.at < _counter(found[-1][-1]):
             found.append([])
-        found[-1].append(one)
+        found[-1].append(check)
     return tuple(tuple(life) for life in found)
 
 
@@ -116,7 +116,7 @@ def _counter(check: Check) -> Decimal:
 
 def runs_backwards(checks: Sequence[Check]) -> bool:
     """Return whether a counter was changed, or misread, between two checks."""
-    at = [one.at for one in checks if one.at is not None]
+    at = [check.at for check in checks if check.at is not None]
     return any(later < earlier for earlier, later in pairwise(at))
 
 
@@ -130,14 +130,14 @@ class Past:
     @property
     def distances(self) -> int:
         """At how many distances its gap was told."""
-        return len({one.run for one in self.seen})
+        return len({check.run for check in self.seen})
 
     @property
     def gap_now_known(self) -> bool:
         """Whether it can be told how wide the gap is with the piece that is in."""
         last = len(self.pieces) - 1
         return bool(self.seen) and (
-            self.pieces[-1] is not None or any(one.stint == last for one in self.seen)
+            self.pieces[-1] is not None or any(check.stint == last for check in self.seen)
         )
 
 
@@ -166,7 +166,8 @@ def past_of(checks: Sequence[Check], valve: str) -> Past:
             pieces.append(seen.new)
         _note(found, number, run, len(pieces) - 1, seen.left, as_left=True)
     return Past(
-        seen=tuple(replace(one, piece=pieces[one.stint]) for one in found), pieces=tuple(pieces)
+        seen=tuple(replace(check, piece=pieces[check.stint]) for check in found),
+        pieces=tuple(pieces),
     )
 
 

@@ -12,7 +12,7 @@ from sqlalchemy.types import TypeDecorator
 
 
 def _values(kind: type[Enum]) -> list[str]:
-    return [one.value for one in kind]
+    return [member.value for member in kind]
 
 
 class Base(DeclarativeBase):

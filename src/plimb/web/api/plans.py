@@ -195,9 +195,9 @@ def buy_csv(card_id: int) -> Response:
             buy.left,
             line.price or "",
             "; ".join(
-                f"{one.valve} {show_mm(one.thin_nm)}-{show_mm(one.thick_nm)}"
-                for one in buy.musts
-                if one.thin_nm is not None and one.thick_nm is not None
+                f"{must.valve} {show_mm(must.thin_nm)}-{show_mm(must.thick_nm)}"
+                for must in buy.musts
+                if must.thin_nm is not None and must.thick_nm is not None
             ),
             show_inch(line.thickness_nm),
         )

@@ -56,6 +56,6 @@ def get_settings() -> dict[str, object]:
 def change(json_data: Any) -> dict[str, object]:
     """Change the settings that are sent; the others stay."""
     change_settings(
-        record(), **{one: getattr(json_data, one) for one in json_data.model_fields_set}
+        record(), **{name: getattr(json_data, name) for name in json_data.model_fields_set}
     )
     return _settings()

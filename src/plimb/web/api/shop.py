@@ -150,19 +150,19 @@ class BladeSetIn(Sent):
         """
         if not self.name.strip():
             raise BadValue("Write what the shop calls this set.", field="name")
-        blades = tuple(one.to_core() for one in self.blades)
+        blades = tuple(blade.to_core() for blade in self.blades)
         return BladeSet(
             name=self.name.strip(),
             stacking=self.stacking,
             blades=blades,
-            stacks=tuple(_stack(one, blades) for one in self.stacks),
+            stacks=tuple(_stack(stack, blades) for stack in self.stacks),
         )
 
 
 def _stack(sent: StackPart, blades: tuple[Blade, ...]) -> Stack:
     """Return a stack of blades that are in the set, by either of their markings."""
-    nominal = {one.marked_nm: one.nominal_nm for one in blades}
-    nominal |= {one.nominal_nm: one.nominal_nm for one in blades}
+    nominal = {blade.marked_nm: blade.nominal_nm for blade in blades}
+    nominal |= {blade.nominal_nm: blade.nominal_nm for blade in blades}
     one, other = (nominal.get(_mm(typed) or 0, 0) for typed in sent.blades)
     if not one or not other or one == other:
         raise BadValue("A stack is of two blades of its set.", field="stacks")

@@ -20,7 +20,7 @@ from plimb.core.errors import BadValue
 from plimb.core.lengths import mm
 from plimb.record.database import Database, is_writable
 from plimb.record.instrument import keep_line
-from plimb.record.lock import held
+from plimb.record.lock import record_lock
 from plimb.record.people import PersonRole
 from plimb.shop.clock import utc_now
 from plimb.shop.people import read_people
@@ -81,7 +81,7 @@ def run_server(
     places = tuple(f"http{'s' * beyond}://{name}:{port}" for name in names)
     # what cannot be written is looked at only, and held by nobody
     written = is_writable(path) or not path.exists()
-    alone = held(path, f"it is served at {places[0]}") if written else nullcontext()
+    alone = record_lock(path, f"it is served at {places[0]}") if written else nullcontext()
     with _listening(host, port) as listener, alone:
         with closing(Database(path)) as database:  # up to date, before anybody reads it
             if beyond:
@@ -164,8 +164,12 @@ def _names_given(given: GivenCertificate) -> tuple[str, ...]:
 
 def _refuse_unknown(database: Database) -> None:
     """Refuse to be reached from elsewhere while nobody who could sign in is set up."""
-    owners = [one for one in read_people(database) if one.role is PersonRole.OWNER and one.has_code]
-    if not any(one.left_at is None for one in owners):
+    owners = [
+        person
+        for person in read_people(database)
+        if person.role is PersonRole.OWNER and person.has_code
+    ]
+    if not any(owner.left_at is None for owner in owners):
         raise BadValue(
             "host: other machines would reach this record, and nobody is set up to work here. "
             "Set up an owner first: plimb people add NAME --owner.",

@@ -117,7 +117,7 @@ def _sent_as(kind: Any, known: Mapping[Any, Any]) -> Any:
     """Return the kind that goes out for a kind of value."""
     origin, inside = get_origin(kind), get_args(kind)
     if origin in (Union, UnionType):
-        return Union[tuple(_sent_as(one, known) for one in inside)]  # noqa: UP007
+        return Union[tuple(_sent_as(member, known) for member in inside)]  # noqa: UP007
     if origin in (tuple, list, Sequence):
         return list[_sent_as(inside[0], known)]  # type: ignore[misc]
     if is_dataclass(kind) and kind not in known:
@@ -143,11 +143,11 @@ def read_off(of: type, without: Sequence[str] = ()) -> Callable[[type[Made]], ty
 
     def make(answer: type[Made]) -> type[Made]:
         hints, taken = get_type_hints(of), dict[str, Any]()
-        for one in fields(of):
-            called = one.name.removesuffix("_nm")
-            if called not in answer.model_fields and one.name not in without:
-                known = _SENT_AS if called == one.name else {int: Length}
-                taken[called] = (_sent_as(hints[one.name], known), ...)
+        for field in fields(of):
+            called = field.name.removesuffix("_nm")
+            if called not in answer.model_fields and field.name not in without:
+                known = _SENT_AS if called == field.name else {int: Length}
+                taken[called] = (_sent_as(hints[field.name], known), ...)
         made = create_model(answer.__name__, __base__=answer, __doc__=answer.__doc__, **taken)
         _SENT_AS[of] = made
         return made

@@ -21,7 +21,7 @@ import { Queue } from "./queue.svelte";
 import { kindOf } from "./registry";
 import { Sending } from "./sending.svelte";
 
-export class CardState {
+export class Job {
   /** The head, which never changes on a card: kept, so that nothing is laid out anew. */
   drawing = $state.raw<Drawing | null>(null);
   missing = $state<Refusal | null>(null);

@@ -1,9 +1,9 @@
 <script lang="ts">
   /** The tightening picture below the head; on a phone it stands among the rest of the page. */
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import Tighten from "./Tighten.svelte";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 </script>
 
 <div class="stack:hidden"><Tighten {job} /></div>

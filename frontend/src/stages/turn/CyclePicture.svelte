@@ -1,10 +1,10 @@
 <script lang="ts">
   /** The whole cycle below the head, to turn through; what is only assumed is shown when asked. */
   import { Button } from "../../kit";
-  import type { CardState } from "../../card/card.svelte";
+  import type { Job } from "../../card/job.svelte";
   import { Cycle } from "../../trade";
 
-  let { job }: { job: CardState } = $props();
+  let { job }: { job: Job } = $props();
 
   const turning = $derived(job.card?.turning);
   /** The maker's own table needs no picture that is worked out from a timing nobody entered. */
