@@ -3,16 +3,20 @@
 import os
 import shutil
 import tarfile
+from collections.abc import Callable
 from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
+from argon2 import PasswordHasher
+from filelock import FileLock
 from hypothesis import HealthCheck, Phase, settings
 
 from plimb.card.acting import Change
 from plimb.card.build import read_card
 from plimb.demo.load import fill
 from plimb.record.database import Database
+from plimb.shop import people
 from plimb.web.server.application import create_app
 
 NOON = datetime(2026, 11, 24, 12, 0)
@@ -47,30 +51,64 @@ def earlier_records() -> dict[str, str]:
         }
 
 
-@pytest.fixture(scope="session")
-def empty(tmp_path_factory) -> Path:
-    """Return an empty record of the newest schema: made once, as its migrations take a while."""
-    path = tmp_path_factory.mktemp("empty") / "empty.sqlite3"
-    Database(path).close()
+def made_once(folders: pytest.TempPathFactory, name: str, make: Callable[[Path], None]) -> Path:
+    """Return a file that is made by the first process that wants it, for all of this run."""
+    base = folders.getbasetemp()
+    base = base.parent if "PYTEST_XDIST_WORKER" in os.environ else base
+    path = base / name
+    with FileLock(f"{path}.lock"):
+        if not path.exists():
+            make(path.with_suffix(".new"))
+            path.with_suffix(".new").rename(path)
     return path
 
 
+@pytest.fixture(scope="session")
+def empty(tmp_path_factory) -> Path:
+    """Return an empty record of the newest schema: made once, as its migrations take a while."""
+    return made_once(tmp_path_factory, "empty.sqlite3", lambda path: Database(path).close())
+
+
 @pytest.fixture
-def database(empty: Path, tmp_path: Path):
+def fresh(empty: Path, tmp_path: Path):
+    """Return a function that gives an empty record by name."""
+    opened = []
+
+    def copied(name: str) -> Database:
+        path = tmp_path / f"{name}{len(opened) or ''}.sqlite3"
+        opened.append(Database(Path(shutil.copy(empty, path))))
+        return opened[-1]
+
+    yield copied
+    for one in opened:
+        one.close()
+
+
+@pytest.fixture
+def database(fresh) -> Database:
     """Return a record of its own with nothing in it."""
-    opened = Database(Path(shutil.copy(empty, tmp_path / "shop.sqlite3")))
-    yield opened
-    opened.close()
+    return fresh("shop")
 
 
 @pytest.fixture(scope="session")
 def filled(tmp_path_factory) -> Path:
     """Return a record that the demo was loaded into once, to be copied."""
-    path = tmp_path_factory.mktemp("demo") / "filled.sqlite3"
-    loaded = Database(path)
-    fill(loaded)
-    loaded.close()
-    return path
+
+    def load(path: Path) -> None:
+        loaded = Database(path)
+        fill(loaded)
+        loaded.close()
+
+    return made_once(tmp_path_factory, "filled.sqlite3", load)
+
+
+@pytest.fixture(autouse=True, scope="session")
+def cheap_codes():
+    """Hash codes with as little work as there is; give what does it otherwise."""
+    with pytest.MonkeyPatch.context() as patch:
+        usual, cheap = people._hasher, PasswordHasher(time_cost=1, memory_cost=8, parallelism=1)
+        patch.setattr(people, "_hasher", lambda: cheap)
+        yield usual
 
 
 @pytest.fixture

@@ -253,7 +253,7 @@ def test_the_bill_has_the_pieces_that_were_bought_and_what_was_written_besides(d
         job.act(note.note_bill, lines=[BillLine(what=" ")])
 
 
-def test_everything_a_card_carries_goes_out_and_comes_in_again(database, tmp_path):
+def test_everything_a_card_carries_goes_out_and_comes_in_again(database, fresh):
     job = Job(database, change=known, opened={"kind": JobKind.CHECK, "distance": 7})
     job.act(note.note_symptoms, text="Ticks")
     job.act(note.note_at, stage=Stage.READY, text="Cover weeps")
@@ -261,11 +261,10 @@ def test_everything_a_card_carries_goes_out_and_comes_in_again(database, tmp_pat
     job.act(note.note_bill, lines=[BillLine(what="Gasket", price=Decimal("9.99"))])
     with database.reading() as session:
         text = card_text(session, job.card.id)
-    other = Database(tmp_path / "other.sqlite3")
+    other = fresh("other")
     number = import_card(other, text, now=NOON)
     with other.reading() as session:
         assert card_text(session, number) == text
-    other.close()
 
 
 def test_the_instrument_is_corrected_and_a_snapped_blade_leaves_from_where_it_is_used(database):

@@ -13,7 +13,6 @@ from plimb.card.transfer import export_card, import_card
 from plimb.core.errors import BadValue
 from plimb.files.sealed_pdf import ATTACHED
 from plimb.files.sheet_pdf import sheet_pdf
-from plimb.record.database import Database
 from plimb.record.keys import key_of, key_path
 
 from ..conftest import NOON
@@ -26,10 +25,8 @@ def sheet(school):
 
 
 @pytest.fixture
-def elsewhere(tmp_path):
-    other = Database(tmp_path / "other.sqlite3")
-    yield other
-    other.close()
+def elsewhere(fresh):
+    return fresh("other")
 
 
 def checked(database, pdf, card=1):

@@ -17,7 +17,6 @@ from plimb.card.transfer import export_card, import_card
 from plimb.core.engine.engine import Side
 from plimb.core.errors import NotReady
 from plimb.core.lengths import Unit
-from plimb.record.database import Database
 from plimb.record.journal import journal_faults
 
 from ..conftest import NOON
@@ -114,11 +113,11 @@ def test_only_the_last_act_goes_back_and_a_round_is_where_it_ends(job):
         job.act(take_back, which=job.view.version)
 
 
-def test_what_was_done_elsewhere_is_not_taken_back_here(job, database, tmp_path):
+def test_what_was_done_elsewhere_is_not_taken_back_here(job, database, fresh):
     job.gap("IN L", "15")
     with database.reading() as session:
         text = export_card(session, job.card.id)
-    other = Database(tmp_path / "other.sqlite3")
+    other = fresh("other")
     job.database, job.card = other, type(job.card)(id=import_card(other, text, now=NOON), version=2)
     assert job.view.last_act is None
     job.gap("IN R", "16")

@@ -3,7 +3,6 @@
 import json
 import os
 import random
-import shutil
 import sqlite3
 import threading
 from pathlib import Path
@@ -33,25 +32,6 @@ from ..guest import card_text
 LONG = bool(os.environ.get("PLIMB_LONG"))
 CARDS, TRIES = (200, 300) if LONG else (8, 40)
 FORMATS = Path(__file__).parents[2] / "docs" / "formats"
-
-
-@pytest.fixture(scope="module")
-def empty(tmp_path_factory):
-    """Return a function that gives an empty record of its own."""
-    folder = tmp_path_factory.mktemp("empty")
-    first = Database(folder / "first.sqlite3")
-    first.close()
-    opened = []
-
-    def fresh():
-        path = folder / f"{len(opened)}.sqlite3"
-        shutil.copy(first.path, path)
-        opened.append(Database(path))
-        return opened[-1]
-
-    yield fresh
-    for one in opened:
-        one.close()
 
 
 def random_file(dice, number):
@@ -135,9 +115,9 @@ def go_on(dice, database, card_id, seen):
 
 
 @pytest.mark.slow
-def test_cards_go_out_in_and_out_again_byte_for_byte(empty, seen):
+def test_cards_go_out_in_and_out_again_byte_for_byte(fresh, seen):
     dice = random.Random(200)
-    here = empty()
+    here = fresh("here")
     for number in range(CARDS):
         taken = import_card(here, random_file(dice, number), now=NOON)
         if number % 4 == 0:
@@ -146,15 +126,15 @@ def test_cards_go_out_in_and_out_again_byte_for_byte(empty, seen):
         texts = [card_text(session, number) for number in range(1, CARDS + 1)]
         assert audit(session) == []
     assert len(texts) == CARDS
-    there = empty()
+    there = fresh("there")
     for text in texts:
         number = import_card(there, text, now=NOON)
         with there.reading() as session:
             assert card_text(session, number) == text
 
 
-def test_a_whole_school_goes_out_and_in_the_same(school, empty):
-    there = empty()
+def test_a_whole_school_goes_out_and_in_the_same(school, fresh):
+    there = fresh("whole")
     with school.reading() as session:
         text = export_shop(session)
     import_shop(there, text)
@@ -178,11 +158,11 @@ def test_a_whole_school_goes_out_and_in_the_same(school, empty):
         (lambda d: d["tables"]["shim"][0].update(place="moon"), "$.tables"),
     ],
 )
-def test_a_damaged_shop_file_is_refused_whole(school, empty, change, place):
+def test_a_damaged_shop_file_is_refused_whole(school, fresh, change, place):
     with school.reading() as session:
         document = json.loads(export_shop(session))
     change(document)
-    there = empty()
+    there = fresh("damaged")
     with there.reading() as session:
         before = export_shop(session)
     with pytest.raises(BadValue) as refusal:
@@ -226,12 +206,12 @@ def damaged(text, dice):
     return json.dumps(document)
 
 
-def test_a_hostile_card_file_never_gets_half_in(school, empty):
+def test_a_hostile_card_file_never_gets_half_in(school, fresh):
     """Fuzzed: refused whole with a sentence, or taken in whole; never a fault, never a half."""
     dice = random.Random(9)
     with school.reading() as session:
         texts = [card_text(session, number) for number in (1, 3, 4)]
-    there, refused = empty(), 0
+    there, refused = fresh("hostile"), 0
     with there.reading() as session:
         before = export_shop(session)
     for _try in range(TRIES):
@@ -243,16 +223,16 @@ def test_a_hostile_card_file_never_gets_half_in(school, empty):
             with there.reading() as session:
                 assert export_shop(session) == before
         else:
-            there = empty()
+            there = fresh("again")
             with there.reading() as session:
                 before = export_shop(session)
     assert refused > TRIES / 2
 
 
-def test_a_huge_and_a_deep_file_are_refused_unread(empty):
+def test_a_huge_and_a_deep_file_are_refused_unread(fresh):
     for text in ("[" * 200_000, '{"format": "' + "x" * 5_000_000 + '"}'):
         with pytest.raises(BadValue, match=r"^\$"):
-            import_card(empty(), text, now=NOON)
+            import_card(fresh("huge"), text, now=NOON)
 
 
 def test_a_copy_made_while_somebody_writes_is_whole(school, tmp_path):

@@ -18,16 +18,13 @@ from plimb.practice.lessons import BY_ID, LESSONS, OWN
 from plimb.practice.rig import STICKS, Rig
 from plimb.practice.score import errors_of, feel_of, score_of
 from plimb.practice.session import Practice, blade_set
-from plimb.record.database import Database
 
 from ..conftest import NOON
 
 
 @pytest.fixture
-def practice(tmp_path, school):
-    record = Database(tmp_path / "practice.sqlite3")
-    yield Practice(record, tmp_path / "engines", school, lambda: NOON)
-    record.close()
+def practice(tmp_path, school, fresh):
+    return Practice(fresh("practice"), tmp_path / "engines", school, lambda: NOON)
 
 
 def view(practice, card):
@@ -197,14 +194,13 @@ def test_a_swapped_pair_is_truly_swapped_and_the_score_says_what_is_true(practic
             assert show_mm(abs(one.error_nm)) < "0.03"
 
 
-def test_from_elsewhere_only_who_works_here_practises(tmp_path, school):
-    record = Database(tmp_path / "practice.sqlite3")
+def test_from_elsewhere_only_who_works_here_practises(tmp_path, school, fresh):
+    record = fresh("practice")
     app = practice_app(
         record, tmp_path / "engines", shop=school, host="0.0.0.0", names=("shed.local",)
     )
     refused = app.test_client().get("/api/practice", base_url="http://shed.local")
     assert (refused.status_code, refused.json["code"]) == (401, "who")
-    record.close()
 
 
 def test_nothing_is_made_beside_a_record_before_it_is_asked_for(school):
@@ -220,8 +216,8 @@ def test_nothing_is_made_beside_a_record_before_it_is_asked_for(school):
     assert {name for name in new if "school-school" in name} == set()
 
 
-def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(tmp_path, school):
-    record = Database(tmp_path / "practice.sqlite3")
+def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(tmp_path, school, fresh):
+    record = fresh("practice")
     client = practice_app(record, tmp_path / "engines", shop=school).test_client()
     for lesson, engine in (("none", None), ("own", None), ("drag", 1)):
         refused = client.post("/api/practice", json={"lesson": lesson, "engine": engine})
@@ -245,7 +241,6 @@ def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(tmp_path, school
     assert read["error"]["nm"] == mm("0.14") - read["true"]["nm"]
     assert client.post(f"{at}/acts", json={"act": "look"}).status_code == 409
     assert client.get("/api/practice/99").status_code == 404
-    record.close()
 
 
 def test_the_caps_come_off_and_go_on_in_stages_with_a_wrench_that_clicks(practice, tmp_path):
