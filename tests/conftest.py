@@ -72,7 +72,7 @@ def empty(tmp_path_factory) -> Path:
 @pytest.fixture
 def fresh(empty: Path, tmp_path: Path):
     """Return a function that gives an empty record by name."""
-    opened = []
+    opened: list[Database] = []
 
     def copied(name: str) -> Database:
         path = tmp_path / f"{name}{len(opened) or ''}.sqlite3"

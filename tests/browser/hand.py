@@ -2,6 +2,8 @@
 
 from playwright.sync_api import Page, expect
 
+from .slowly import keyed
+
 
 class Hand:
     """Somebody at the bench: taps and typed figures, counted."""
@@ -23,7 +25,7 @@ class Hand:
         self.tap(self.page.get_by_role("option", name=item).first)
 
     def type(self, label: str, text: str, *, within=None) -> None:
-        (within or self.page).get_by_label(label, exact=True).fill(text)
+        keyed((within or self.page).get_by_label(label, exact=True), text)
         self.keys += len(text)
 
     def sizes(self, low: str, high: str, step: str) -> None:
@@ -52,7 +54,7 @@ class Hand:
         entry = self.page.locator("#entry")
         self.page.locator(f"[data-valve='{valve}']").click()
         expect(entry).to_have_attribute("aria-label", f"{self.what} of {valve}")
-        entry.fill(text)
+        keyed(entry, text)
         entry.press("Enter")
         self.keys += len(text) + 1
         expect(entry).to_have_value("")

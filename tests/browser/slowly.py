@@ -5,7 +5,7 @@ import time
 from plimb.web.server.application import create_app
 
 A_SECOND = 1.0
-KEY_MS = 40
+KEY_MS = 20
 """As long as a quick finger takes from key to key."""
 
 
@@ -28,6 +28,16 @@ def keys(page, text):
     for key in text:
         page.keyboard.press("Enter") if key == "⏎" else page.keyboard.type(key)
         page.evaluate(f"() => new Promise((resume) => setTimeout(resume, {KEY_MS}))")
+
+
+def keyed(field, text):
+    """Tap a field and write a text over what stands in it, key by key."""
+    field.click()
+    field.press("ControlOrMeta+a")
+    if text:
+        field.press_sequentially(text, delay=KEY_MS)
+    else:
+        field.press("Backspace")
 
 
 def typed(page, label, text):

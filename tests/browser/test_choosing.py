@@ -10,6 +10,7 @@ from plimb.standins.instrument import SimulatedMicrometer
 from plimb.web.server.application import create_app
 from plimb.web.server.serving import keep_readings
 
+from .slowly import keyed
 from .test_story import entry, in_hand, plate
 
 
@@ -75,7 +76,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     steps.first.focus()
     page.keyboard.press("Space")
     expect(page.get_by_text("6 to do")).to_be_visible()
-    page.get_by_label("Shows empty").fill("0.003")
+    keyed(page.get_by_label("Shows empty"), "0.003")
     page.get_by_role("button", name="Zero checked").click()
     expect(page.get_by_text("Its zero, 0.003, is taken off")).to_be_visible()
 
@@ -128,7 +129,7 @@ def test_the_drawer_shows_what_is_there_takes_in_counts_and_tells(open_page, no_
     page = open_page("/drawer")
     expect(page.get_by_role("tab", selected=True)).to_contain_text("8.90 mm")
     no_barriers(page, "drawer")
-    page.locator("#put-in").fill("265x2, 2.651")
+    keyed(page.locator("#put-in"), "265x2, 2.651")
     page.keyboard.press("Enter")
     expect(page.get_by_text("3 put in.")).to_be_visible()
     pocket = page.get_by_role("button", name="2.65: 4 pieces")
@@ -138,17 +139,17 @@ def test_the_drawer_shows_what_is_there_takes_in_counts_and_tells(open_page, no_
     expect(page.get_by_text("nowhere → drawer: put into the drawer")).to_be_visible()
     page.get_by_role("button", name="Take out").first.click()
     expect(page.get_by_role("button", name="2.65: 3 pieces")).to_be_visible()
-    page.get_by_label("Counted in the pocket").fill("1")
+    keyed(page.get_by_label("Counted in the pocket"), "1")
     page.get_by_role("button", name="So many").click()
     expect(page.get_by_role("button", name="2.65: 1 piece", exact=True)).to_be_visible()
-    page.locator("#put-in").fill("29x2")
+    keyed(page.locator("#put-in"), "29x2")
     page.keyboard.press("Enter")
     expect(page.get_by_role("status")).to_contain_text("more than one way")
     page.get_by_role("button", name="Change the family").click()
-    page.get_by_label("Price of one").fill("abc")
+    keyed(page.get_by_label("Price of one"), "abc")
     page.get_by_role("button", name="Save the family").click()
     expect(page.get_by_role("alert")).to_contain_text("no price")
-    page.get_by_label("Price of one").fill("9.10")
+    keyed(page.get_by_label("Price of one"), "9.10")
     page.get_by_role("button", name="Save the family").click()
     expect(page.get_by_text("9.10 each")).to_be_visible()
     phone = open_page("/drawer", phone=True)

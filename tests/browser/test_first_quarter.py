@@ -5,6 +5,8 @@ from playwright.sync_api import Page, expect
 
 from plimb.web.server.application import create_app
 
+from .slowly import keyed
+
 
 @pytest.fixture
 def application(database):
@@ -30,7 +32,7 @@ class Hand:
         self.tap(self.page.get_by_role("option", name=item))
 
     def type(self, label: str, text: str) -> None:
-        self.page.get_by_label(label, exact=True).fill(text)
+        keyed(self.page.get_by_label(label, exact=True), text)
 
 
 @pytest.mark.long
@@ -82,7 +84,7 @@ def test_what_was_written_in_thou_is_corrected_in_thou_whatever_is_shown(open_pa
     hand = Hand(page)
     page.get_by_label("Layout:").click()
     page.get_by_role("option", name="single").click()
-    page.get_by_label("What the shop calls it").fill("Guest")
+    keyed(page.get_by_label("What the shop calls it"), "Guest")
     page.get_by_role("button", name="Save the engine").click()
     page.get_by_role("button", name="Open a card").click()
     hand.type("Who does the work", "Nessa")
@@ -92,14 +94,14 @@ def test_what_was_written_in_thou_is_corrected_in_thou_whatever_is_shown(open_pa
     page.goto("/cards/1/feel")
     entry = page.locator("#entry")
     expect(page.get_by_text("No spec is entered for intake.")).to_be_visible()
-    page.get_by_label("Intake spec, as printed").fill("0.17")
+    keyed(page.get_by_label("Intake spec, as printed"), "0.17")
     page.get_by_role("button", name="Judge by it").click()
     allow = page.get_by_label("The manual gives one figure. How much more or less do you allow?")
     allow.press_sequentially("0.03", delay=40)
     page.get_by_role("button", name="Judge by it").click()
     expect(page.locator("[data-valve='IN L']")).to_contain_text("0.14–0.20")
     page.get_by_role("group", name="Gaps in").get_by_text("thou").click()
-    entry.fill("6-7")
+    keyed(entry, "6-7")
     entry.press("Enter")
     expect(page.locator("[data-valve='IN L']")).to_contain_text("6–7")
     before = page.request.get("/api/cards/1").json()["valves"][0]["found"]
@@ -133,7 +135,7 @@ def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_pa
     page.get_by_role("button", name="Put it right").click()
     expect(page.get_by_text("After a seizure, at 18200 km, 41.5 h; Sanna.")).to_be_visible()
     page.goto("/cards/1/feel")
-    page.locator("#entry").fill("17")
+    keyed(page.locator("#entry"), "17")
     page.locator("#entry").press("Enter")
     expect(page.locator("[data-valve='IN L']")).to_contain_text("loose")
     page.goto("/engines/1")
@@ -160,11 +162,11 @@ def about_to_open_a_card(open_page) -> Page:
 
 def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload(open_page):
     page = about_to_open_a_card(open_page)
-    page.get_by_label("or hours run", exact=True).fill("62.5")
+    keyed(page.get_by_label("or hours run", exact=True), "62.5")
     page.get_by_role("button", name="Open the card").click()
     expect(page.get_by_text("62.5 h")).to_be_visible()
     page.goto("/cards/1/sign")
-    page.get_by_label("Remarks").fill("Left as found")
+    keyed(page.get_by_label("Remarks"), "Left as found")
     page.reload()
     expect(page.get_by_label("Remarks")).to_have_value("Left as found")
     page.goto("/cards/1/ready")
@@ -196,7 +198,7 @@ def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(ope
         page.get_by_role("button", name=part, exact=True).click()
         expect(names.last).to_contain_text(part)
     called = page.get_by_label("Called", exact=True)
-    called.fill("Head cover")
+    keyed(called, "Head cover")
     called.press("Enter")
     expect(names.last).to_contain_text("Head cover")
     page.get_by_role("button", name="Earlier").click()

@@ -6,6 +6,7 @@ from playwright.sync_api import expect
 from plimb.web.server.application import create_app
 
 from .hand import Hand
+from .slowly import keyed
 
 
 @pytest.fixture
@@ -257,10 +258,10 @@ def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open
     hand.go("Feel")
     expect(page.get_by_text("Pieces are out.")).to_be_visible()
     entry = page.locator("#entry")
-    entry.fill("9")
+    keyed(entry, "9")
     entry.press("Enter")
     expect(page.locator("#understood")).to_contain_text("can only be corrected now")
-    page.get_by_label("Why it is corrected").fill("Read the wrong scale")
+    keyed(page.get_by_label("Why it is corrected"), "Read the wrong scale")
     entry.press("Enter")
     expect(entry).to_have_value("")
     hand.go("Choose")

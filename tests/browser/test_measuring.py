@@ -4,6 +4,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from .conftest import PATIENCE_MS
+from .slowly import keyed
 
 V_FOUR = "No. 5 · Varrow Quartet"
 
@@ -197,7 +198,7 @@ def test_hours_typed_in_ready_are_there_after_a_line_is_ticked(open_page, client
     number = fresh_card(client)
     page = open_page(f"/cards/{number}/ready")
     hours = page.get_by_label("Hours since it ran")
-    hours.fill("9")
+    keyed(hours, "9")
     page.get_by_role("checkbox").first.check(force=True)
     expect(page.get_by_role("checkbox").first).to_be_checked()
     expect(hours).to_have_value("9")
@@ -230,10 +231,10 @@ def test_a_guess_is_marked_with_a_key_or_a_thumb_and_stands_on_the_plate(open_pa
 
 def test_a_warm_engine_is_gone_on_with_only_for_a_reason(open_page, client, no_barriers):
     page = open_page(f"/cards/{fresh_card(client)}/ready")
-    page.get_by_label("Coolant or head").fill("48")
+    keyed(page.get_by_label("Coolant or head"), "48")
     page.get_by_role("button", name="Note it").click()
     expect(page.get_by_role("alert")).to_contain_text("48 °C is over 35 °C")
-    page.get_by_label("Why it is measured warm").fill("Rider waits on the ferry")
+    keyed(page.get_by_label("Why it is measured warm"), "Rider waits on the ferry")
     page.get_by_role("button", name="Note it").click()
     expect(page.get_by_text("Readings are marked as warm")).to_be_visible()
     no_barriers(page, "warm")
@@ -244,12 +245,12 @@ def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(open_page, client):
     for part in ("Tank", "Cover"):
         page.get_by_role("button", name=part, exact=True).click()
         expect(page.locator("section ol li").filter(has_text=part)).to_be_visible()
-    page.get_by_label("Length of the next bolt").fill("45")
+    keyed(page.get_by_label("Length of the next bolt"), "45")
     outline = page.get_by_role("button", name="Add a pocket to Cover")
     outline.click(position={"x": 40, "y": 40})
     expect(page.get_by_role("button", name="Pocket 1, 45: take it away")).to_be_visible()
-    page.get_by_label("How many in the next pocket").fill("2")
-    page.get_by_label("Note on the next bolt").fill("copper washer")
+    keyed(page.get_by_label("How many in the next pocket"), "2")
+    keyed(page.get_by_label("Note on the next bolt"), "copper washer")
     outline.click(position={"x": 160, "y": 40})
     expect(page.get_by_role("button", name="Pocket 2, 2×45*: take it away")).to_be_visible()
     expect(page.get_by_text("* 45: copper washer")).to_be_visible()
@@ -287,13 +288,13 @@ def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barrie
     expect(page.get_by_text("2 stops: T1 (12), T6 (12).")).to_be_visible()
     spec = page.get_by_label("Intake spec, as printed")
     expect(spec).to_have_value("")
-    spec.fill("0.30-0.12")
+    keyed(spec, "0.30-0.12")
     expect(page.get_by_role("alert")).to_contain_text("above its maximum")
     page.get_by_role("button", name="Save the engine").click()
     expect(page.get_by_role("alert").last).to_contain_text("Intake spec:")
-    spec.fill("0.12-0.30")
+    keyed(spec, "0.12-0.30")
     expect(page.get_by_role("alert").first).to_be_hidden()
-    page.get_by_label("What the shop calls it").fill("No. 20")
+    keyed(page.get_by_label("What the shop calls it"), "No. 20")
     no_barriers(page, "engine editor")
     page.get_by_role("button", name="Save the engine").click()
     expect(page.get_by_role("button", name="Open a card")).to_be_visible()
@@ -308,8 +309,8 @@ def test_a_feeler_set_is_changed_and_counts_at_the_next_reading(open_page, no_ba
     page = open_page("/shop")
     page.get_by_label("State of 0.28").click()
     page.get_by_role("option", name="broken").click()
-    page.get_by_label("Measured thickness of 0.25").fill("0.252")
-    page.get_by_label("Add blades").fill("0.27 0.29")
+    keyed(page.get_by_label("Measured thickness of 0.25"), "0.252")
+    keyed(page.get_by_label("Add blades"), "0.27 0.29")
     page.get_by_role("button", name="Save the set").click()
     expect(page.get_by_text("Saved.")).to_be_visible()
     no_barriers(page, "shop")

@@ -12,6 +12,7 @@ from plimb.files.starting_point import Layout
 from plimb.web.server.application import create_app
 
 from ..guest import Job
+from .slowly import keyed
 
 STEPS = 200 if os.environ.get("PLIMB_LONG") else 20
 NEVER = re.compile(
@@ -51,7 +52,7 @@ def step(page, dice):
             dice.randrange(page.locator("[data-valve]").count())
         ).click(timeout=2000)
     elif kind < 0.75 and page.locator("#entry").count():
-        page.locator("#entry").fill(dice.choice(SHIMS if "/read" in page.url else GAPS))
+        keyed(page.locator("#entry"), dice.choice(SHIMS if "/read" in page.url else GAPS))
         page.keyboard.press("Enter")
     else:
         buttons = [

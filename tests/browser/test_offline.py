@@ -6,6 +6,7 @@ import pytest
 from playwright.sync_api import expect
 
 from .conftest import BENCH
+from .slowly import keyed
 
 
 @pytest.fixture
@@ -34,7 +35,7 @@ def kept_by_now(page):
 
 def write(page, valve, text):
     page.locator(f"[data-valve='{valve}']").click()
-    page.locator("#entry").fill(text)
+    keyed(page.locator("#entry"), text)
     page.keyboard.press("Enter")
 
 

@@ -8,6 +8,7 @@ from plimb.record.people import PersonRole
 from plimb.shop.people import add_person
 
 from ..conftest import NOON
+from .slowly import keyed
 
 
 def tap(page, name):
@@ -16,17 +17,17 @@ def tap(page, name):
 
 def set_up_first(page):
     tap(page, "Set up the first")
-    page.get_by_role("dialog").get_by_label("Name", exact=True).fill("Oda Ferrin")
-    page.get_by_label("Code, 8 signs or more").fill("12345678")
+    keyed(page.get_by_role("dialog").get_by_label("Name", exact=True), "Oda Ferrin")
+    keyed(page.get_by_label("Code, 8 signs or more"), "12345678")
     tap(page, "Set up")
     expect(page.get_by_role("alert")).to_contain_text("the first that anybody tries")
-    page.get_by_label("Code, 8 signs or more").fill("hill-climb")
+    keyed(page.get_by_label("Code, 8 signs or more"), "hill-climb")
     tap(page, "Set up")
 
 
 def sign_in(page, name, code):
     page.get_by_role("dialog").get_by_role("button", name=name).click()
-    page.get_by_label("Code").fill(code)
+    keyed(page.get_by_label("Code"), code)
     page.keyboard.press("Enter")
 
 
@@ -38,15 +39,15 @@ def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
     expect(page.get_by_role("heading", name="Who works here?")).to_be_visible()
     sign_in(page, "Oda Ferrin", "hill-climb")
     tap(page, "Somebody new")
-    page.get_by_role("dialog").get_by_label("Name", exact=True).fill("Pim Ostrel")
-    page.get_by_label("Code, 4 signs or more").fill("4711")
+    keyed(page.get_by_role("dialog").get_by_label("Name", exact=True), "Pim Ostrel")
+    keyed(page.get_by_label("Code, 4 signs or more"), "4711")
     tap(page, "Set up")
     expect(page.get_by_text("Pim Ostrel")).to_be_visible()
     no_barriers(page, "Shop with people")
     page.get_by_role("button", name="Oda Ferrin works here: change").click()
     sign_in(page, "Pim Ostrel", "1111")
     expect(page.get_by_role("alert")).to_contain_text("That is not the code.")
-    page.get_by_label("Code").fill("4711")
+    keyed(page.get_by_label("Code"), "4711")
     page.keyboard.press("Enter")
     expect(page.get_by_role("button", name="Pim Ostrel works here: change")).to_be_visible()
     page.get_by_role("link", name="Bench", exact=True).click()
@@ -60,7 +61,7 @@ def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
     expect(page.get_by_role("main").get_by_text("Pim Ostrel").first).to_be_visible()
     no_barriers(page, "What happened")
     page.goto("/shop")
-    page.get_by_label("Full turns by hand").fill("4")
+    keyed(page.get_by_label("Full turns by hand"), "4")
     page.get_by_role("region", name="Closing up").get_by_role("button", name="Save").click()
     expect(page.get_by_text("Only an owner of the shop may do this")).to_be_visible()
 
@@ -68,7 +69,7 @@ def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
 def test_a_reading_written_while_nobody_is_signed_in_waits_for_a_name(open_page, own_people):
     page = open_page("/cards/2/feel", phone=True)
     page.locator("[data-valve='3 IN L']").click()
-    page.locator("#entry").fill("17")
+    keyed(page.locator("#entry"), "17")
     page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name="Who works here?")).to_be_visible()
     sign_in(page, "Oda", "hill-climb")

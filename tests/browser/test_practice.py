@@ -7,6 +7,8 @@ from werkzeug.middleware.dispatcher import DispatcherMiddleware
 from plimb.practice.application import beside
 from plimb.web.server.application import create_app
 
+from .slowly import keyed
+
 
 @pytest.fixture
 def application(database):
@@ -161,7 +163,7 @@ def test_the_demo_school_is_looked_at_apart_and_help_opens_the_page_of_the_stage
     no_barriers(page, "help")
     page.get_by_role("dialog").get_by_role("link", name="The whole handbook").click()
     expect(page).to_have_url("/school/handbook/read")
-    page.get_by_label("Look for").fill("zero error")
+    keyed(page.get_by_label("Look for"), "zero error")
     expect(page.get_by_text("On 3 pages")).to_be_visible()
     no_barriers(page, "the handbook")
     page.get_by_role("button", name="This screen").click()

@@ -13,6 +13,7 @@ from plimb.web.server.application import create_app
 
 from ..guest import Job
 from .hand import Hand
+from .slowly import keyed
 
 
 @pytest.fixture
@@ -68,7 +69,7 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
     no_barriers(page, "ready with tools and parts")
     hand.go("Feel")
     hand.tap(page.get_by_text("Notes here"))
-    page.get_by_label("On this card").fill("Blade 0.15 is worn")
+    keyed(page.get_by_label("On this card"), "Blade 0.15 is worn")
     page.reload()
     hand.tap(page.get_by_text("Notes here"))
     expect(page.get_by_label("On this card")).to_have_value("Blade 0.15 is worn")
@@ -92,7 +93,7 @@ def test_a_piece_that_would_be_out_is_asked_about_and_goes_in_all_the_same(open_
     job.act(write_down_shim, valve="IN L", text="2.500")
     job.act(take_plan)
     page = open_page(f"/cards/{job.card.id}/fit")
-    page.get_by_label("Measured, if you do").fill("2.48")
+    keyed(page.get_by_label("Measured, if you do"), "2.48")
     page.locator("#is-in").click()
     expect(page.get_by_text("2.48 instead of 2.40 gives 0.10, out of range")).to_be_visible()
     page.get_by_role("button", name="It goes in all the same").click()
@@ -115,7 +116,7 @@ def test_what_was_done_last_is_undone_by_key_and_by_hand_at_any_stage(open_page,
     last = job.view.status.order[-1]
     expect(undo).to_have_attribute("aria-label", f"Undo the gap of {last}")
     page.locator("[data-valve='IN L']").click()
-    page.locator("#entry").fill("8")
+    keyed(page.locator("#entry"), "8")
     page.keyboard.press("Enter")
     expect(page.locator("[data-valve='IN L']")).to_contain_text("tight")
     expect(undo).to_have_attribute("aria-label", "Undo the gap of IN L")

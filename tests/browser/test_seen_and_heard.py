@@ -3,6 +3,8 @@
 import pytest
 from playwright.sync_api import expect
 
+from .slowly import keyed
+
 PLACES = ["/", "/drawer", "/engines/1/years", "/due", *(
     f"/cards/{card}/{stage}" for card, stage in (
         (2, "ready"), (2, "turn"), (2, "feel"), (3, "read"), (3, "choose"), (4, "fit"),
@@ -205,7 +207,7 @@ def test_what_was_written_and_what_was_undone_is_said_aloud(open_page):
     page = open_page("/cards/2/feel")
     aloud = page.locator("[role=status][aria-live=polite]").first
     valve = page.locator("[data-valve][aria-pressed=true]").get_attribute("data-valve")
-    page.locator("#entry").fill("25")
+    keyed(page.locator("#entry"), "25")
     page.keyboard.press("Enter")
     expect(aloud).to_contain_text(f"{valve}: in range")
     page.keyboard.press("z")

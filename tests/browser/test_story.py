@@ -5,6 +5,8 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
+from .slowly import keyed
+
 FOUND = {"IN L": "12", "IN C": "6", "IN R": "12-13", "EX L": "14", "EX R": "20"}
 BENCH = {"width": 1280, "height": 800}
 
@@ -154,7 +156,7 @@ def test_the_whole_story_by_touch_on_a_phone(open_page, no_barriers):
     page.get_by_role("button", name="Open a card").tap()
     page.get_by_label("Engine:").tap()
     page.get_by_role("option", name="No. 8").tap()
-    page.get_by_label("Who does the work").fill("Edda Brannoch")
+    keyed(page.get_by_label("Who does the work"), "Edda Brannoch")
     page.get_by_role("button", name="Open the card").tap()
     page.get_by_role("link", name="Feel").tap()
     expect(entry(page)).to_have_attribute("inputmode", "none")

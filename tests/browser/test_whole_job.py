@@ -11,6 +11,7 @@ from plimb.files.starting_point import Layout, Start, starting_point
 from plimb.shop.engines import register_engine
 
 from ..conftest import NOON
+from .slowly import keyed
 from .test_story import entry, in_hand, plate
 
 FOUND = {"1 IN L": "7", "2 IN R": "8"}
@@ -60,11 +61,11 @@ def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_pat
     page.keyboard.press("o")
     page.get_by_label("Engine:").click()
     page.get_by_role("option", name="No. 3").click()
-    page.get_by_label("Who does the work").fill("Edda Brannoch")
+    keyed(page.get_by_label("Who does the work"), "Edda Brannoch")
     page.get_by_role("button", name="Open the card").click()
 
-    page.get_by_label("Hours since it ran").fill("20")
-    page.get_by_label("Coolant or head, °C").fill("8")
+    keyed(page.get_by_label("Hours since it ran"), "20")
+    keyed(page.get_by_label("Coolant or head, °C"), "8")
     page.get_by_role("button", name="Note it").click()
     page.get_by_role("link", name="Turn to the first stop").click()
     page.get_by_role("link", name="Feel").click()
@@ -82,7 +83,7 @@ def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_pat
 
     # caps down by the picture
     page.get_by_role("button", name="Lay out bolts").last.click()
-    page.get_by_label("The maker’s torque").fill("88")
+    keyed(page.get_by_label("The maker’s torque"), "88")
     page.get_by_role("button", name="It is 88.0 lbf·in").click()
     page.get_by_role("button", name="Lay them out").click()
     tighten = page.get_by_role("region", name="Tightening").first
@@ -126,7 +127,7 @@ def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_pat
     row = page.get_by_role("row", name="1 IN L")
     for figure in ("0.07", "2.50", "2.40", "0.15–0.18"):
         expect(row).to_contain_text(figure)
-    page.get_by_label("Next check at, km").fill("24000")
+    keyed(page.get_by_label("Next check at, km"), "24000")
     page.get_by_role("button", name="Sign", exact=True).click()
     expect(page.get_by_role("heading", name="Signed")).to_be_visible()
 
@@ -140,7 +141,7 @@ def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_pat
     assert len(document) == 1
     page.locator("#check-pdf").set_input_files(pdf)
     expect(page.get_by_text("The sheet agrees with the record as it stands.")).to_be_visible()
-    page.get_by_label("Something to add?").fill("Chain measured: fine.")
+    keyed(page.get_by_label("Something to add?"), "Chain measured: fine.")
     page.get_by_role("button", name="Write it").click()
     expect(sheet).to_contain_text("Chain measured: fine.")
     page.locator("#check-pdf").set_input_files(pdf)

@@ -20,6 +20,7 @@ from plimb.web.server.application import create_app
 from ..card.test_years import VALVES, known
 from ..conftest import NOON
 from ..guest import Job
+from .slowly import keyed
 
 
 @pytest.fixture
@@ -76,8 +77,8 @@ def test_checks_over_two_years_say_what_comes_and_the_next_card_knows_its_pieces
 
     # the third check, by hand
     page.get_by_role("button", name="Open a card").click()
-    page.get_by_label("Who does the work").fill("Oda")
-    page.get_by_label("Distance").fill("12000")
+    keyed(page.get_by_label("Who does the work"), "Oda")
+    keyed(page.get_by_label("Distance"), "12000")
     page.get_by_role("button", name="Open the card").click()
     expect(page.locator("header")).to_contain_text("Guest")
     page.get_by_role("navigation", name="Stages").get_by_text("Feel", exact=True).click()
@@ -85,12 +86,12 @@ def test_checks_over_two_years_say_what_comes_and_the_next_card_knows_its_pieces
         entry = page.locator("#entry")
         page.locator(f"[data-valve='{valve}']").click()
         expect(entry).to_have_attribute("aria-label", f"Gap of {valve}")
-        entry.fill(text)
+        keyed(entry, text)
         entry.press("Enter")
         expect(entry).to_have_value("")
     page.get_by_role("navigation", name="Stages").get_by_text("Sign", exact=True).click()
-    page.get_by_label("Name", exact=True).fill("Oda")
-    page.get_by_label("Remarks", exact=True).fill("All good")
+    keyed(page.get_by_label("Name", exact=True), "Oda")
+    keyed(page.get_by_label("Remarks", exact=True), "All good")
     page.get_by_role("button", name="Sign", exact=True).click()
     expect(page.locator("article.sheet")).to_contain_text("All good")
 
@@ -132,13 +133,14 @@ def test_checks_over_two_years_say_what_comes_and_the_next_card_knows_its_pieces
 def test_an_old_notebook_is_read_in_and_taken_back(open_page, no_barriers):
     page = open_page("/engines/1/years")
     page.get_by_role("button", name="Old notebook").click()
-    page.get_by_label("or its text").fill(
-        "date,counter,valve,gap\n2023-05-01,500,IN L,17\n2023-05-01,500,IN R,soon\n"
+    keyed(
+        page.get_by_label("or its text"),
+        "date,counter,valve,gap\n2023-05-01,500,IN L,17\n2023-05-01,500,IN R,soon\n",
     )
     page.get_by_role("button", name="Look what is understood").click()
     expect(page.get_by_text("2023-05-01 at 500 km: IN L, gap 0.17 mm")).to_be_visible()
     no_barriers(page, "an old notebook looked into")
-    page.get_by_label("Who takes it in").fill("Oda")
+    keyed(page.get_by_label("Who takes it in"), "Oda")
     page.get_by_role("button", name="Keep 1 row, leave 1 out").click()
     last = page.get_by_role("row").last
     expect(last).to_contain_text("2023-05-01")

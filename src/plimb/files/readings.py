@@ -11,6 +11,7 @@ from pydantic import AfterValidator, Field, model_validator
 
 from plimb.core.errors import BadValue
 from plimb.core.lengths import Unit, show_mm, show_thou
+from plimb.core.measure.about import USUAL, ReadingAbout
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
 from plimb.core.measure.shorthand import Reading, joints_of
@@ -144,6 +145,7 @@ class GapLine(LinePart):
     guess: Guess = False
     thinnest: Annotated[bool, Field(exclude_if=lambda thinnest: thinnest)] = True
     reason: Annotated[str, Field(max_length=500, exclude_if=lambda why: not why)] = ""
+    about: Annotated[ReadingAbout, Field(exclude_if=lambda about: about == USUAL)] = USUAL
     supersedes: Earlier = None
 
     @model_validator(mode="after")

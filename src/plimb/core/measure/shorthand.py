@@ -27,6 +27,7 @@ from plimb.core.lengths import (
     show_mm,
     show_thou,
 )
+from plimb.core.measure.about import USUAL, ReadingAbout
 from plimb.core.measure.blades import BladeSet
 from plimb.core.measure.gap import Feel, Gap, between, felt, none_below, point
 from plimb.core.measure.limits import MAX_GAP_NM
@@ -56,7 +57,7 @@ class Reading:
 
     Several blades in `goes` or `refuses` are a stack. `goes` is None when nothing goes.
     `typed` is how it was written down, in its `unit`; `guess` says that who wrote it was not
-    sure of it.
+    sure of it, and `about` how it was felt.
     """
 
     goes: tuple[int, ...] | None
@@ -66,6 +67,7 @@ class Reading:
     typed: str = ""
     guess: bool = False
     unit: Unit = Unit.MM
+    about: ReadingAbout = USUAL
 
     @property
     def called_nm(self) -> int | None:

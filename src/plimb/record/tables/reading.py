@@ -6,9 +6,10 @@ from sqlalchemy import JSON, CheckConstraint, ForeignKey, Index, text
 from sqlalchemy.orm import Mapped, mapped_column
 
 from plimb.core.lengths import Unit
+from plimb.core.measure.about import ReadingAbout
 from plimb.core.measure.gap import Feel
 from plimb.core.shim.shim import Condition, Source, Trust
-from plimb.record.tables.base import Base
+from plimb.record.tables.base import Base, Values
 
 
 class _Line:
@@ -33,7 +34,7 @@ class GapRow(_Line, Base):
 
     A line that `repeats` the one it supersedes does not correct it: both are readings of
     the same gap. `kept` names the slips that were asked about and answered "it is so". `reason`
-    is why a gap as found was corrected once pieces were out.
+    is why a gap as found was corrected once pieces were out; `about` how it was felt.
     """
 
     __tablename__ = "gap_reading"
@@ -64,6 +65,7 @@ class GapRow(_Line, Base):
     warm: Mapped[bool] = mapped_column(server_default=text("0"))
     guess: Mapped[bool] = mapped_column(server_default=text("0"))
     reason: Mapped[str] = mapped_column(server_default="")
+    about: Mapped[ReadingAbout] = mapped_column(Values(ReadingAbout), server_default="{}")
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("gap_reading.id"))
 
 

@@ -25,7 +25,7 @@ class TryOut(Answer):
 QuestionOut = answer_of(Question, "QuestionOut")
 
 
-@read_off(Reading, without=("goes", "refuses", "feel"))
+@read_off(Reading, without=("goes", "refuses", "feel", "about"))
 class ReadingOut(Answer):
     """A gap written down: what was typed, what it says, and in words."""
 

@@ -1,0 +1,11 @@
+"""What is noted of a reading besides the gap itself."""
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ReadingAbout:
+    """How a gap was felt; a field that says nothing is as usual, and stands in no file."""
+
+
+USUAL = ReadingAbout()
