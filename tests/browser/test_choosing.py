@@ -31,7 +31,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     in_hand(page, "3 IN L")  # marking and micrometer disagree: asked first of all
     no_barriers(page, "read with a question")
     page.get_by_role("alert").get_by_role("button", name="Micrometer").click()
-    expect(page.get_by_text("This page is complete.")).to_be_visible()
+    expect(page.get_by_text("steps on this page not ticked.")).to_be_visible()
     plate(page, "3 IN L").click()
     expect(page.get_by_text("The micrometer counts, as you said.")).to_be_visible()
 
