@@ -1,7 +1,7 @@
 """What a technician does while measuring: read a gap back, write it down, be asked for a blade."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from plimb.card.acting import OnCard, act, known_valve
@@ -9,6 +9,7 @@ from plimb.card.build import conditions_of, is_apart
 from plimb.card.said import Text, listed
 from plimb.core.errors import NotReady
 from plimb.core.lengths import Unit
+from plimb.core.measure.about import ReadingAbout
 from plimb.core.measure.blades import Gauge, Tried, known_from, next_blade, next_finer
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.shorthand import Reading, reading_by
@@ -65,8 +66,11 @@ def understand_gap(
 
 def _read(card: CardRow, text: str, unit: Unit) -> Reading:
     """Return a typed gap by the card's feeler set."""
-    blades = core_set(card.blade_set) if card.blade_set else None
-    return reading_by(text, unit, blades)
+    if card.blade_set is None:
+        return reading_by(text, unit, None)
+    blades = core_set(card.blade_set)
+    about = ReadingAbout(blade_set=blades.name)
+    return replace(reading_by(text, unit, blades), about=about)
 
 
 @act("gap")

@@ -214,11 +214,25 @@ def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
         *((("Manual", view.source),) if view.source else ()),
         *((("State", ", ".join(filter(None, state))),) if any(state) else ()),
         ("Turned", TURNED[view.turning.method]),
-        *((("Blades", kept.blade_set.name),) if kept.blade_set else ()),
+        *((("Blades", _blades(view, kept.blade_set.name)),) if kept.blade_set else ()),
         *((("Shims measured with", f"{kept.instrument.name}{zero}"),) if kept.instrument else ()),
         *((("Rounds", str(len(view.rounds))),) if len(view.rounds) > 1 else ()),
     )
     return tuple(Fact(name=name, says=says) for name, says in facts)
+
+
+def _blades(view: CardView, usual: str) -> str:
+    """Return the feeler set, and which valves were felt with another one."""
+    others: dict[str, list[str]] = {}
+    for round_ in view.rounds:
+        for valve, state in round_.status.valves.items():
+            for reading in (state.record.found, state.record.proof):
+                called = reading.about.blade_set if reading else ""
+                if called not in ("", usual) and valve not in others.setdefault(called, []):
+                    others[called].append(valve)
+    return "; ".join(
+        (usual, *(f"{', '.join(valves)} with {called}" for called, valves in others.items()))
+    )
 
 
 TURNED = {
