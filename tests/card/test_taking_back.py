@@ -9,13 +9,14 @@ import pytest
 from plimb.books.history import read_history
 from plimb.card.acts.feel import keep_odd_reading, write_down_gap
 from plimb.card.acts.next_round import next_round
+from plimb.card.acts.ready import see_to, see_to_all
 from plimb.card.acts.remembering import note_tools
 from plimb.card.acts.undo import take_back
 from plimb.card.doing import DOING
 from plimb.card.registry import ACTS
 from plimb.card.transfer import export_card, import_card
 from plimb.core.engine.engine import Side
-from plimb.core.errors import NotReady
+from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit
 from plimb.record.journal import journal_faults
 
@@ -86,6 +87,17 @@ def test_both_readings_of_one_gap_stand_again(job):
     asked = [undo(job), undo(job)]
     assert asked == ["the gap of IN L", "the answer for IN L"]
     assert job.view.valves[job.view.status.order.index("IN L")].repeats == both
+
+
+def test_a_whole_list_is_ticked_at_once_and_goes_back_at_once(job):
+    items = [line.item.id for line in job.view.lists]
+    job.act(see_to, item=items[0], done=True)
+    job.act(see_to_all, items=items, done=True)
+    assert all(line.done for line in job.view.lists)
+    with pytest.raises(BadValue, match="is not on this card"):
+        job.act(see_to_all, items=[items[0], "nothing"], done=False)
+    assert undo(job) == "several ticks"
+    assert [line.item.id for line in job.view.lists if line.done] == items[:1]
 
 
 def test_what_went_to_the_engine_comes_off_it_again(job):

@@ -24,6 +24,7 @@
 
   let all = $state(false);
   const NEXT = 2;
+  const LINK = "min-h-11 underline underline-offset-4";
   /** Ticked and not through yet it shows at once, or it would be tapped again. */
   const ticks = new Edits<Readonly<Record<string, boolean>>>(
     untrack(() => job),
@@ -36,6 +37,13 @@
   function tick(item: string, done: boolean): void {
     const send = (): Act => act("tick", { item, done });
     void ticks.edit((all) => ({ ...all, [item]: done }), send);
+  }
+
+  function tickAll(): void {
+    const rest = items.filter((item) => !item.done).map((item) => item.id);
+    const send = (): Act => act("tick-all", { items: rest, done: true });
+    const ticked = Object.fromEntries(rest.map((item) => [item, true]));
+    void ticks.edit((all) => ({ ...all, ...ticked }), send);
   }
 
   const left = $derived(items.filter((item) => !item.done).length);
@@ -71,11 +79,16 @@
       </li>
     {/each}
   </ul>
-  {#if brief && items.length > NEXT}
-    <button type="button" class="min-h-11 underline underline-offset-4" onclick={() => (all = !all)}
-      >{all ? "Only what comes next" : `All ${items.length} steps`}</button
-    >
-  {/if}
+  <div class="flex justify-between gap-3">
+    {#if brief && items.length > NEXT}
+      <button type="button" class={LINK} onclick={() => (all = !all)}
+        >{all ? "Only what comes next" : `All ${items.length} steps`}</button
+      >
+    {/if}
+    {#if left > 1 && !job.signed && shown.length === items.length}
+      <button type="button" class="{LINK} ml-auto" onclick={tickAll}>All {left} are done</button>
+    {/if}
+  </div>
 {/snippet}
 
 {#if title}

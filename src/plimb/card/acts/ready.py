@@ -8,7 +8,7 @@ from pydantic import Field
 
 from plimb.card.acting import OnCard, act
 from plimb.card.build import card_view
-from plimb.card.said import Brief, Reason, inside, listed
+from plimb.card.said import Brief, Reason, Text, inside, listed
 from plimb.core.engine.conditions import noted_from
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.tray import Part, Pocket, check_tray
@@ -41,11 +41,22 @@ def note_conditions(
 @act("tick")
 def see_to(on: OnCard, *, item: str, done: bool) -> None:
     """Tick one line of a list, or take the tick back; BadValue where there is no such line."""
-    view = card_view(on.session, on.card)
-    if item not in {line.item.id for line in view.lists}:
-        raise BadValue(f"“{item}” is not on this card's lists.", field="item")
-    without = [other for other in on.card.seen_to if other != item]
-    on.card.seen_to = [*without, item] if done else without
+    _tick(on, (item,), done)
+
+
+@act("tick-all", items=listed(Text, 60))
+def see_to_all(on: OnCard, *, items: Sequence[str], done: bool) -> None:
+    """Tick several lines at once, or take their ticks back; BadValue where one is on no list."""
+    _tick(on, tuple(dict.fromkeys(items)), done)
+
+
+def _tick(on: OnCard, items: Sequence[str], done: bool) -> None:
+    known = {line.item.id for line in card_view(on.session, on.card).lists}
+    for item in items:
+        if item not in known:
+            raise BadValue(f"“{item}” is not on this card's lists.", field="item")
+    without = [kept for kept in on.card.seen_to if kept not in items]
+    on.card.seen_to = [*without, *items] if done else without
 
 
 _Share = Annotated[float, Field(ge=0, le=1, strict=False)]
