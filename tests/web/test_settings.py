@@ -7,10 +7,13 @@ from pathlib import Path
 import pytest
 from pypdf import PdfReader
 
+from plimb.card.acts.choose import choose_piece
+from plimb.card.acts.fit import fit_piece
 from plimb.card.rejudge import change_settings
 from plimb.core.engine.engine import Side
-from plimb.core.errors import BadValue
+from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit, mm
+from plimb.core.shim.shim import Source
 from plimb.web.server.application import create_app
 
 from ..guest import Job
@@ -27,6 +30,7 @@ def settings(client):
         {"sure": 95}, {"hand_nm": "0.006"}, {"hand_nm": "", "round_cost": ""}, {}, {"unit": "in"},
         {"aim": "tight"}, {"rounding": "chance"}, {"act": "all"}, {"room_nm": "0.02"},
         {"keep_days": 3, "keep_weeks": 0}, {"keep_months": "2"}, {"shaft_cost": "40"},
+        {"other_shim_nm": "0.02"},
     ],
 )  # fmt: skip
 def test_what_is_not_sent_keeps_its_value(client, sent):
@@ -95,6 +99,21 @@ def test_one_figure_takes_the_shops_room_and_is_asked_about_where_there_is_none(
     job.spec(Side.INTAKE, ".005", unit=Unit.INCH)
     spec = job.view.status.valves["IN L"].clearance.check
     assert spec.high_nm - spec.low_nm == pytest.approx(mm("0.04"), abs=mm("0.0005"))
+
+
+def test_a_shim_is_asked_about_where_it_is_further_off_than_the_shop_has_set(database):
+    sizes = {"diameter": 9.48, "runs": [{"from": 2.0, "to": 3.0, "step": 0.05}]}
+    job = Job(database, change=lambda engine: engine.update(family=sizes))
+    job.spec(Side.INTAKE, "0.10-0.20")
+    job.gap("IN L", "0.08")
+    job.shim("IN L", "2.50")
+    job.act(choose_piece, valve="IN L", thickness_nm=mm("2.45"), source=Source.COUNTER)
+    change_settings(database, other_shim_nm="0.005")
+    with pytest.raises(NotReady, match="is it the right piece"):
+        job.act(fit_piece, valve="IN L", fitted=True, measured="2.456")
+    change_settings(database, other_shim_nm="")
+    job.act(fit_piece, valve="IN L", fitted=True, measured="2.456")
+    assert job.view.fit[0].fitted
 
 
 def test_the_history_of_the_shop_says_a_setting_in_its_words(client):

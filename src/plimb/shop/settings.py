@@ -120,6 +120,12 @@ class Settings:
         high=mm("0.5"), unit="mm", usual="ask each time",
         help="For manuals that print one figure and no range, such as 0.13.",
     )  # fmt: skip
+    other_shim_nm: int = _row(
+        mm("0.05"), group=CLOSES, says="Ask about a shim that is off by more than",
+        low=mm("0.002"), high=mm("0.5"), unit="mm",
+        help="A shim that measures so much more or less than the one decided on is likely "
+             "another one. It is asked about before it goes in.",
+    )  # fmt: skip
     hand_turns: int = _row(
         2, group=CLOSES, says="Full turns by hand", low=2, high=MOST_TURNS,
         help="At least two: the camshafts turn half as fast as the crank.",

@@ -15,14 +15,11 @@ from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import MOST_BOLTS, BoltGroup, order_of
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.valve import Choice, ValveRecord
-from plimb.core.lengths import mm, parse_length
+from plimb.core.lengths import parse_length
 from plimb.core.shim.family import check_shim
 from plimb.core.words import Units
 from plimb.record.readings import standing, write_choice
-from plimb.shop.settings import MOST_TURNS
-
-FAR_OFF_NM = mm("0.05")
-"""A piece this far from the chosen one is likely another piece."""
+from plimb.shop.settings import MOST_TURNS, settings_of
 
 
 @act("fit", measured=Short)
@@ -57,15 +54,18 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str, anyway: bo
             choice, measured_nm=measured_nm, doubt_nm=instrument.doubt_nm if instrument else None
         )
     if fitted and not anyway:
-        _refuse_wrong(clearance, record, choice, units_of(on.card))
+        far_nm = settings_of(on.session).other_shim_nm
+        _refuse_wrong(clearance, record, choice, units_of(on.card), far_nm)
     shim_id = standing(on.round.choices, on.engine)[valve].shim_id
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now
     )
 
 
-def _refuse_wrong(clearance: Clearance, record: ValveRecord, choice: Choice, units: Units) -> None:
-    """Refuse a piece that would be out, or is not the one that was decided on: NotReady."""
+def _refuse_wrong(
+    clearance: Clearance, record: ValveRecord, choice: Choice, units: Units, far_nm: int
+) -> None:
+    """Refuse a piece that would be out, or is off by more than what was decided on: NotReady."""
     in_hand_nm, wanted_nm = choice.goes_in_nm, choice.thickness_nm
     gap = record.found.gap if record.found else None
     piece, spec = record.piece, clearance.spec
@@ -80,7 +80,7 @@ def _refuse_wrong(clearance: Clearance, record: ValveRecord, choice: Choice, uni
             raise NotReady(
                 f"{said} gives {units.in_sum(after_nm)}, {how}: not this one?", field="measured"
             )
-    if abs(in_hand_nm - wanted_nm) > FAR_OFF_NM:
+    if abs(in_hand_nm - wanted_nm) > far_nm:
         raise NotReady(f"{said}: is it the right piece?", field="measured")
 
 
