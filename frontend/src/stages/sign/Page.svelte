@@ -95,7 +95,7 @@
       {#if job.signed}
         <h2 class="text-2xl font-[640]">Signed</h2>
         <p>
-          {job.card.signed_by} signed this job. Nothing on it changes any more.
+          {job.card.signed_by} signed this card. Nothing on it changes any more.
         </p>
         {@render files()}
         <Form class="border-line flex flex-col gap-2 border-t pt-2" onsend={amend}>
