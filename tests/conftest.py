@@ -24,6 +24,16 @@ NOON = datetime(2026, 11, 24, 12, 0)
 LONG = bool(os.environ.get("PLIMB_LONG"))
 
 
+def some(values, *kept: int) -> list:
+    """Return parameters of which `make test` has those at some places, `make test-long` all."""
+    listed = list(values)
+    places = {place % len(listed) for place in kept}
+    return [
+        value if place in places else pytest.param(value, marks=pytest.mark.long)
+        for place, value in enumerate(listed)
+    ]
+
+
 def pytest_collection_modifyitems(config, items):
     """Leave what is marked long to `make test-long`."""
     left = [] if LONG else [one for one in items if one.get_closest_marker("long")]

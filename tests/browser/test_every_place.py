@@ -8,6 +8,8 @@ from playwright.sync_api import expect
 
 from plimb.web.server.application import create_app
 
+from ..conftest import some
+
 DIALOGS = {
     "/": ("Open a card", "Engine from a file", "This screen", "Help"),
     "/engines": ("From a file",),
@@ -61,7 +63,7 @@ def test_whatever_is_linked_from_the_bench_on_opens(open_page):
             assert page.request.get(file).status == 200, file
 
 
-@pytest.mark.parametrize("path", DIALOGS)
+@pytest.mark.parametrize("path", some(DIALOGS, 0, -1))
 def test_every_dialog_opens_and_closes(open_page, path):
     page = open_page(path)
     for name in DIALOGS[path]:
@@ -72,6 +74,7 @@ def test_every_dialog_opens_and_closes(open_page, path):
         expect(dialog).to_be_hidden()
 
 
+@pytest.mark.long
 def test_every_engine_opens_whatever_its_file_leaves_out_and_is_saved_as_it_was(open_page):
     page = open_page("/")
     for engine in page.request.get("/api/shop").json()["engines"]:

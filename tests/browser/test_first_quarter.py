@@ -160,6 +160,7 @@ def about_to_open_a_card(open_page) -> Page:
     return page
 
 
+@pytest.mark.long
 def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload(open_page):
     page = about_to_open_a_card(open_page)
     keyed(page.get_by_label("or hours run", exact=True), "62.5")
@@ -181,6 +182,7 @@ def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload
     expect(page.get_by_text("This card is put away.")).to_be_hidden()
 
 
+@pytest.mark.long
 def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(open_page):
     page = about_to_open_a_card(open_page)
     page.get_by_role("button", name="Open the card").click()

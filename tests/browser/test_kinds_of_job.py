@@ -235,6 +235,7 @@ def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
     hand.sign()
 
 
+@pytest.mark.long
 def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open_page):
     hand = Hand(open_page, "Guest by two thou")
     page = hand.page

@@ -91,6 +91,7 @@ def test_a_slip_is_asked_about_and_one_key_takes_the_right_value(open_page, clie
     assert in_hand(page) == following
 
 
+@pytest.mark.long
 def test_a_correct_odd_reading_is_kept_with_one_more_key(open_page, client):
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
@@ -129,6 +130,7 @@ def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barrier
     expect(plate(page, valve)).to_contain_text("in range")
 
 
+@pytest.mark.long
 def test_one_more_reading_stands_beside_the_first_with_their_spread(open_page, client):
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
@@ -173,6 +175,7 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
     expect(entry(page)).to_have_value("")
 
 
+@pytest.mark.long
 def test_a_key_typed_right_after_backspace_replaces_what_it_brought_back(open_page, client):
     """Both keys in one go, before the browser has drawn anything: `13`, never `3`."""
     page = open_page(f"/cards/{fresh_card(client)}/feel")
@@ -194,6 +197,7 @@ def test_a_key_typed_right_after_backspace_replaces_what_it_brought_back(open_pa
     expect(entry(page)).to_have_value("13")
 
 
+@pytest.mark.long
 def test_hours_typed_in_ready_are_there_after_a_line_is_ticked(open_page, client):
     number = fresh_card(client)
     page = open_page(f"/cards/{number}/ready")
@@ -210,6 +214,7 @@ def test_hours_typed_in_ready_are_there_after_a_line_is_ticked(open_page, client
     expect(hours).to_have_value("9")
 
 
+@pytest.mark.long
 def test_a_guess_is_marked_with_a_key_or_a_thumb_and_stands_on_the_plate(open_page, client):
     number = fresh_card(client)
     page = open_page(f"/cards/{number}/feel")
@@ -229,6 +234,7 @@ def test_a_guess_is_marked_with_a_key_or_a_thumb_and_stands_on_the_plate(open_pa
     assert second != first
 
 
+@pytest.mark.long
 def test_a_warm_engine_is_gone_on_with_only_for_a_reason(open_page, client, no_barriers):
     page = open_page(f"/cards/{fresh_card(client)}/ready")
     keyed(page.get_by_label("Coolant or head"), "48")
@@ -240,6 +246,7 @@ def test_a_warm_engine_is_gone_on_with_only_for_a_reason(open_page, client, no_b
     no_barriers(page, "warm")
 
 
+@pytest.mark.long
 def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(open_page, client):
     page = open_page(f"/cards/{fresh_card(client)}/ready")
     for part in ("Tank", "Cover"):
@@ -260,6 +267,7 @@ def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(open_page, client):
     expect(page.get_by_role("button", name="Pocket 1, 45: take it away")).to_be_visible()
 
 
+@pytest.mark.long
 def test_the_crank_turned_by_keys_lights_what_can_be_measured(open_page):
     page = open_page("/cards/3/turn")
     expect(plate(page, "1 IN L")).to_contain_text("measure")
@@ -277,6 +285,7 @@ def test_the_crank_turned_by_keys_lights_what_can_be_measured(open_page):
     expect(page.locator("[data-hand] ol > li")).to_have_count(6)
 
 
+@pytest.mark.long
 def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barriers):
     page = open_page("/engines/new")
     page.get_by_label("Layout:").click()

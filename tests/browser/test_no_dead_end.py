@@ -117,6 +117,7 @@ def finish(request, place):  # noqa: C901 - one line a stage
     ],
     ids=["24 valves", "no sizes entered", "one valve a side"],
 )
+@pytest.mark.long
 def test_no_run_of_taps_and_keys_ends_where_nothing_goes_on(
     open_page, database, layout, valves, change, seed
 ):

@@ -69,6 +69,7 @@ def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(own_brows
     assert [written[v] for v in ("3 IN L", "3 EX L", "4 IN L")] == ["17", "27", "16"]
 
 
+@pytest.mark.long
 def test_a_tick_a_note_and_how_cold_it_is_wait_too_over_a_closed_page(own_browser, own_server):
     first = opened(own_browser, "/cards/2/ready")
     kept_by_now(first)

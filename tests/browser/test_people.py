@@ -66,6 +66,7 @@ def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
     expect(page.get_by_text("Only an owner of the shop may do this")).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_reading_written_while_nobody_is_signed_in_waits_for_a_name(open_page, own_people):
     page = open_page("/cards/2/feel", phone=True)
     page.locator("[data-valve='3 IN L']").click()

@@ -125,6 +125,7 @@ def test_three_lessons_by_keyboard_alone_through_to_the_truth(open_page, no_barr
     expect(page.get_by_role("heading", name="Practice", exact=True)).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_lesson_by_touch_on_a_phone_and_the_shops_record_stays_empty(open_page, no_barriers):
     page = open_page("/", phone=True)
     expect(page.get_by_text("Nothing is here yet.")).to_be_visible()

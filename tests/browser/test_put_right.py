@@ -85,6 +85,7 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
     assert empty.body().startswith(b"%PDF")
 
 
+@pytest.mark.long
 def test_a_piece_that_would_be_out_is_asked_about_and_goes_in_all_the_same(open_page, database):
     job = Job(database, change=with_spec_and_sizes)
     for valve in job.view.status.order:

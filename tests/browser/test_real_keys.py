@@ -56,6 +56,7 @@ def test_the_tolerance_of_a_one_figure_spec_is_typed_key_by_key(
           plus_minus)  # fmt: skip
 
 
+@pytest.mark.long
 def test_a_spec_that_is_typed_with_its_unit_says_what_the_manual_is_in(open_page):
     page = open_page("/engines/new")
     typed(page, "What the shop calls it", "Quenby")
@@ -172,6 +173,7 @@ def test_what_is_entered_one_after_the_other_quickly_is_all_kept(open_page, data
         && said.symptoms === 'Ticks when cold'""", len(ticks))  # fmt: skip
 
 
+@pytest.mark.long
 def test_every_bolt_and_every_turn_that_is_tapped_counts(open_page, database):
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/fit")
@@ -189,6 +191,7 @@ def test_every_bolt_and_every_turn_that_is_tapped_counts(open_page, database):
         && said.valves[0].proof?.typed === '12'""")  # fmt: skip
 
 
+@pytest.mark.long
 def test_a_field_that_is_typed_in_stands_while_something_else_is_saved(open_page, database):
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/ready")
@@ -283,6 +286,7 @@ def test_every_valve_in_range_is_said_only_where_every_valve_was_measured(open_p
     expect(page.get_by_text("Every valve is in range. Nothing to open.")).to_be_visible()
 
 
+@pytest.mark.long
 def test_what_is_said_with_two_meanings_is_asked_at_the_field(open_page, database):
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/feel")
@@ -296,6 +300,7 @@ def test_what_is_said_with_two_meanings_is_asked_at_the_field(open_page, databas
                                 " || said.valves[1].found?.gap.low.nm === 152400")  # fmt: skip
 
 
+@pytest.mark.long
 def test_what_was_typed_ahead_of_a_reading_that_is_refused_waits_at_its_own_valve(
     open_page, database
 ):

@@ -3,6 +3,7 @@
 import pytest
 from playwright.sync_api import expect
 
+from ..conftest import some
 from .slowly import keyed
 
 PLACES = ["/", "/drawer", "/engines/1/years", "/due", *(
@@ -187,10 +188,9 @@ HEARD = {
 }  # fmt: skip
 
 
-@pytest.mark.parametrize(("stage", "card"), HEARD, ids=lambda one: str(one))
-def test_a_screen_reader_is_told_the_stages_the_valves_and_what_to_do_in_order(
-    open_page, stage, card
-):
+@pytest.mark.parametrize("heard", some(HEARD, 1, 3, -1), ids=lambda one: f"{one[0]}-{one[1]}")
+def test_a_screen_reader_is_told_the_stages_the_valves_and_what_to_do_in_order(open_page, heard):
+    stage, card = heard
     page = open_page(f"/cards/{card}/{stage}")
     name = {1: "Tindle Pentad", 2: "Varrow Quartet", 3: "Ollerby Trefoil", 4: "Corrie Offbeat"}[
         card

@@ -219,6 +219,7 @@ def test_the_whole_story_by_touch_on_a_phone(open_page, no_barriers):
     assert wide <= 0
 
 
+@pytest.mark.long
 def test_everything_in_spec_goes_from_feel_straight_to_sign(open_page):
     page = open_page("/cards/2/feel")
     for valve in (
@@ -253,6 +254,7 @@ def test_two_windows_on_one_card_conflict_clearly_and_lose_nothing_typed(open_pa
     expect(alert).to_be_hidden()
 
 
+@pytest.mark.long
 def test_bad_input_says_what_to_do_and_keeps_what_was_typed(open_page):
     page = open_page("/cards/2/feel")
     in_hand(page, "3 EX L")
@@ -288,6 +290,7 @@ def test_the_keys_are_shown_and_do_what_they_say(open_page, no_barriers):
 
 
 @pytest.mark.parametrize("path", ["/cards/99/feel", "/nowhere"])
+@pytest.mark.long
 def test_a_place_that_is_not_there_has_a_way_back(open_page, path):
     page = open_page(path)
     page.get_by_role("link", name="bench").last.click()

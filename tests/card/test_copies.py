@@ -146,7 +146,7 @@ def test_a_copy_is_put_back_under_a_server_that_goes_on(school):
         put_back(school, "../school.sqlite3")
 
 
-@pytest.mark.slow
+@pytest.mark.long
 def test_a_copy_a_day_is_made_and_the_old_ones_go(school):
     change_settings(school, keep_days=3, keep_weeks=2, keep_months=2)
     day = datetime(2026, 9, 1, 6)

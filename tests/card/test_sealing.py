@@ -85,7 +85,7 @@ def test_a_sheet_drawn_otherwise_does_not_count(school, sheet, change):
     assert "was changed after it was made" in checked(school, rewritten(sheet, change))
 
 
-@pytest.mark.slow
+@pytest.mark.long
 def test_a_text_with_the_number_on_it_and_a_card_of_another_hand_do_not_count(school, sheet):
     with school.reading() as session:
         bare = sheet_pdf(read_sheet(session, 1))  # the number stands at its foot

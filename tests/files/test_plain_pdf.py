@@ -72,6 +72,7 @@ FORGED = (contents_twice, first_of_two, in_disguise, later_version, object_twice
 
 
 @pytest.mark.parametrize("forge", FORGED)
+@pytest.mark.long
 def test_a_page_that_one_reader_sees_and_another_does_not_is_found(school, sheet, forge):
     forged = forge(sheet)
     assert forged != sheet

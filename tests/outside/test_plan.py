@@ -184,6 +184,7 @@ def on_top(request):
     return replace(request, rows=tuple(rows))
 
 
+@pytest.mark.long
 def test_engines_that_share_a_drawer_do_best_of_all_the_ways_to_divide_it():
     dice, fought, engines = random.Random(5), 0, SMALL if LONG else SMALL // 2
     for number in range(engines):

@@ -69,6 +69,7 @@ def test_a_second_one_is_refused_by_whatever_road_it_comes(school, road):
 
 
 @pytest.mark.parametrize("road", ROADS[:2])
+@pytest.mark.long
 def test_what_is_put_back_or_made_anew_is_held_as_well(school, tmp_path, road):
     copy = copy_now(school.path, NOON)
     with record_lock(school.path, "it is served"):

@@ -15,6 +15,7 @@ ENGINES = 200 if LONG else 12
     "checks",
     [2, 3, pytest.param(5, marks=pytest.mark.long), pytest.param(8, marks=pytest.mark.long)],
 )
+@pytest.mark.long
 def test_nine_rates_in_ten_lie_where_they_are_said_to_and_the_next_check_comes_in_time(checks):
     years = [year(seed, checks) for seed in range(ENGINES)]
     covered = np.mean([one for of in years for one in of.covered])

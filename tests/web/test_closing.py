@@ -196,6 +196,7 @@ def test_the_pdf_says_all_of_it_and_its_text_can_be_found(card, served):
 
 
 @pytest.mark.parametrize(("engine", "valves"), [(2, 5), (3, 16), (5, 24), (6, 16)])
+@pytest.mark.long
 def test_up_to_sixteen_valves_go_on_one_page(served, engine, valves):
     body = {"engine_id": engine, "opened_by": "Ada", "reason": "Interval", "distance": 1}
     opened = served.post("/api/cards", json=body)

@@ -61,6 +61,7 @@ def test_eight_write_on_one_card_while_a_thousand_rows_are_read_in(serving):
     print(f"longest wait {max(waits):.2f} s")
 
 
+@pytest.mark.long
 def test_connections_that_trickle_keep_nobody_out(serving):
     trickling = []
     try:

@@ -185,6 +185,7 @@ def test_a_file_that_is_no_certificate_is_said(tmp_path):
         names_in(tmp_path / "no.pem")
 
 
+@pytest.mark.long
 def test_people_are_set_up_from_the_command_line(tmp_path):
     at = ["--database", str(tmp_path / "p.sqlite3")]
     run = CliRunner().invoke

@@ -44,6 +44,7 @@ def test_what_was_written_and_what_was_put_back_is_what_all_read_from_then_on(se
 @pytest.mark.parametrize(
     "how", [signal.SIGKILL, pytest.param(signal.SIGSTOP, marks=pytest.mark.long)]
 )
+@pytest.mark.long
 def test_a_worker_that_dies_or_hangs_is_replaced_and_others_are_answered_meanwhile(served, how):
     worker = min(served.workers)
     os.kill(worker, how)

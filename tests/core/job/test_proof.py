@@ -202,6 +202,7 @@ def test_the_right_cause_comes_first_in_nine_of_ten(cause, capsys):
 
 @pytest.mark.slow
 @pytest.mark.parametrize("sigma", ["0.004", "0.008", "0.012"])
+@pytest.mark.long
 def test_where_nothing_is_wrong_a_cause_is_claimed_in_fewer_than_one_of_fifty(sigma, capsys):
     dice, claimed = random.Random(11), 0
     for _proof in range(2 * PROOFS):
