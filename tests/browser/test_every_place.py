@@ -100,6 +100,7 @@ class TestAnEmptyRecord:
     def application(self, database):
         return create_app(database)
 
+    @pytest.mark.long
     def test_every_place_says_something(self, open_page):
         page = open_page("/")
         for path in EMPTY:

@@ -28,6 +28,7 @@ def test_nine_rates_in_ten_lie_where_they_are_said_to_and_the_next_check_comes_i
         assert np.median(reached) >= (0.48 if LONG else 0.2)
 
 
+@pytest.mark.long
 def test_a_valve_that_wears_three_times_as_fast_is_found_and_few_honest_ones_are():
     """On engines of 4 to 16 valves; now and then one truly wears twice as fast by itself."""
     found = np.mean([year(seed, 3, odd=3.0).found for seed in range(ENGINES)])
