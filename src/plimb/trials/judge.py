@@ -87,7 +87,10 @@ def best_possible(seen: JobStatus, shafts: tuple[str, ...], world: World) -> Cho
 
 
 def _gap_shares(gap: Gap, world: World) -> tuple[Floats, Floats]:
-    """Return gaps as they may truly be, and how likely each is after what was felt."""
+    """Return gaps as they may truly be, and how likely each is after what was felt.
+
+    Both are of shape (grid,), gaps in nanometres; the shares add up to 1.
+    """
     from scipy.special import ndtr
 
     low, high = float(gap.low_nm or 0), float(gap.high_nm)
@@ -108,7 +111,10 @@ def _gap_shares(gap: Gap, world: World) -> tuple[Floats, Floats]:
 def _inside(
     gaps: Floats, shares: Floats, check: Limits, reads_nm: float, bought_nm: float
 ) -> float:
-    """Return the chance to be in range, the pieces' own scatter taken in."""
+    """Return the chance to be in range, the pieces' own scatter taken in.
+
+    `gaps` in nanometres and `shares` are of shape (grid,).
+    """
     off, weights = _off(reads_nm, bought_nm)
     after = gaps[:, None] + off[None, :]
     inside = (after >= check.low_nm) & (after <= check.high_nm)
@@ -117,7 +123,10 @@ def _inside(
 
 @lru_cache(maxsize=8)
 def _off(reads_nm: float, bought_nm: float) -> tuple[Floats, Floats]:
-    """Return how far two pieces may be off what they are taken for, and how likely each is."""
+    """Return how far two pieces may be off what they are taken for, and how likely each is.
+
+    Both are of shape (grid,), lengths in nanometres; the shares add up to 1.
+    """
     if not reads_nm and not bought_nm:
         return np.zeros(1), np.ones(1)
     grid = np.arange(-mm("0.025"), mm("0.025") + 1, mm("0.001"), dtype=np.float64)

@@ -64,7 +64,10 @@ def assign(packs: Sequence[Whole], allowed: Mask) -> tuple[int, ...] | None:
 
 
 def _smaller(level: Whole, allowed: Mask) -> Whole:
-    """Return the level divided by what divides all of it, nothing where it is not allowed."""
+    """Return the level divided by what divides all of it, nothing where it is not allowed.
+
+    Both are rows by columns.
+    """
     kept: Whole = np.where(allowed, level, 0)
     if kept.max(initial=0) <= 1:
         return kept
@@ -73,12 +76,18 @@ def _smaller(level: Whole, allowed: Mask) -> Whole:
 
 
 def _most(level: Whole) -> int:
-    """Return what the level can add up to over all rows."""
+    """Return what the level can add up to over all rows.
+
+    `level` is rows by columns.
+    """
     return int(level.max(axis=1).sum())
 
 
 def _groups(levels: list[Whole], allowed: Mask) -> list[list[Whole]]:
-    """Return the levels in as few packs as stay exact, room left for a cover level."""
+    """Return the levels in as few packs as stay exact, room left for a cover level.
+
+    Every level is rows by columns, as `allowed` is.
+    """
     room = EXACT // (allowed.shape[0] + 1)
     groups: list[list[Whole]] = [[]]
     size = 1
@@ -97,7 +106,10 @@ def _groups(levels: list[Whole], allowed: Mask) -> list[list[Whole]]:
 
 
 def _packed(levels: Sequence[Whole], shape: tuple[int, ...]) -> Whole:
-    """Return one whole number a cell in which earlier levels outweigh all later ones."""
+    """Return one whole number a cell in which earlier levels outweigh all later ones.
+
+    Every level is of the shape (rows, columns).
+    """
     total: Whole = np.zeros(shape, dtype=np.int64)
     weight = 1
     for level in reversed(levels):
@@ -107,6 +119,10 @@ def _packed(levels: Sequence[Whole], shape: tuple[int, ...]) -> Whole:
 
 
 def _solve(packed: Whole, allowed: Mask) -> NDArray[np.intp] | None:
+    """Return each row's column, of shape (rows,), the sum least; None for no full assignment.
+
+    Both are rows by columns.
+    """
     from scipy.optimize import linear_sum_assignment
 
     costs = np.where(allowed, packed.astype(np.float64), np.inf)
@@ -124,6 +140,9 @@ def _best_cells(
 
     Column prices follow from the assignment by relaxing along its alternating paths, from
     columns nobody took at price 0; a row's price is then its cell's cost less its column's.
+
+    `packed` and `allowed` are rows by columns, `columns` of shape (rows,), `must` (columns,); what
+    is returned is rows by columns, and (columns,).
     """
     rows, width = packed.shape
     far = int(_most(packed)) + 1

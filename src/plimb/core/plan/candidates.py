@@ -88,6 +88,9 @@ class Candidates:
         """Lay the pairs out as matrices: own pieces, those of the drawer that matter, the counter.
 
         What a valve is left with where its own piece stays stands on the diagonal.
+
+        `row`, `column` and each level of `costs` are of shape (pairs,), those of `counter` and
+        `from_counter` of shape (valves,).
         """
         n = len(self.rows)
         picked = np.array(self._prune(row, column, costs), dtype=np.int64)
@@ -145,7 +148,10 @@ class Candidates:
             self.columns = [s for s in self.request.drawer if s.thickness_nm in wanted]
 
     def _may_take(self, thick: Whole) -> Mask:
-        """Return which valves may take which pieces at hand: same family, sound, of some use."""
+        """Return which valves may take which pieces at hand: same family, sound, of some use.
+
+        `thick` is of shape (valves + drawer,), in nanometres, the mask (valves, valves + drawer).
+        """
         n = len(self.rows)
         kinds = [row.clearance.family.kind for row in self.rows]
         names = {kind: place for place, kind in enumerate(dict.fromkeys(kinds))}
@@ -185,7 +191,10 @@ class Candidates:
         return [at for at in self.known if self.rows[at].clearance.family.runs]
 
     def _counter(self) -> tuple[dict[str, Whole], Mask]:
-        """Return each valve's best size that can be bought, and for which there is one."""
+        """Return each valve's best size that can be bought, and for which there is one.
+
+        Each level, and the mask, is of shape (valves,).
+        """
         n = len(self.rows)
         levels = {name: np.zeros(n, dtype=np.int64) for name in LEVELS}
         allowed: Mask = np.zeros(n, dtype=bool)
@@ -221,7 +230,10 @@ class Candidates:
         return levels, allowed
 
     def _useful(self, among: list[int], sizes: Whole) -> Mask:
-        """Return which sizes of a family these valves may be bought: those that bring them in."""
+        """Return which sizes of a family these valves may be bought: those that bring them in.
+
+        `sizes` are of shape (sizes,), in nanometres; the mask is (among, sizes).
+        """
         useful: Mask = self.levels.off_by(sizes)[among] <= 0
         for place, at in enumerate(among):
             valve = self.rows[at].clearance.id
@@ -237,7 +249,10 @@ class Candidates:
         return useful
 
     def _prune(self, row: Whole, column: Whole, levels: dict[str, Whole]) -> list[int]:
-        """Keep of the drawer what can matter: each valve's best, as many as valves, by exchange."""
+        """Keep of the drawer what can matter: each valve's best, as many as valves, by exchange.
+
+        `row`, `column` and each level are of shape (pairs,); pairs come valve by valve.
+        """
         n = len(self.rows)
         picked = list(range(n))
         self.thick = [row.piece_nm or 0 for row in self.rows]
@@ -345,7 +360,10 @@ class Candidates:
         ]
 
     def at_level(self, name: str) -> Whole:
-        """Return what every pair means at a level."""
+        """Return what every pair means at a level.
+
+        Of shape (valves, columns): own pieces, those of the drawer, the counter, none.
+        """
         return self._sum[name]
 
     def solve(self, out: frozenset[str]) -> Solved | None:
@@ -380,7 +398,10 @@ _SAME = Pin(source=Source.SAME, thickness_nm=0)
 
 
 def _place_of(pin: Pin, sizes: Whole, row: PlanRow) -> int:
-    """Return where the pinned size stands among those that can be bought."""
+    """Return where the pinned size stands among those that can be bought.
+
+    `sizes` are of shape (sizes,), in nanometres, thinnest first.
+    """
     places = np.flatnonzero(sizes == pin.thickness_nm)
     if not len(places):
         raise BadValue(

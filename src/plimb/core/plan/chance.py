@@ -52,7 +52,10 @@ def engine_chance(changed: Sequence[tuple[PlanRow, int, int, float]], doubt: Dou
 
 @lru_cache(maxsize=1)
 def _shares() -> Floats:
-    """Return for each hand how likely each place in an interval is."""
+    """Return for each hand how likely each place in an interval is.
+
+    Of shape (HANDS, PLACES); each hand's add up to 1.
+    """
     from scipy.special import ndtr, ndtri
 
     hands = ndtri((np.arange(HANDS) + 0.5) / HANDS)[:, None]

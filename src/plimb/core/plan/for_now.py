@@ -46,6 +46,8 @@ def apart_anyway(rows: Sequence[PlanRow], act: WhichToSet) -> Mask:
     """Return whose pieces are at hand whatever is done for valves without a gap: n of them.
 
     A piece that goes in for now robs no valve that is in range under a shaft that stays.
+
+    The mask is of shape (rows,).
     """
     asking = {row.clearance.camshaft for row in rows if row.needs_setting(act)}
     return np.array(

@@ -89,6 +89,9 @@ class Levels:
 
         Nothing, or less, where it is in by its best number; where no gap was found a thinner
         piece is right.
+
+        `thick` is of shape (pieces,), in nanometres; what is returned of (valves, pieces), in
+        nanometres, or 0 and 1 where no gap was found.
         """
         best = (self.best + self.shim)[:, None] - thick
         over = np.maximum(self.check_low[:, None] - best, best - self.check_high[:, None])
@@ -99,9 +102,9 @@ class Levels:
         """Return what pieces mean for valves at every level, money left out, pair by pair.
 
         Args:
-            row: Each pair's valve.
-            thick: Each pair's piece, in nanometres.
-            doubt: How far that may be off, either way.
+            row: Each pair's valve, of shape (pairs,).
+            thick: Each pair's piece, in nanometres, of that shape.
+            doubt: How far that may be off, either way, in nanometres, of that shape.
         """
         policy, sizing = self.policy, self.policy.sizing
         lost = self.lost[row]
@@ -147,7 +150,10 @@ class Levels:
         wanted: NDArray[np.bool_],
         in_set: NDArray[np.bool_],
     ) -> Floats:
-        """Return the chance to be in the range a changed valve is held to, where wanted."""
+        """Return the chance to be in the range a changed valve is held to, where wanted.
+
+        All are of shape (pairs,), lengths in nanometres.
+        """
         least = np.where(in_set, self.target_low[row], self.check_low[row])
         most = np.where(in_set, self.target_high[row], self.check_high[row])
         low, high = self.low[row], self.high[row]
@@ -165,7 +171,10 @@ class Levels:
         return chance
 
     def kept(self, forbidden: frozenset[tuple[str, int]]) -> dict[str, Whole]:
-        """Return what leaving each valve's own piece in means, its camshaft being out."""
+        """Return what leaving each valve's own piece in means, its camshaft being out.
+
+        Each level is of shape (valves,).
+        """
         n, policy = len(self.rows), self.policy
         kept = {name: np.zeros(n, dtype=np.int64) for name in LEVELS}
         at_own = self.of(np.arange(n), self.shim, np.zeros_like(self.shim))
@@ -190,7 +199,10 @@ class Levels:
         return kept
 
     def rank(self, row: Whole, levels: dict[str, Whole]) -> Whole:
-        """Return one number a pair by which a valve would choose among pieces of one price."""
+        """Return one number a pair by which a valve would choose among pieces of one price.
+
+        `row`, each level and what is returned are of shape (pairs,).
+        """
         wrong = levels["lean"] >= WRONG_WAY_NM
         flags = (levels["bad"] * 2 + levels["near"]) * 2 + levels["set"]
         first = ((flags << 9) + levels["unsure"]) * 2 + wrong
@@ -205,7 +217,10 @@ class Levels:
 
 
 def _unlikely(chance: Floats) -> Whole:
-    """Return −ln of the chance, in millionths."""
+    """Return −ln of the chance, in millionths.
+
+    Of the shape of `chance`.
+    """
     found: Whole = np.rint(-np.log(np.clip(chance, LEAST_CHANCE, 1)) * LOG_SCALE).astype(np.int64)
     return found
 

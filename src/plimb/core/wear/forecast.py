@@ -145,13 +145,17 @@ MOST_CHECKS = 12
 
 
 class Drawn:
-    """Draws of what may be true: stacks, rates and pieces of every valve together."""
+    """Draws of what may be true: stacks, rates and pieces of every valve together.
+
+    They are of shape (draws, unknowns), in µm.
+    """
 
     def __init__(self, model: Model, draws: Floats) -> None:
         self._model, self._draws = model, draws
         self._place = {valve: place for place, valve in enumerate(model.valves)}
 
     def _rates(self, valve: str) -> Floats:
+        """Return a valve's rate in each draw, of shape (draws,), in µm over the run."""
         found: Floats = self._draws[:, len(self._place) + self._place[valve]]
         return found
 
@@ -164,7 +168,10 @@ class Drawn:
         return Rate(best_nm=round(best), low_nm=round(low), high_nm=round(high))
 
     def distances(self, one: Clearance) -> Floats | None:
-        """Return how far it is until a valve's minimum, infinite where it never comes."""
+        """Return how far it is until a valve's minimum, infinite where it never comes.
+
+        Of shape (draws,), in units of the counter.
+        """
         now = self._model.piece_now(one.id, self._draws)
         if now is None or one.check is None:
             return None
@@ -222,7 +229,10 @@ class Drawn:
 
 
 def _at(away: Floats, share: float) -> int | None:
-    """Return the distance that a share of the draws lies below, rounded down."""
+    """Return the distance that a share of the draws lies below, rounded down.
+
+    `away` is of shape (draws,), in units of the counter, infinite for never.
+    """
     place = np.sort(away)[int(share * (len(away) - 1))]
     return None if not np.isfinite(place) or place > FAR else int(place)
 

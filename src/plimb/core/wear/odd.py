@@ -71,9 +71,9 @@ def how_much_likelier(rates: Floats, doubts: Floats, kinds: Floats) -> Floats:
     """Return for each valve how much likelier its rate is if it wears far faster than its kind.
 
     Args:
-        rates: Each valve's own, in µm over the run.
-        doubts: Their standard uncertainties.
-        kinds: Which valves are of a kind, by the same number.
+        rates: Each valve's own, in µm over the run, of shape (valves,).
+        doubts: Their standard uncertainties, of that shape.
+        kinds: Which valves are of a kind, by the same number, of that shape.
 
     Returns:
         Natural logarithms of the ratio to all of them being alike; 0 says nothing either way.
@@ -106,14 +106,20 @@ def _about(times: float, differ: float) -> Floats:
 
 
 def _over_kinds(logs: Floats) -> Floats:
-    """Return how likely each kind's readings are about each mean of the engine, as logarithms."""
+    """Return how likely each kind's readings are about each mean of the engine, as logarithms.
+
+    `logs` are of shape (kinds, means), and so is what is returned.
+    """
     most = logs.max(axis=-1, keepdims=True)
     found: Floats = np.log(np.exp(logs - most) @ _about(1.0, KINDS_ALIKE).T + NEVER) + most
     return found
 
 
 def _usual(rates: Floats) -> float:
-    """Return the mean rate of some valves; of four or more without the fastest."""
+    """Return the mean rate of some valves; of four or more without the fastest.
+
+    `rates` are of shape (valves,).
+    """
     kept = np.sort(rates)[: len(rates) - (len(rates) > 3)]
     return float(kept.mean()) if len(kept) else 0.0
 

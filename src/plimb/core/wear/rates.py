@@ -50,7 +50,10 @@ class Model:
     past: Mapping[str, Past]
 
     def piece_now(self, valve: str, draws: Floats) -> Floats | None:
-        """Return a valve's piece that is in now in each draw; None where nothing tells the gap."""
+        """Return a valve's piece that is in now in each draw; None where nothing tells the gap.
+
+        `draws` are of shape (draws, unknowns); what is returned (draws,), in µm.
+        """
         if valve not in self.now_known:
             return None
         place, book = self.stints[valve][-1]
@@ -136,7 +139,10 @@ def doubt_of(seen: Sighting) -> float:
 def _beforehand(
     number: int, kinds: tuple[int, ...], wide: int, deviations: Sequence[float]
 ) -> tuple[Floats, Floats]:
-    """Return what is known beforehand: rows as they are, and those of rates about their kind."""
+    """Return what is known beforehand: rows as they are, and those of rates about their kind.
+
+    Each row is as wide as there are unknowns: stacks, rates, means of kinds, checks, pieces.
+    """
     at_hand = wide - len(deviations)
     known = np.zeros((wide - number, wide))
     for place in range(number):
@@ -152,7 +158,10 @@ def _beforehand(
 
 
 def _compressed(rows: Floats, values: Floats) -> tuple[Fit, Floats]:
-    """Return the rows in as many as there are unknowns, which say the same."""
+    """Return the rows in as many as there are unknowns, which say the same.
+
+    `rows` are of shape (readings, unknowns), `values` (readings,); the second is (unknowns,).
+    """
     orthogonal, factor = np.linalg.qr(rows)
     turned = orthogonal.T @ values
     rest = float(values @ values - turned @ turned)
@@ -205,7 +214,10 @@ def _mean_rate(model: Model, fitted: Fit) -> float:
 
 
 def own_rates(model: Model, believed: Sequence[Weighed]) -> tuple[Floats, Floats]:
-    """Return each valve's rate by its own readings alone, and how sure that is (µm, the run)."""
+    """Return each valve's rate by its own readings alone, and how sure that is (µm, the run).
+
+    Both are of shape (valves,).
+    """
     number = len(model.valves)
     noise = sum(belief.share * belief.noise for belief in believed)
     own = fitted(model, SPREADS[-1] * 40 * model.usual, noise)

@@ -27,7 +27,10 @@ class Fit:
 
     @property
     def covariance(self) -> Floats:
-        """(Xᵀ X)⁻¹: times the noise's variance it is the covariance of the best values."""
+        """(Xᵀ X)⁻¹: times the noise's variance it is the covariance of the best values.
+
+        Of shape (k, k).
+        """
         inverse = np.linalg.solve(self.factor, np.eye(len(self.best)))
         square: Floats = inverse @ inverse.T
         return square
@@ -38,7 +41,10 @@ class Fit:
         return sqrt(self.rest / self.free) if self.free > 0 else 0.0
 
     def deviations(self) -> Floats:
-        """Return the standard deviations of the best values, the noise taken from what is left."""
+        """Return the standard deviations of the best values, the noise taken from what is left.
+
+        Of shape (k,).
+        """
         found: Floats = np.sqrt(np.diag(self.covariance)) * self.residual_deviation
         return found
 
