@@ -58,10 +58,10 @@ def open_page(chromium, address):
     contexts, faults = [], []
 
     def opened(path: str = "/", *, phone: bool = False, **more) -> Page:
-        size = PHONE if phone else BENCH
+        size = more.pop("viewport", PHONE if phone else BENCH)
         # what a service worker keeps is for test_offline alone
         context = chromium.new_context(
-            base_url=address, viewport=size, has_touch=phone, is_mobile=phone,
+            base_url=address, viewport=size, has_touch=more.pop("has_touch", phone), is_mobile=phone,
             service_workers="block", **more,
         )  # fmt: skip
         contexts.append(context)

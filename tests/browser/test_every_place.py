@@ -2,13 +2,20 @@
 
 import re
 from collections import deque
+from typing import Any
 
 import pytest
 from playwright.sync_api import expect
 
+from plimb.core.engine.engine import Side
+from plimb.core.engine.followers import Follower
+from plimb.core.job.kinds import JobKind
+from plimb.core.lengths import Unit
+from plimb.files.starting_point import Layout
 from plimb.web.server.application import create_app
 
 from ..conftest import some
+from ..guest import Job
 
 DIALOGS = {
     "/": ("Open a card", "Engine from a file", "This screen", "Help"),
@@ -20,6 +27,22 @@ DIALOGS = {
 }
 EMPTY = ("/", "/engines", "/engines/new", "/drawer", "/due", "/together", "/shop", "/handbook",
          "/history/shop/1")  # fmt: skip
+
+INCH, MM = Unit.INCH, Unit.MM
+GUESTS: tuple[Any, ...] = (
+    (Layout.SINGLE, JobKind.SET, {"follower": Follower.FINGER, "camshafts": 1},
+     (".005-.007", ".011-.013"), INCH),
+    (Layout.V_TWIN, JobKind.SET, {}, ("0.09-0.17", "0.19-0.27"), MM),
+    (Layout.FLAT_FOUR, JobKind.BENCH, {"follower": Follower.FINGER}, ("0.11-0.17", "0.22-0.28"),
+     MM),
+    (Layout.PARALLEL_TWIN, JobKind.SET, {"valves": 2, "camshafts": 1}, ("0.17",), MM),
+    (Layout.SINGLE, JobKind.SET, {"follower": Follower.BUCKET_OVER}, (".004-.008", ".006-.010"),
+     INCH),
+    (Layout.STRAIGHT_SIX, JobKind.SET, {"valves": 2}, (".014-.016", ".020-.022"), INCH),
+    (Layout.L_TWIN, JobKind.CHECK, {"valves": 2}, (), MM),
+    (Layout.INLINE_FOUR, JobKind.SET, {}, ("0.15-0.25", "0.25-0.35"), MM),
+)  # fmt: skip
+"""Layout, kind of job, what it has, intake and exhaust spec as printed, and their unit."""
 
 
 def opened(page, path):
@@ -40,27 +63,62 @@ def links(page):
     return {one.split("#")[0].split("?")[0] for one in found}
 
 
-@pytest.mark.long
-def test_whatever_is_linked_from_the_bench_on_opens(open_page):
-    page = open_page("/")
+SIZES = {
+    "bench": {},
+    "phone": {"phone": True},
+    "tablet": {"viewport": {"width": 820, "height": 1180}, "has_touch": True},
+}
+
+
+def crawled(open_page, size):
+    """Open whatever is linked from the bench on; return the places and the files."""
+    page = open_page("/", **SIZES[size])
     seen, waits, files = {"/"}, deque(["/"]), set()
     while waits:
         path = waits.popleft()
         opened(page, path)
+        wide = page.evaluate("document.documentElement.scrollWidth - innerWidth")
+        assert wide <= 1, f"{path} is {wide} pixels wider than the screen"
         for link in links(page):
             if link.startswith(("/api/", "/practice", "/school")):
                 files.add(link)
             elif link not in seen:
                 seen.add(link)
                 waits.append(link)
-    stages = {one for one in seen if one.startswith("/cards/")}
-    engines = {one for one in seen if one.startswith("/engines/") and one.count("/") == 2}
-    print(f"{len(seen)} places, {len(stages)} of them stages of cards, and {len(files)} files")
-    assert len(stages) >= 25
-    assert len(engines) >= 7
     for file in files:
         if file.startswith("/api/"):
             assert page.request.get(file).status == 200, file
+    return seen
+
+
+@pytest.mark.long
+@pytest.mark.parametrize("size", SIZES)
+def test_whatever_is_linked_from_the_bench_on_opens(open_page, size):
+    seen = crawled(open_page, size)
+    stages = {one for one in seen if one.startswith("/cards/")}
+    engines = {one for one in seen if one.startswith("/engines/") and one.count("/") == 2}
+    assert len(stages) >= 25
+    assert len(engines) >= 7
+
+
+class TestGuests:
+    """Machines that nobody knows, each as its manual has it, each with a card begun."""
+
+    @pytest.fixture
+    def application(self, database):
+        for number, (layout, kind, start, specs, unit) in enumerate(GUESTS, 1):
+            job = Job(database, layout, label=f"Guest {number}", opened={"kind": kind}, **start)
+            for side, text in zip((Side.INTAKE, Side.EXHAUST), specs, strict=False):
+                job.spec(side, text, unit=unit, room="0.03" if "-" not in text else "")
+            for valve in list(job.view.status.valves)[:3]:
+                job.gap(valve, "8", unit)
+        return create_app(database)
+
+    @pytest.mark.long
+    @pytest.mark.parametrize("size", SIZES)
+    def test_whatever_is_linked_from_the_bench_on_opens(self, open_page, size):
+        stages = {one for one in crawled(open_page, size) if one.startswith("/cards/")}
+        assert len(stages) >= 4 * len(GUESTS)
 
 
 @pytest.mark.parametrize("path", some(DIALOGS, 0, -1))
@@ -101,8 +159,9 @@ class TestAnEmptyRecord:
         return create_app(database)
 
     @pytest.mark.long
-    def test_every_place_says_something(self, open_page):
-        page = open_page("/")
+    @pytest.mark.parametrize("size", SIZES)
+    def test_every_place_says_something(self, open_page, size):
+        page = open_page("/", **SIZES[size])
         for path in EMPTY:
             opened(page, path)
 

@@ -30,8 +30,11 @@ def test_nine_rates_in_ten_lie_where_they_are_said_to_and_the_next_check_comes_i
 
 @pytest.mark.long
 def test_a_valve_that_wears_three_times_as_fast_is_found_and_few_honest_ones_are():
-    """On engines of 4 to 16 valves; now and then one truly wears twice as fast by itself."""
+    """On engines of 4 to 16 valves; now and then one truly wears twice as fast by itself.
+
+    0.888 of 600 engines; what a smaller number of them may miss is two standard errors.
+    """
     found = np.mean([year(seed, 3, odd=3.0).found for seed in range(ENGINES)])
-    assert found >= (0.88 if LONG else 0.7)
+    assert found >= 0.88 - 2 * np.sqrt(0.88 * 0.12 / ENGINES)
     honest = [year(seed, 3) for seed in range(ENGINES)]
     assert np.mean([bool(one.falsely) for one in honest]) <= (0.03 if LONG else 0.1)

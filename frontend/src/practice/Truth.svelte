@@ -55,7 +55,7 @@
         Nothing was written down, so there is nothing to hold the truth against.
       </p>
     {:else}
-      <div class="overflow-x-auto">
+      <div class="relative overflow-x-auto">
         <table class="w-full">
           <thead>
             <tr class="text-soft text-left">

@@ -21,7 +21,7 @@
     <p>{attempt.refusal.sentence}</p>
   {:else if found}
     {#if family?.sizes.length}
-      <div class="overflow-x-auto">
+      <div class="relative overflow-x-auto">
         <table class="figures w-full max-w-[560px]">
           <thead>
             <tr class="border-rule border-b text-left text-note">

@@ -86,7 +86,7 @@
         {#if share.moves.length === 0}
           <p class="text-soft py-2">Every piece stays where it is.</p>
         {:else}
-          <div class="overflow-x-auto">
+          <div class="relative overflow-x-auto">
             <table class="w-full min-w-[34rem] table-fixed">
               <thead>
                 <tr class="text-soft text-left">

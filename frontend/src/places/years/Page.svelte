@@ -95,7 +95,7 @@
         </p>
       {/if}
       <h2 class="border-ink mt-5 border-t-2 pt-1.5 text-lg">Every check</h2>
-      <div class="overflow-x-auto">
+      <div class="relative overflow-x-auto">
         <table class="figures w-full text-note">
           <thead>
             <tr class="border-rule border-b text-left">

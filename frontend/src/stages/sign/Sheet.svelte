@@ -99,7 +99,7 @@
   </svg>
   <!-- a table wider than a phone scrolls, by keyboard too -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Every valve">
+  <div class="relative overflow-x-auto" tabindex="0" role="region" aria-label="Every valve">
     <table class="figures w-full text-note" style:font-stretch="84%">
       <caption class="text-soft pb-1 text-left text-sm">
         Gaps in {preferences.unitName}, shims in {preferences.shims}, valves by cylinder
