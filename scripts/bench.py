@@ -44,7 +44,7 @@ from plimb.web.server.workers import Workers
 TRIES = 30
 
 
-def measure(name: str, work) -> float:
+def measure(name: str, work: Any) -> float:
     """Print the median and the slowest of some tries, in milliseconds; return the median."""
     times = []
     for _try in range(TRIES):

@@ -7,6 +7,7 @@ from contextlib import contextmanager
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from threading import Thread
+from typing import Any
 
 import scipy.optimize  # noqa: F401  # the first plan would wait for it
 from playwright.sync_api import sync_playwright
@@ -56,7 +57,7 @@ CODE = "a code of eight or more"
 
 
 @contextmanager
-def served(people):
+def served(people: Any) -> Any:
     """Serve a fresh demo on a free port and give its address."""
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "demo.sqlite3")
@@ -77,7 +78,7 @@ def served(people):
                 os.utime(place, (made.timestamp(), made.timestamp()))
         mounts = beside(database, "127.0.0.1", ())
         application = create_app(database, counter=run_counter())
-        app = DispatcherMiddleware(application, mounts)
+        app = DispatcherMiddleware(application, dict(mounts))
         server = make_server("127.0.0.1", 0, app, threaded=True)
         Thread(target=server.serve_forever, daemon=True).start()
         yield f"http://127.0.0.1:{server.server_port}"
@@ -101,7 +102,7 @@ def take(folder: Path, shots: dict) -> None:
             browser.close()
 
 
-def picture(browser, address, file, path, size, scheme):
+def picture(browser: Any, address: Any, file: Any, path: Any, size: Any, scheme: Any) -> None:
     """Take one picture of a place."""
     page = browser.new_page(
         base_url=address, viewport={"width": size[0], "height": size[1]}, color_scheme=scheme

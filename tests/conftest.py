@@ -6,6 +6,7 @@ import tarfile
 from collections.abc import Callable
 from datetime import datetime, timedelta
 from pathlib import Path
+from typing import Any
 
 import pytest
 from argon2 import PasswordHasher
@@ -24,7 +25,7 @@ NOON = datetime(2026, 11, 24, 12, 0)
 LONG = bool(os.environ.get("PLIMB_LONG"))
 
 
-def some(values, *kept: int) -> list:
+def some(values: Any, *kept: int) -> list:
     """Return parameters of which `make test` has those at some places, `make test-long` all."""
     listed = list(values)
     places = {place % len(listed) for place in kept}
@@ -34,7 +35,7 @@ def some(values, *kept: int) -> list:
     ]
 
 
-def pytest_collection_modifyitems(config, items):
+def pytest_collection_modifyitems(config: Any, items: Any) -> None:
     """Leave what is marked long to `make test-long`."""
     left = [] if LONG else [one for one in items if one.get_closest_marker("long")]
     config.hook.pytest_deselected(items=left)
@@ -74,13 +75,13 @@ def made_once(folders: pytest.TempPathFactory, name: str, make: Callable[[Path],
 
 
 @pytest.fixture(scope="session")
-def empty(tmp_path_factory) -> Path:
+def empty(tmp_path_factory: pytest.TempPathFactory) -> Path:
     """Return an empty record of the newest schema: made once, as its migrations take a while."""
     return made_once(tmp_path_factory, "empty.sqlite3", lambda path: Database(path).close())
 
 
 @pytest.fixture
-def fresh(empty: Path, tmp_path: Path):
+def fresh(empty: Path, tmp_path: Path) -> Any:
     """Return a function that gives an empty record by name."""
     opened: list[Database] = []
 
@@ -95,13 +96,13 @@ def fresh(empty: Path, tmp_path: Path):
 
 
 @pytest.fixture
-def database(fresh) -> Database:
+def database(fresh: Any) -> Database:
     """Return a record of its own with nothing in it."""
     return fresh("shop")
 
 
 @pytest.fixture(scope="session")
-def filled(tmp_path_factory) -> Path:
+def filled(tmp_path_factory: pytest.TempPathFactory) -> Path:
     """Return a record that the demo was loaded into once, to be copied."""
 
     def load(path: Path) -> None:
@@ -113,7 +114,7 @@ def filled(tmp_path_factory) -> Path:
 
 
 @pytest.fixture(autouse=True, scope="session")
-def cheap_codes():
+def cheap_codes() -> Any:
     """Hash codes with as little work as there is; give what does it otherwise."""
     with pytest.MonkeyPatch.context() as patch:
         usual, cheap = people._hasher, PasswordHasher(time_cost=1, memory_cost=8, parallelism=1)
@@ -122,7 +123,7 @@ def cheap_codes():
 
 
 @pytest.fixture
-def school(filled: Path, tmp_path: Path):
+def school(filled: Path, tmp_path: Path) -> Any:
     """Return a record of its own with the demo's engines and cards in it."""
     opened = Database(Path(shutil.copy(filled, tmp_path / "school.sqlite3")))
     yield opened
@@ -130,15 +131,15 @@ def school(filled: Path, tmp_path: Path):
 
 
 @pytest.fixture
-def client(school: Database):
+def client(school: Database) -> Any:
     return create_app(school, clock=lambda: NOON).test_client()
 
 
 @pytest.fixture
-def seen():
+def seen() -> Any:
     """Return a function that reads a card as it now stands."""
 
-    def look(database: Database, card_id: int):
+    def look(database: Database, card_id: int) -> Any:
         with database.reading() as session:
             return read_card(session, card_id)
 
@@ -162,5 +163,5 @@ class Hand:
 
 
 @pytest.fixture
-def hand():
+def hand() -> Any:
     return Hand

@@ -6,12 +6,14 @@ import subprocess
 import sys
 from pathlib import Path
 from threading import Thread
+from typing import Any
 from urllib.request import Request, urlopen
 
 import pytest
 from playwright.sync_api import Page, expect, sync_playwright
 from werkzeug.serving import make_server
 
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 AXE = Path(__file__).parents[2] / "frontend" / "node_modules" / "axe-core" / "axe.min.js"
@@ -24,7 +26,7 @@ BENCH, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}
 
 
 @pytest.fixture(scope="session")
-def chromium():
+def chromium() -> Any:
     with sync_playwright() as play:
         browser = play.chromium.launch(
             executable_path="/usr/bin/chromium",
@@ -35,14 +37,14 @@ def chromium():
 
 
 @pytest.fixture
-def application(school):
+def application(school: Database) -> Any:
     """Return what is served; a test module may put something beside it."""
     return create_app(school)
 
 
 @pytest.fixture
-def address(application):
-    server = make_server("127.0.0.1", 0, application, threaded=True)
+def address(application: Any) -> Any:
+    server: Any = make_server("127.0.0.1", 0, application, threaded=True)
     server.daemon_threads, server.block_on_close = True, False
     thread = Thread(target=server.serve_forever, daemon=True)
     thread.start()
@@ -53,16 +55,16 @@ def address(application):
 
 
 @pytest.fixture
-def open_page(chromium, address):
+def open_page(chromium: Any, address: Any) -> Any:
     """Return a function that opens a place; faults on the page fail the test."""
     contexts, faults = [], []
 
-    def opened(path: str = "/", *, phone: bool = False, **more) -> Page:
+    def opened(path: str = "/", *, phone: bool = False, **more: Any) -> Page:
         size = more.pop("viewport", PHONE if phone else BENCH)
         # what a service worker keeps is for test_offline alone
         context = chromium.new_context(
-            base_url=address, viewport=size, has_touch=more.pop("has_touch", phone), is_mobile=phone,
-            service_workers="block", **more,
+            base_url=address, viewport=size, is_mobile=phone, service_workers="block",
+            **{"has_touch": phone, **more},
         )  # fmt: skip
         contexts.append(context)
         page = context.new_page()
@@ -78,7 +80,7 @@ def open_page(chromium, address):
 
 
 @pytest.fixture
-def no_barriers():
+def no_barriers() -> Any:
     """Return a check that axe-core finds nothing that is more than minor on the page."""
     source = AXE.read_text("utf-8")
 
@@ -132,7 +134,7 @@ class OwnServer:
 
 
 @pytest.fixture
-def own_server(tmp_path):
+def own_server(tmp_path: Path) -> Any:
     server = OwnServer(tmp_path / "own.sqlite3")
     try:
         server.start()

@@ -1,5 +1,7 @@
 """Somebody at the bench, from a new engine on: taps and typed figures, counted."""
 
+from typing import Any
+
 from playwright.sync_api import Page, expect
 
 from .slowly import keyed
@@ -8,23 +10,23 @@ from .slowly import keyed
 class Hand:
     """Somebody at the bench: taps and typed figures, counted."""
 
-    def __init__(self, open_page, name: str) -> None:
+    def __init__(self, open_page: Any, name: str) -> None:
         self.page: Page = open_page("/engines/new")
         self.page.get_by_role("heading", name="A new engine").wait_for()
         self.name, self.taps, self.keys = name, 0, 0
 
-    def tap(self, what) -> None:
+    def tap(self, what: Any) -> None:
         what.click()
         self.taps += 1
 
-    def button(self, name: str, **more) -> None:
+    def button(self, name: str, **more: Any) -> None:
         self.tap(self.page.get_by_role("button", name=name, exact=True, **more))
 
     def pick(self, label: str, item: str) -> None:
         self.tap(self.page.get_by_label(f"{label}:"))
         self.tap(self.page.get_by_role("option", name=item).first)
 
-    def type(self, label: str, text: str, *, within=None) -> None:
+    def type(self, label: str, text: str, *, within: Any = None) -> None:
         keyed((within or self.page).get_by_label(label, exact=True), text)
         self.keys += len(text)
 
@@ -62,10 +64,10 @@ class Hand:
     what = "Gap"
 
     @property
-    def card(self):
+    def card(self) -> Any:
         return self.page.request.get("/api/cards/1").json()
 
-    def valve(self, name: str):
+    def valve(self, name: str) -> Any:
         return next(one for one in self.card["valves"] if one["valve"] == name)
 
     def sheet(self) -> str:

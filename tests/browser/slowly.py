@@ -1,7 +1,11 @@
 """A server that takes its time over every change, and somebody who types key by key."""
 
 import time
+from typing import Any
 
+from playwright.sync_api import Page
+
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 A_SECOND = 1.0
@@ -9,28 +13,28 @@ KEY_MS = 20
 """As long as a quick finger takes from key to key."""
 
 
-def slow(database, seconds=A_SECOND):
+def slow(database: Database, seconds: Any = A_SECOND) -> Any:
     """Return the application as a server that takes so long over whatever is changed."""
     app = create_app(database)
     inner = app.wsgi_app
 
-    def late(environ, start_response):
+    def late(environ: Any, start_response: Any) -> Any:
         if environ["REQUEST_METHOD"] in ("POST", "PUT"):
             time.sleep(seconds)
         return inner(environ, start_response)
 
-    app.wsgi_app = late
+    setattr(app, "wsgi_app", late)  # noqa: B010  # a method, as WSGI middleware is put in
     return app
 
 
-def keys(page, text):
+def keys(page: Page, text: Any) -> None:
     """Type a text key by key into whatever has the focus; `⏎` is Enter."""
     for key in text:
         page.keyboard.press("Enter") if key == "⏎" else page.keyboard.type(key)
         page.evaluate(f"() => new Promise((resume) => setTimeout(resume, {KEY_MS}))")
 
 
-def keyed(field, text):
+def keyed(field: Any, text: Any) -> None:
     """Tap a field and write a text over what stands in it, key by key."""
     field.click()
     field.press("ControlOrMeta+a")
@@ -40,7 +44,7 @@ def keyed(field, text):
         field.press("Backspace")
 
 
-def typed(page, label, text):
+def typed(page: Page, label: Any, text: Any) -> Any:
     """Tap a field and type into it key by key."""
     field = page.get_by_label(label, exact=True)
     field.click()
@@ -48,7 +52,7 @@ def typed(page, label, text):
     return field
 
 
-def until(page, path, holds, arg=None):
+def until(page: Page, path: Any, holds: Any, arg: Any = None) -> None:
     """Wait until what the server says at a path holds; the screen may show it before."""
     page.wait_for_function(
         f"async ([path, arg]) => {{ const said = await (await fetch(path)).json();"

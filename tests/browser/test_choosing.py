@@ -1,10 +1,12 @@
 """Read, Choose and the drawer in the browser, as a technician goes through them."""
 
 import re
+from typing import Any
 
 import pytest
 from playwright.sync_api import expect
 
+from plimb.record.database import Database
 from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer
 from plimb.web.server.application import create_app
@@ -15,7 +17,7 @@ from .test_story import entry, in_hand, plate
 
 
 @pytest.fixture
-def application(school):
+def application(school: Database) -> Any:
     """Return the application with the stand-ins beside it, as the demo serves it."""
     micrometer = SimulatedMicrometer()
     keep_readings(school.path, micrometer.port)
@@ -25,8 +27,8 @@ def application(school):
 
 @pytest.mark.long
 def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
-    open_page, no_barriers
-):
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/cards/3/read")
     in_hand(page, "3 IN L")  # marking and micrometer disagree: asked first of all
     no_barriers(page, "read with a question")
@@ -81,7 +83,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     expect(page.get_by_text("Its zero, 0.003, is taken off")).to_be_visible()
 
 
-def test_the_plan_is_looked_at_changed_taken_and_ordered(open_page, no_barriers):
+def test_the_plan_is_looked_at_changed_taken_and_ordered(open_page: Any, no_barriers: Any) -> None:
     page = open_page("/cards/3/choose")
     strip = page.get_by_role("region", name="The plan")
     expect(strip).to_contain_text("fewest out of range, then least cost and risk")
@@ -125,7 +127,9 @@ def test_the_plan_is_looked_at_changed_taken_and_ordered(open_page, no_barriers)
 
 
 @pytest.mark.long
-def test_the_drawer_shows_what_is_there_takes_in_counts_and_tells(open_page, no_barriers):
+def test_the_drawer_shows_what_is_there_takes_in_counts_and_tells(
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/drawer")
     expect(page.get_by_role("tab", selected=True)).to_contain_text("8.90 mm")
     no_barriers(page, "drawer")

@@ -1,15 +1,19 @@
 """Shop's copies: one made, one put back, with the server going on."""
 
 import sqlite3
+from typing import Any
 
 import pytest
 from playwright.sync_api import expect
 
 from plimb.card.rejudge import change_settings
+from plimb.record.database import Database
 
 
 @pytest.mark.long
-def test_a_copy_is_made_and_put_back_from_the_screen(open_page, school, no_barriers):
+def test_a_copy_is_made_and_put_back_from_the_screen(
+    open_page: Any, school: Database, no_barriers: Any
+) -> None:
     page = open_page("/shop")
     expect(page.get_by_text("There is none yet.")).to_be_visible()
     page.get_by_role("button", name="Make one now").click()

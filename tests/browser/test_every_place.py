@@ -5,13 +5,14 @@ from collections import deque
 from typing import Any
 
 import pytest
-from playwright.sync_api import expect
+from playwright.sync_api import Page, expect
 
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Follower
 from plimb.core.job.kinds import JobKind
 from plimb.core.lengths import Unit
 from plimb.files.starting_point import Layout
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from ..conftest import some
@@ -45,7 +46,7 @@ GUESTS: tuple[Any, ...] = (
 """Layout, kind of job, what it has, intake and exhaust spec as printed, and their unit."""
 
 
-def opened(page, path):
+def opened(page: Page, path: Any) -> None:
     """Open an address; something is to be read there."""
     page.goto(path)
     page.wait_for_load_state("networkidle")
@@ -55,7 +56,7 @@ def opened(page, path):
     assert "Plimb itself went wrong" not in text, path
 
 
-def links(page):
+def links(page: Page) -> Any:
     """Return where the links of the page lead, as addresses without what stands behind them."""
     found = page.evaluate(
         "[...document.querySelectorAll('a[href^=\"/\"]')].map((one) => one.getAttribute('href'))"
@@ -63,14 +64,14 @@ def links(page):
     return {one.split("#")[0].split("?")[0] for one in found}
 
 
-SIZES = {
+SIZES: dict[str, dict[str, Any]] = {
     "bench": {},
     "phone": {"phone": True},
     "tablet": {"viewport": {"width": 820, "height": 1180}, "has_touch": True},
 }
 
 
-def crawled(open_page, size):
+def crawled(open_page: Any, size: Any) -> Any:
     """Open whatever is linked from the bench on; return the places and the files."""
     page = open_page("/", **SIZES[size])
     seen, waits, files = {"/"}, deque(["/"]), set()
@@ -93,7 +94,7 @@ def crawled(open_page, size):
 
 @pytest.mark.long
 @pytest.mark.parametrize("size", SIZES)
-def test_whatever_is_linked_from_the_bench_on_opens(open_page, size):
+def test_whatever_is_linked_from_the_bench_on_opens(open_page: Any, size: Any) -> None:
     seen = crawled(open_page, size)
     stages = {one for one in seen if one.startswith("/cards/")}
     engines = {one for one in seen if one.startswith("/engines/") and one.count("/") == 2}
@@ -105,7 +106,7 @@ class TestGuests:
     """Machines that nobody knows, each as its manual has it, each with a card begun."""
 
     @pytest.fixture
-    def application(self, database):
+    def application(self, database: Database) -> Any:
         for number, (layout, kind, start, specs, unit) in enumerate(GUESTS, 1):
             job = Job(database, layout, label=f"Guest {number}", opened={"kind": kind}, **start)
             for side, text in zip((Side.INTAKE, Side.EXHAUST), specs, strict=False):
@@ -116,13 +117,13 @@ class TestGuests:
 
     @pytest.mark.long
     @pytest.mark.parametrize("size", SIZES)
-    def test_whatever_is_linked_from_the_bench_on_opens(self, open_page, size):
+    def test_whatever_is_linked_from_the_bench_on_opens(self, open_page: Any, size: Any) -> None:
         stages = {one for one in crawled(open_page, size) if one.startswith("/cards/")}
         assert len(stages) >= 4 * len(GUESTS)
 
 
 @pytest.mark.parametrize("path", some(DIALOGS, 0, -1))
-def test_every_dialog_opens_and_closes(open_page, path):
+def test_every_dialog_opens_and_closes(open_page: Any, path: Any) -> None:
     page = open_page(path)
     for name in DIALOGS[path]:
         page.get_by_role("button", name=name).first.click()
@@ -133,7 +134,9 @@ def test_every_dialog_opens_and_closes(open_page, path):
 
 
 @pytest.mark.long
-def test_every_engine_opens_whatever_its_file_leaves_out_and_is_saved_as_it_was(open_page):
+def test_every_engine_opens_whatever_its_file_leaves_out_and_is_saved_as_it_was(
+    open_page: Any,
+) -> None:
     page = open_page("/")
     for engine in page.request.get("/api/shop").json()["engines"]:
         place = f"/api/engines/{engine['id']}"
@@ -155,17 +158,17 @@ def test_every_engine_opens_whatever_its_file_leaves_out_and_is_saved_as_it_was(
 
 class TestAnEmptyRecord:
     @pytest.fixture
-    def application(self, database):
+    def application(self, database: Database) -> Any:
         return create_app(database)
 
     @pytest.mark.long
     @pytest.mark.parametrize("size", SIZES)
-    def test_every_place_says_something(self, open_page, size):
+    def test_every_place_says_something(self, open_page: Any, size: Any) -> None:
         page = open_page("/", **SIZES[size])
         for path in EMPTY:
             opened(page, path)
 
-    def test_what_is_not_there_is_said_with_a_way_back(self, open_page):
+    def test_what_is_not_there_is_said_with_a_way_back(self, open_page: Any) -> None:
         page = open_page("/")
         for path in ("/cards/77", "/cards/77/feel", "/engines/77", "/engines/77/years", "/nowhere"):
             opened(page, path)

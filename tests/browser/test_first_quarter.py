@@ -1,15 +1,18 @@
 """An engine nobody has entered before, from an empty record to its first readings."""
 
+from typing import Any
+
 import pytest
 from playwright.sync_api import Page, expect
 
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from .slowly import keyed
 
 
 @pytest.fixture
-def application(database):
+def application(database: Database) -> Any:
     """Serve an empty record."""
     return create_app(database)
 
@@ -20,7 +23,7 @@ class Hand:
     def __init__(self, page: Page) -> None:
         self.page, self.taps = page, 0
 
-    def tap(self, where) -> None:
+    def tap(self, where: Any) -> None:
         where.tap()
         self.taps += 1
 
@@ -37,8 +40,8 @@ class Hand:
 
 @pytest.mark.long
 def test_a_rocker_single_in_thou_with_millimetre_shims_is_entered_and_measured(
-    open_page, no_barriers
-):
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/", phone=True)
     hand = Hand(page)
     hand.tap(page.get_by_role("link", name="Add your engine"))
@@ -79,7 +82,9 @@ def test_a_rocker_single_in_thou_with_millimetre_shims_is_entered_and_measured(
 
 
 @pytest.mark.long
-def test_what_was_written_in_thou_is_corrected_in_thou_whatever_is_shown(open_page, database):
+def test_what_was_written_in_thou_is_corrected_in_thou_whatever_is_shown(
+    open_page: Any, database: Database
+) -> None:
     page = open_page("/engines/new")
     hand = Hand(page)
     page.get_by_label("Layout:").click()
@@ -116,7 +121,7 @@ def test_what_was_written_in_thou_is_corrected_in_thou_whatever_is_shown(open_pa
 
 
 @pytest.mark.long
-def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_page):
+def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_page: Any) -> None:
     page = open_page("/engines/new")
     hand = Hand(page)
     page.get_by_label("Layout:").click()
@@ -149,7 +154,7 @@ def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_pa
     expect(page.get_by_text("The engine was corrected")).to_be_hidden()
 
 
-def about_to_open_a_card(open_page) -> Page:
+def about_to_open_a_card(open_page: Any) -> Page:
     """Enter an engine of which nothing is known, and who works on it."""
     page = open_page("/engines/new")
     hand = Hand(page)
@@ -161,7 +166,9 @@ def about_to_open_a_card(open_page) -> Page:
 
 
 @pytest.mark.long
-def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload(open_page):
+def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload(
+    open_page: Any,
+) -> None:
     page = about_to_open_a_card(open_page)
     keyed(page.get_by_label("or hours run", exact=True), "62.5")
     page.get_by_role("button", name="Open the card").click()
@@ -183,7 +190,9 @@ def test_a_card_opened_by_mistake_goes_out_of_sight_and_remarks_outlive_a_reload
 
 
 @pytest.mark.long
-def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(open_page):
+def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(
+    open_page: Any,
+) -> None:
     page = about_to_open_a_card(open_page)
     page.get_by_role("button", name="Open the card").click()
 

@@ -1,8 +1,11 @@
 """Whole jobs of each kind on engines that nobody knows, by hand, from an empty record."""
 
+from typing import Any
+
 import pytest
 from playwright.sync_api import expect
 
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from .hand import Hand
@@ -10,13 +13,13 @@ from .slowly import keyed
 
 
 @pytest.fixture
-def application(database):
+def application(database: Database) -> Any:
     """Serve an empty record."""
     return create_app(database)
 
 
 @pytest.mark.long
-def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page, no_barriers):
+def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page: Any, no_barriers: Any) -> None:
     hand = Hand(open_page, "Guest V")
     page = hand.page
     hand.pick("Layout", "V-twin")
@@ -61,7 +64,7 @@ def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page, no_barriers):
 
 
 @pytest.mark.long
-def test_a_flat_four_on_the_bench_after_head_work(open_page, no_barriers):
+def test_a_flat_four_on_the_bench_after_head_work(open_page: Any, no_barriers: Any) -> None:
     hand = Hand(open_page, "Guest boxer")
     page = hand.page
     hand.pick("Layout", "flat four")
@@ -110,7 +113,7 @@ def test_a_flat_four_on_the_bench_after_head_work(open_page, no_barriers):
     hand.sign("proved on the machine")
 
 
-def test_one_figure_with_the_shops_own_room(open_page):
+def test_one_figure_with_the_shops_own_room(open_page: Any) -> None:
     hand = Hand(open_page, "Guest 48")
     page = hand.page
     hand.pick("Layout", "parallel twin")
@@ -140,7 +143,7 @@ def test_one_figure_with_the_shops_own_room(open_page):
 
 
 @pytest.mark.long
-def test_a_shim_on_top_single_in_miles(open_page):
+def test_a_shim_on_top_single_in_miles(open_page: Any) -> None:
     hand = Hand(open_page, "Guest courier")
     page = hand.page
     hand.pick("Layout", "single")
@@ -188,8 +191,8 @@ def test_a_shim_on_top_single_in_miles(open_page):
 
 @pytest.mark.long
 def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
-    open_page, no_barriers
-):
+    open_page: Any, no_barriers: Any
+) -> None:
     hand = Hand(open_page, "Guest sixteen")
     page = hand.page
     hand.tap(page.get_by_role("group", name="Unit of the gaps in the manual").get_by_text("inch"))
@@ -236,7 +239,7 @@ def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
 
 
 @pytest.mark.long
-def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open_page):
+def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open_page: Any) -> None:
     hand = Hand(open_page, "Guest by two thou")
     page = hand.page
     hand.pick("Layout", "single")

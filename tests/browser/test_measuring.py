@@ -1,6 +1,9 @@
 """Measuring in the browser: keys and taps counted, slips answered, nothing lost."""
 
+from typing import Any
+
 import pytest
+from flask.testing import FlaskClient
 from playwright.sync_api import Page, expect
 
 from .conftest import PATIENCE_MS
@@ -17,11 +20,11 @@ ASKED_ON = """([asked, valve]) => {
 """The next blade is asked for, or the next valve is in hand."""
 
 
-def entry(page: Page):
+def entry(page: Page) -> Any:
     return page.locator("#entry")
 
 
-def plate(page: Page, valve: str):
+def plate(page: Page, valve: str) -> Any:
     return page.locator(f"[data-valve='{valve}']")
 
 
@@ -29,7 +32,7 @@ def in_hand(page: Page) -> str:
     return page.locator("[data-valve][aria-pressed=true]").get_attribute("data-valve")
 
 
-def fresh_card(client, engine="No. 5"):
+def fresh_card(client: Any, engine: Any = "No. 5") -> Any:
     """Open a card by the API and give its number."""
     shop = client.get("/api/shop").json
     number = next(e["id"] for e in shop["engines"] if e["label"].startswith(engine))
@@ -41,7 +44,9 @@ def fresh_card(client, engine="No. 5"):
 @pytest.mark.parametrize(
     ("intake", "exhaust", "most"), [("15", "28", 3), ("15-18", "28-30", 6)], ids=["one", "bracket"]
 )
-def test_a_16_valve_engine_takes_few_keys_a_valve(open_page, client, intake, exhaust, most):
+def test_a_16_valve_engine_takes_few_keys_a_valve(
+    open_page: Any, client: FlaskClient, intake: Any, exhaust: Any, most: Any
+) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     expect(entry(page)).to_be_focused()
     page.evaluate("addEventListener('keydown', () => (window.keys = (window.keys ?? 0) + 1), true)")
@@ -56,7 +61,9 @@ def test_a_16_valve_engine_takes_few_keys_a_valve(open_page, client, intake, exh
 
 @pytest.mark.long
 @pytest.mark.parametrize("bracket", [False, True], ids=["one blade", "goes and refuses"])
-def test_a_16_valve_engine_takes_at_most_three_taps_a_valve(open_page, client, bracket):
+def test_a_16_valve_engine_takes_at_most_three_taps_a_valve(
+    open_page: Any, client: FlaskClient, bracket: Any
+) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/feel", phone=True)
     page.evaluate("addEventListener('click', () => (window.taps = (window.taps ?? 0) + 1), true)")
     fan = page.get_by_role("group", name="Feeler blades")
@@ -71,7 +78,9 @@ def test_a_16_valve_engine_takes_at_most_three_taps_a_valve(open_page, client, b
     assert page.evaluate("window.taps") <= 16 * 3
 
 
-def test_a_slip_is_asked_about_and_one_key_takes_the_right_value(open_page, client, no_barriers):
+def test_a_slip_is_asked_about_and_one_key_takes_the_right_value(
+    open_page: Any, client: FlaskClient, no_barriers: Any
+) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
     entry(page).press_sequentially("2.")
@@ -92,7 +101,9 @@ def test_a_slip_is_asked_about_and_one_key_takes_the_right_value(open_page, clie
 
 
 @pytest.mark.long
-def test_a_correct_odd_reading_is_kept_with_one_more_key(open_page, client):
+def test_a_correct_odd_reading_is_kept_with_one_more_key(
+    open_page: Any, client: FlaskClient
+) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
     page.keyboard.type("1.5" if "IN" in valve else ".028")
@@ -112,7 +123,9 @@ def test_a_correct_odd_reading_is_kept_with_one_more_key(open_page, client):
 
 
 @pytest.mark.long
-def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barriers):
+def test_asked_blade_by_blade_the_valve_is_settled(
+    open_page: Any, client: FlaskClient, no_barriers: Any
+) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
     limits = (0.14, 0.20) if "IN" in valve else (0.24, 0.34)
@@ -131,7 +144,9 @@ def test_asked_blade_by_blade_the_valve_is_settled(open_page, client, no_barrier
 
 
 @pytest.mark.long
-def test_one_more_reading_stands_beside_the_first_with_their_spread(open_page, client):
+def test_one_more_reading_stands_beside_the_first_with_their_spread(
+    open_page: Any, client: FlaskClient
+) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
     page.keyboard.type("15" if "IN" in valve else "28")
@@ -146,7 +161,9 @@ def test_one_more_reading_stands_beside_the_first_with_their_spread(open_page, c
     expect(page.get_by_text("Read 2 times")).to_contain_text("spread 0.01")
 
 
-def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_page, client):
+def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(
+    open_page: Any, client: FlaskClient
+) -> None:
     """Fingers are faster than a slow network: nothing lands on the wrong valve or is lost."""
     page = open_page(f"/cards/{fresh_card(client)}/feel")
 
@@ -176,7 +193,9 @@ def test_what_is_typed_before_the_server_answers_goes_to_the_next_valve(open_pag
 
 
 @pytest.mark.long
-def test_a_key_typed_right_after_backspace_replaces_what_it_brought_back(open_page, client):
+def test_a_key_typed_right_after_backspace_replaces_what_it_brought_back(
+    open_page: Any, client: FlaskClient
+) -> None:
     """Both keys in one go, before the browser has drawn anything: `13`, never `3`."""
     page = open_page(f"/cards/{fresh_card(client)}/feel")
     valve = in_hand(page)
@@ -198,7 +217,9 @@ def test_a_key_typed_right_after_backspace_replaces_what_it_brought_back(open_pa
 
 
 @pytest.mark.long
-def test_hours_typed_in_ready_are_there_after_a_line_is_ticked(open_page, client):
+def test_hours_typed_in_ready_are_there_after_a_line_is_ticked(
+    open_page: Any, client: FlaskClient
+) -> None:
     number = fresh_card(client)
     page = open_page(f"/cards/{number}/ready")
     hours = page.get_by_label("Hours since it ran")
@@ -215,7 +236,9 @@ def test_hours_typed_in_ready_are_there_after_a_line_is_ticked(open_page, client
 
 
 @pytest.mark.long
-def test_a_guess_is_marked_with_a_key_or_a_thumb_and_stands_on_the_plate(open_page, client):
+def test_a_guess_is_marked_with_a_key_or_a_thumb_and_stands_on_the_plate(
+    open_page: Any, client: FlaskClient
+) -> None:
     number = fresh_card(client)
     page = open_page(f"/cards/{number}/feel")
     first = in_hand(page)
@@ -235,7 +258,9 @@ def test_a_guess_is_marked_with_a_key_or_a_thumb_and_stands_on_the_plate(open_pa
 
 
 @pytest.mark.long
-def test_a_warm_engine_is_gone_on_with_only_for_a_reason(open_page, client, no_barriers):
+def test_a_warm_engine_is_gone_on_with_only_for_a_reason(
+    open_page: Any, client: FlaskClient, no_barriers: Any
+) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/ready")
     keyed(page.get_by_label("Coolant or head"), "48")
     page.get_by_role("button", name="Note it").click()
@@ -247,7 +272,9 @@ def test_a_warm_engine_is_gone_on_with_only_for_a_reason(open_page, client, no_b
 
 
 @pytest.mark.long
-def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(open_page, client):
+def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(
+    open_page: Any, client: FlaskClient
+) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/ready")
     for part in ("Tank", "Cover"):
         page.get_by_role("button", name=part, exact=True).click()
@@ -268,7 +295,7 @@ def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(open_page, client):
 
 
 @pytest.mark.long
-def test_the_crank_turned_by_keys_lights_what_can_be_measured(open_page):
+def test_the_crank_turned_by_keys_lights_what_can_be_measured(open_page: Any) -> None:
     page = open_page("/cards/3/turn")
     expect(plate(page, "1 IN L")).to_contain_text("measure")
     expect(plate(page, "2 IN L")).to_contain_text("lifted")
@@ -286,7 +313,9 @@ def test_the_crank_turned_by_keys_lights_what_can_be_measured(open_page):
 
 
 @pytest.mark.long
-def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barriers):
+def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/engines/new")
     page.get_by_label("Layout:").click()
     page.get_by_role("option", name="straight six").click()
@@ -314,7 +343,9 @@ def test_an_engine_from_a_layout_is_drawn_at_once_and_saved(open_page, no_barrie
 
 
 @pytest.mark.long
-def test_a_feeler_set_is_changed_and_counts_at_the_next_reading(open_page, no_barriers):
+def test_a_feeler_set_is_changed_and_counts_at_the_next_reading(
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/shop")
     page.get_by_label("State of 0.28").click()
     page.get_by_role("option", name="broken").click()
@@ -329,7 +360,9 @@ def test_a_feeler_set_is_changed_and_counts_at_the_next_reading(open_page, no_ba
     expect(fan.get_by_role("button", name="Blade 0.28")).to_have_count(0)
 
 
-def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_page, client):
+def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(
+    open_page: Any, client: FlaskClient
+) -> None:
     number = fresh_card(client)
     page = open_page(f"/cards/{number}/feel")
     page.clock.install()
@@ -355,7 +388,7 @@ def test_what_is_written_while_the_network_is_gone_is_kept_and_sent_once(open_pa
 
 
 @pytest.mark.long
-def test_a_reading_survives_a_killed_server_and_a_reload(chromium, own_server):
+def test_a_reading_survives_a_killed_server_and_a_reload(chromium: Any, own_server: Any) -> None:
     context = chromium.new_context(base_url=own_server.address)
     page = context.new_page()
     page.goto("/cards/2/feel")
@@ -378,7 +411,7 @@ def test_a_reading_survives_a_killed_server_and_a_reload(chromium, own_server):
     "path",
     ["/", "/engines", "/engines/new", "/engines/4", "/shop", "/cards/3/ready", "/cards/3/turn"],
 )
-def test_no_place_is_wider_than_a_phone(open_page, no_barriers, path):
+def test_no_place_is_wider_than_a_phone(open_page: Any, no_barriers: Any, path: Any) -> None:
     page = open_page(path, phone=True)
     expect(page.get_by_role("button", name="Help")).to_be_in_viewport(ratio=1)
     page.wait_for_load_state("networkidle")

@@ -4,11 +4,13 @@ import os
 import random
 import re
 from contextlib import suppress
+from typing import Any
 
 import pytest
-from playwright.sync_api import Error
+from playwright.sync_api import Error, Page
 
 from plimb.files.starting_point import Layout
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from ..guest import Job
@@ -24,21 +26,21 @@ SHIMS = ("250", "2.512", "250 2.497", "240 2.38", "??", "2.71", "725")
 
 
 @pytest.fixture
-def application(database):
+def application(database: Database) -> Any:
     """Serve an empty record."""
     return create_app(database)
 
 
-def with_figures(engine):
+def with_figures(engine: Any) -> None:
     engine["spec"] = {"intake": {"min": 0.13, "max": 0.18}, "exhaust": {"min": 0.22, "max": 0.28}}
     engine["family"] = {"diameter": 9.48, "runs": [{"from": 2.0, "to": 3.2, "step": 0.05}]}
 
 
-def only_spec(engine):
+def only_spec(engine: Any) -> None:
     engine["spec"] = {"intake": {"min": 0.13, "max": 0.18}, "exhaust": {"min": 0.22, "max": 0.28}}
 
 
-def step(page, dice):
+def step(page: Page, dice: Any) -> None:
     """Do something at random that a tired person might: a stage, a valve, some keys, a button."""
     kind = dice.random()
     if page.locator("[role=dialog]").count():
@@ -63,14 +65,14 @@ def step(page, dice):
             dice.choice(buttons).click(timeout=2000)
 
 
-def finish(request, place):  # noqa: C901 - one line a stage
+def finish(request: Any, place: Any) -> Any:  # noqa: C901 - one line a stage
     """Bring the card to its signature by what each stage still waits for."""
     number = 0
 
-    def card():
+    def card() -> Any:
         return request.get(place).json()
 
-    def send(method, path, **said):
+    def send(method: Any, path: Any, **said: Any) -> Any:
         nonlocal number
         number += 1
         said |= {"version": card()["version"], "key": f"finish-{number:05}"}
@@ -119,8 +121,8 @@ def finish(request, place):  # noqa: C901 - one line a stage
 )
 @pytest.mark.long
 def test_no_run_of_taps_and_keys_ends_where_nothing_goes_on(
-    open_page, database, layout, valves, change, seed
-):
+    open_page: Any, database: Database, layout: Any, valves: Any, change: Any, seed: int
+) -> None:
     job, dice = Job(database, layout, change=change, valves=valves), random.Random(seed)
     place = f"/cards/{job.card.id}"
     page = open_page(f"{place}/feel")

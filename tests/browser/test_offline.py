@@ -1,29 +1,30 @@
 """No server: the page opens, shows what it knows, takes readings, and loses none of them."""
 
 import re
+from typing import Any
 
 import pytest
-from playwright.sync_api import expect
+from playwright.sync_api import Page, expect
 
 from .conftest import BENCH
 from .slowly import keyed
 
 
 @pytest.fixture
-def own_browser(chromium, own_server):
+def own_browser(chromium: Any, own_server: Any) -> Any:
     context = chromium.new_context(base_url=own_server.address, viewport=BENCH)
     yield context
     context.close()
 
 
-def opened(context, path="/cards/2/feel"):
+def opened(context: Any, path: Any = "/cards/2/feel") -> Any:
     page = context.new_page()
     page.set_default_timeout(20_000)
     page.goto(path)
     return page
 
 
-def kept_by_now(page):
+def kept_by_now(page: Page) -> None:
     """Wait until the page keeps itself and the card in the browser."""
     page.wait_for_function("() => navigator.serviceWorker.controller !== null")
     page.reload()
@@ -33,19 +34,21 @@ def kept_by_now(page):
     )
 
 
-def write(page, valve, text):
+def write(page: Page, valve: str, text: Any) -> None:
     page.locator(f"[data-valve='{valve}']").click()
     keyed(page.locator("#entry"), text)
     page.keyboard.press("Enter")
 
 
-def found(page):
+def found(page: Page) -> Any:
     card = page.request.get("/api/cards/2").json()
     return {one["valve"]: one["found"] and one["found"]["typed"] for one in card["valves"]}
 
 
 @pytest.mark.long
-def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(own_browser, own_server):
+def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(
+    own_browser: Any, own_server: Any
+) -> None:
     """Readings written in either come through once the server is there again."""
     first = opened(own_browser)
     kept_by_now(first)
@@ -70,7 +73,9 @@ def test_two_tabs_without_a_server_lose_nothing_though_both_are_closed(own_brows
 
 
 @pytest.mark.long
-def test_a_tick_a_note_and_how_cold_it_is_wait_too_over_a_closed_page(own_browser, own_server):
+def test_a_tick_a_note_and_how_cold_it_is_wait_too_over_a_closed_page(
+    own_browser: Any, own_server: Any
+) -> None:
     first = opened(own_browser, "/cards/2/ready")
     kept_by_now(first)
     expect(first.get_by_label("Hours since it ran")).to_be_visible()
@@ -102,8 +107,8 @@ def test_a_tick_a_note_and_how_cold_it_is_wait_too_over_a_closed_page(own_browse
 
 @pytest.mark.long
 def test_a_card_that_was_never_seen_here_comes_by_itself_once_the_server_answers(
-    own_browser, own_server
-):
+    own_browser: Any, own_server: Any
+) -> None:
     page = opened(own_browser)
     kept_by_now(page)
     own_server.kill()
@@ -118,8 +123,8 @@ def test_a_card_that_was_never_seen_here_comes_by_itself_once_the_server_answers
 
 @pytest.mark.long
 def test_what_two_tablets_wrote_meanwhile_is_shown_and_both_are_kept(
-    own_browser, own_server, chromium
-):
+    own_browser: Any, own_server: Any, chromium: Any
+) -> None:
     here = opened(own_browser)
     kept_by_now(here)
     own_browser.set_offline(True)
@@ -140,7 +145,7 @@ def test_what_two_tablets_wrote_meanwhile_is_shown_and_both_are_kept(
     assert len(valve["repeats"]) == 2
 
 
-def test_a_page_older_than_the_server_says_so(open_page):
+def test_a_page_older_than_the_server_says_so(open_page: Any) -> None:
     page = open_page("/")
     expect(page.get_by_role("heading", level=1)).to_be_visible()
     expect(page.get_by_text("Plimb was updated.")).to_have_count(0)

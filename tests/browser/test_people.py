@@ -1,7 +1,9 @@
 """Somebody is set up, chooses their name with two taps, and what they do stands under it."""
 
+from typing import Any
+
 import pytest
-from playwright.sync_api import expect
+from playwright.sync_api import Page, expect
 
 from plimb.record.database import Database
 from plimb.record.people import PersonRole
@@ -11,11 +13,11 @@ from ..conftest import NOON
 from .slowly import keyed
 
 
-def tap(page, name):
+def tap(page: Page, name: Any) -> None:
     page.get_by_role("button", name=name, exact=True).click()
 
 
-def set_up_first(page):
+def set_up_first(page: Page) -> None:
     tap(page, "Set up the first")
     keyed(page.get_by_role("dialog").get_by_label("Name", exact=True), "Oda Ferrin")
     keyed(page.get_by_label("Code, 8 signs or more"), "12345678")
@@ -25,14 +27,14 @@ def set_up_first(page):
     tap(page, "Set up")
 
 
-def sign_in(page, name, code):
+def sign_in(page: Page, name: Any, code: Any) -> None:
     page.get_by_role("dialog").get_by_role("button", name=name).click()
     keyed(page.get_by_label("Code"), code)
     page.keyboard.press("Enter")
 
 
 @pytest.mark.long
-def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
+def test_from_nobody_to_somebody_and_what_they_did(open_page: Any, no_barriers: Any) -> None:
     page = open_page("/shop")
     expect(page.get_by_text("Nobody is set up")).to_be_visible()
     set_up_first(page)
@@ -67,7 +69,9 @@ def test_from_nobody_to_somebody_and_what_they_did(open_page, no_barriers):
 
 
 @pytest.mark.long
-def test_a_reading_written_while_nobody_is_signed_in_waits_for_a_name(open_page, own_people):
+def test_a_reading_written_while_nobody_is_signed_in_waits_for_a_name(
+    open_page: Any, own_people: Any
+) -> None:
     page = open_page("/cards/2/feel", phone=True)
     page.locator("[data-valve='3 IN L']").click()
     keyed(page.locator("#entry"), "17")
@@ -79,6 +83,6 @@ def test_a_reading_written_while_nobody_is_signed_in_waits_for_a_name(open_page,
 
 
 @pytest.fixture
-def own_people(school: Database):
+def own_people(school: Database) -> None:
 
     add_person(school, name="Oda", role=PersonRole.OWNER, code="hill-climb", now=NOON)

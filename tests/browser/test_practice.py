@@ -1,32 +1,35 @@
 """Lessons played through to the truth, by keyboard and by touch; the first run; help anywhere."""
 
+from typing import Any
+
 import pytest
-from playwright.sync_api import expect
+from playwright.sync_api import Page, expect
 from werkzeug.middleware.dispatcher import DispatcherMiddleware
 
 from plimb.practice.application import beside
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from .slowly import keyed
 
 
 @pytest.fixture
-def application(database):
+def application(database: Database) -> Any:
     """Return an empty record with practice and the demo school beside it."""
     mounts = beside(database, "127.0.0.1", ())
-    yield DispatcherMiddleware(create_app(database), mounts)
+    yield DispatcherMiddleware(create_app(database), dict(mounts))
     for one in mounts.values():
         one.close()
 
 
-def answered(page, act):
+def answered(page: Page, act: Any) -> Any:
     """Do something at the engine; return the word it answers with."""
     with page.expect_response(lambda answer: answer.url.endswith("/acts")) as got:
         act()
     return got.value.json().get("word")
 
 
-def felt(page, act):
+def felt(page: Page, act: Any) -> Any:
     """Feel a valve by the blades at hand: return the bracket, as it is typed."""
     blade = page.get_by_role("spinbutton", name="Blade")
     goes, refuses = None, None
@@ -41,17 +44,17 @@ def felt(page, act):
     return f"{goes}-{refuses}"
 
 
-def by_keys(page):
+def by_keys(page: Page) -> Any:
     keys = {"push": "Enter", "thinner": "ArrowDown", "thicker": "ArrowUp"}
 
-    def act(what):
+    def act(what: Any) -> None:
         page.get_by_role("spinbutton", name="Blade").focus()
         page.keyboard.press(keys[what])
 
     return act
 
 
-def written(page, text):
+def written(page: Page, text: Any) -> None:
     page.locator("#entry").focus()
     page.keyboard.type(text)
     with page.expect_response(lambda answer: answer.url.endswith("/gap")) as got:
@@ -60,20 +63,22 @@ def written(page, text):
     expect(page.locator("#entry")).to_have_value("")
 
 
-def begin(page, title):
+def begin(page: Page, title: Any) -> None:
     page.get_by_role("button", name=f"Begin: {title}").focus()
     page.keyboard.press("Enter")
     expect(page.get_by_role("region", name="The engine you practise on")).to_contain_text(title)
 
 
-def ended(page):
+def ended(page: Page) -> None:
     page.get_by_role("button", name="End the lesson, see the truth").focus()
     page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name="The truth:")).to_be_visible()
 
 
 @pytest.mark.long
-def test_three_lessons_by_keyboard_alone_through_to_the_truth(open_page, no_barriers):
+def test_three_lessons_by_keyboard_alone_through_to_the_truth(
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/practice/")
     expect(page.get_by_text("Nothing here is the shop's record.")).to_be_visible()
     no_barriers(page, "lessons")
@@ -126,7 +131,9 @@ def test_three_lessons_by_keyboard_alone_through_to_the_truth(open_page, no_barr
 
 
 @pytest.mark.long
-def test_a_lesson_by_touch_on_a_phone_and_the_shops_record_stays_empty(open_page, no_barriers):
+def test_a_lesson_by_touch_on_a_phone_and_the_shops_record_stays_empty(
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/", phone=True)
     expect(page.get_by_text("Nothing is here yet.")).to_be_visible()
     no_barriers(page, "the first run")
@@ -134,7 +141,7 @@ def test_a_lesson_by_touch_on_a_phone_and_the_shops_record_stays_empty(open_page
     page.get_by_role("button", name="Begin: The blade between").tap()
     buttons = {"push": "Push it in", "thinner": "A thinner blade", "thicker": "A thicker blade"}
 
-    def act(what):
+    def act(what: Any) -> None:
         page.get_by_role("button", name=buttons[what]).tap()
 
     answered(page, lambda: page.get_by_role("button", name="Turn on by 30 degrees").tap())
@@ -151,8 +158,8 @@ def test_a_lesson_by_touch_on_a_phone_and_the_shops_record_stays_empty(open_page
 
 @pytest.mark.long
 def test_the_demo_school_is_looked_at_apart_and_help_opens_the_page_of_the_stage(
-    open_page, no_barriers
-):
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/")
     page.get_by_role("link", name="Look at the demo school").click()
     expect(page.get_by_role("heading", name="Ostrel Hill Climb School")).to_be_visible()

@@ -1,5 +1,7 @@
 """What is put right on an open card, and what an engine then remembers, by hand."""
 
+from typing import Any
+
 import pytest
 from playwright.sync_api import expect
 
@@ -9,6 +11,7 @@ from plimb.card.acts.feel import write_down_gap
 from plimb.card.acts.fit import fit_piece
 from plimb.card.acts.read import write_down_shim
 from plimb.core.lengths import Unit
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from ..guest import Job
@@ -17,15 +20,15 @@ from .slowly import keyed
 
 
 @pytest.fixture
-def application(database):
+def application(database: Database) -> Any:
     """Serve an empty record."""
     return create_app(database)
 
 
 @pytest.mark.long
 def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
-    open_page, no_barriers
-):
+    open_page: Any, no_barriers: Any
+) -> None:
     hand = Hand(open_page, "Guest to correct")
     page = hand.page
     hand.pick("Layout", "single")
@@ -86,7 +89,9 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
 
 
 @pytest.mark.long
-def test_a_piece_that_would_be_out_is_asked_about_and_goes_in_all_the_same(open_page, database):
+def test_a_piece_that_would_be_out_is_asked_about_and_goes_in_all_the_same(
+    open_page: Any, database: Database
+) -> None:
     job = Job(database, change=with_spec_and_sizes)
     for valve in job.view.status.order:
         job.gap(valve, "15" if "IN" in valve else "25")
@@ -108,7 +113,9 @@ def test_a_piece_that_would_be_out_is_asked_about_and_goes_in_all_the_same(open_
     assert not job.view.status.valves["IN L"].overtaken
 
 
-def test_what_was_done_last_is_undone_by_key_and_by_hand_at_any_stage(open_page, database):
+def test_what_was_done_last_is_undone_by_key_and_by_hand_at_any_stage(
+    open_page: Any, database: Database
+) -> None:
     job = Job(database, change=with_spec_and_sizes)
     for valve in job.view.status.order:
         job.gap(valve, "15" if "IN" in valve else "25")
@@ -136,8 +143,8 @@ def test_what_was_done_last_is_undone_by_key_and_by_hand_at_any_stage(open_page,
 
 @pytest.mark.long
 def test_a_valve_on_its_limit_is_opened_where_it_is_felt_and_where_it_is_advised(
-    open_page, database, no_barriers
-):
+    open_page: Any, database: Database, no_barriers: Any
+) -> None:
     job = Job(database, change=with_spec_and_sizes)
     for valve in job.view.status.order:
         job.gap(valve, "15" if "IN" in valve else "28" if valve == "EX L" else "25")
@@ -158,6 +165,6 @@ def test_a_valve_on_its_limit_is_opened_where_it_is_felt_and_where_it_is_advised
     assert job.view.status.opened == ("EX L",)
 
 
-def with_spec_and_sizes(engine):
+def with_spec_and_sizes(engine: Any) -> None:
     engine["spec"] = {"intake": {"min": 0.13, "max": 0.19}, "exhaust": {"min": 0.22, "max": 0.28}}
     engine["family"] = {"diameter": 9.48, "runs": [{"from": 2, "to": 3, "step": 0.05}]}

@@ -1,11 +1,13 @@
 """Typed key by key, at a finger's pace, at a server that takes a second: nothing is lost."""
 
 import re
+from typing import Any
 
 import pytest
 from playwright.sync_api import expect
 
 from plimb.core.engine.engine import Side
+from plimb.record.database import Database
 
 from ..guest import Job
 from .slowly import keys, slow, typed, until
@@ -14,12 +16,12 @@ FIRST = "**/api/cards/1"
 
 
 @pytest.fixture
-def application(database):
+def application(database: Database) -> Any:
     """Serve an empty record slowly."""
     return slow(database)
 
 
-def job_with(database, spec=True, **engine):
+def job_with(database: Database, spec: Any = True, **engine: Any) -> Any:
     """Open a card on a twin of a guest's, with a spec."""
     job = Job(database, change=lambda file: file.update(engine))
     if spec:
@@ -37,8 +39,8 @@ def job_with(database, spec=True, **engine):
     ],
 )
 def test_the_tolerance_of_a_one_figure_spec_is_typed_key_by_key(
-    open_page, inch, figure, room, plus_minus
-):
+    open_page: Any, inch: Any, figure: Any, room: Any, plus_minus: Any
+) -> None:
     page = open_page("/engines/new")
     if inch:
         page.get_by_role("group", name="Unit of the gaps in the manual").get_by_text("inch").click()
@@ -57,7 +59,7 @@ def test_the_tolerance_of_a_one_figure_spec_is_typed_key_by_key(
 
 
 @pytest.mark.long
-def test_a_spec_that_is_typed_with_its_unit_says_what_the_manual_is_in(open_page):
+def test_a_spec_that_is_typed_with_its_unit_says_what_the_manual_is_in(open_page: Any) -> None:
     page = open_page("/engines/new")
     typed(page, "What the shop calls it", "Quenby")
     typed(page, "Intake spec, as printed", ".007 ± .001 in")
@@ -73,7 +75,7 @@ def test_a_spec_that_is_typed_with_its_unit_says_what_the_manual_is_in(open_page
 
 
 @pytest.mark.long
-def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_page):
+def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_page: Any) -> None:
     page = open_page("/engines/new")
     typed(page, "What the shop calls it", "Courier")
     typed(page, "Intake spec, as printed", ".004-.008")
@@ -102,7 +104,9 @@ def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_p
 
 
 @pytest.mark.long
-def test_a_distance_is_read_as_a_meter_shows_it_and_asked_about(open_page, database):
+def test_a_distance_is_read_as_a_meter_shows_it_and_asked_about(
+    open_page: Any, database: Database
+) -> None:
     job_with(database)
     page = open_page("/")
     page.get_by_role("button", name="Open a card").click()
@@ -119,7 +123,9 @@ def test_a_distance_is_read_as_a_meter_shows_it_and_asked_about(open_page, datab
 
 
 @pytest.mark.parametrize("stage", ["feel", pytest.param("prove", marks=pytest.mark.long)])
-def test_with_a_question_open_the_next_reading_goes_to_the_next_valve(open_page, database, stage):
+def test_with_a_question_open_the_next_reading_goes_to_the_next_valve(
+    open_page: Any, database: Database, stage: Any
+) -> None:
     """In Prove as in Feel: typed ahead, before the server has answered, too."""
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/{stage}")
@@ -144,7 +150,9 @@ def test_with_a_question_open_the_next_reading_goes_to_the_next_valve(open_page,
     until(page, "/api/cards/1", f"(said) => said.valves[0].{name}.typed === '0.128-0.152'")
 
 
-def test_what_is_entered_one_after_the_other_quickly_is_all_kept(open_page, database):
+def test_what_is_entered_one_after_the_other_quickly_is_all_kept(
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/ready")
     tool = page.get_by_label("One of its own, kept with the engine")
@@ -174,7 +182,9 @@ def test_what_is_entered_one_after_the_other_quickly_is_all_kept(open_page, data
 
 
 @pytest.mark.long
-def test_every_bolt_and_every_turn_that_is_tapped_counts(open_page, database):
+def test_every_bolt_and_every_turn_that_is_tapped_counts(
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/fit")
     page.get_by_role("button", name="Lay out bolts").first.click()
@@ -192,7 +202,9 @@ def test_every_bolt_and_every_turn_that_is_tapped_counts(open_page, database):
 
 
 @pytest.mark.long
-def test_a_field_that_is_typed_in_stands_while_something_else_is_saved(open_page, database):
+def test_a_field_that_is_typed_in_stands_while_something_else_is_saved(
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/ready")
     page.get_by_placeholder("Part that came off").click()
@@ -206,7 +218,9 @@ def test_a_field_that_is_typed_in_stands_while_something_else_is_saved(open_page
     until(page, "/api/cards/1", "(said) => said.tray[0].name === 'Head cover, outer half'")
 
 
-def test_a_swap_with_an_empty_drawer_is_made_on_the_screen(open_page, database):
+def test_a_swap_with_an_empty_drawer_is_made_on_the_screen(
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database, family={"runs": []})
     for valve, gap in (("IN L", "5"), ("IN R", "18"), ("EX L", "23"), ("EX R", "23")):
         job.gap(valve, gap)
@@ -225,7 +239,9 @@ def test_a_swap_with_an_empty_drawer_is_made_on_the_screen(open_page, database):
 
 
 @pytest.mark.long
-def test_a_plan_that_is_worked_out_anew_says_that_it_is_of_before(open_page, database):
+def test_a_plan_that_is_worked_out_anew_says_that_it_is_of_before(
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database, family={"runs": [{"from": 2.0, "to": 3.0, "step": 0.05}]})
     for valve, gap in (("IN L", "5"), ("IN R", "13"), ("EX L", "23"), ("EX R", "23")):
         job.gap(valve, gap)
@@ -248,7 +264,9 @@ def test_a_plan_that_is_worked_out_anew_says_that_it_is_of_before(open_page, dat
 
 
 @pytest.mark.long
-def test_the_shop_is_named_and_what_was_not_touched_stays(open_page, database):
+def test_the_shop_is_named_and_what_was_not_touched_stays(
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database)
     page = open_page("/shop")
     typed(page, "Name of the shop", "Kestrel Lane⏎")
@@ -274,7 +292,9 @@ def test_the_shop_is_named_and_what_was_not_touched_stays(open_page, database):
     expect(page.get_by_role("heading", name="Kestrel Lane")).to_be_visible()
 
 
-def test_every_valve_in_range_is_said_only_where_every_valve_was_measured(open_page, database):
+def test_every_valve_in_range_is_said_only_where_every_valve_was_measured(
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database, spec=False)
     job.spec(Side.INTAKE, "0.10-0.15")
     for valve, gap in (("IN L", "13"), ("IN R", "12"), ("EX L", "23"), ("EX R", "23")):
@@ -287,7 +307,9 @@ def test_every_valve_in_range_is_said_only_where_every_valve_was_measured(open_p
 
 
 @pytest.mark.long
-def test_what_is_said_with_two_meanings_is_asked_at_the_field(open_page, database):
+def test_what_is_said_with_two_meanings_is_asked_at_the_field(
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/feel")
     expect(page.locator("#entry")).to_be_focused()
@@ -302,8 +324,8 @@ def test_what_is_said_with_two_meanings_is_asked_at_the_field(open_page, databas
 
 @pytest.mark.long
 def test_what_was_typed_ahead_of_a_reading_that_is_refused_waits_at_its_own_valve(
-    open_page, database
-):
+    open_page: Any, database: Database
+) -> None:
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/feel")
     expect(page.locator("#entry")).to_be_focused()

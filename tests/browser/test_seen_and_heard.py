@@ -1,5 +1,7 @@
 """What a screen reader is told at each stage, in order; and that every figure stands out."""
 
+from typing import Any
+
 import pytest
 from playwright.sync_api import expect
 
@@ -57,8 +59,8 @@ FAINT = """() => {
 @pytest.mark.long
 @pytest.mark.parametrize("colours", ["light", "dark"])
 def test_no_place_has_a_barrier_and_every_figure_stands_out_seven_to_one(
-    open_page, no_barriers, colours
-):
+    open_page: Any, no_barriers: Any, colours: Any
+) -> None:
     """WCAG 2.2, 1.4.6 (contrast, enhanced), for what is measured and reckoned with."""
     page = open_page("/", color_scheme=colours)
     seen = 0
@@ -189,7 +191,9 @@ HEARD = {
 
 
 @pytest.mark.parametrize("heard", some(HEARD, 1, 3, -1), ids=lambda one: f"{one[0]}-{one[1]}")
-def test_a_screen_reader_is_told_the_stages_the_valves_and_what_to_do_in_order(open_page, heard):
+def test_a_screen_reader_is_told_the_stages_the_valves_and_what_to_do_in_order(
+    open_page: Any, heard: Any
+) -> None:
     stage, card = heard
     page = open_page(f"/cards/{card}/{stage}")
     name = {1: "Tindle Pentad", 2: "Varrow Quartet", 3: "Ollerby Trefoil", 4: "Corrie Offbeat"}[
@@ -203,7 +207,7 @@ def test_a_screen_reader_is_told_the_stages_the_valves_and_what_to_do_in_order(o
     expect(here).to_contain_text(stage.title())
 
 
-def test_what_was_written_and_what_was_undone_is_said_aloud(open_page):
+def test_what_was_written_and_what_was_undone_is_said_aloud(open_page: Any) -> None:
     page = open_page("/cards/2/feel")
     aloud = page.locator("[role=status][aria-live=polite]").first
     valve = page.locator("[data-valve][aria-pressed=true]").get_attribute("data-valve")

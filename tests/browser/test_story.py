@@ -1,6 +1,7 @@
 """One engine from an open card to a signed sheet, as two technicians would do it."""
 
 import re
+from typing import Any
 
 import pytest
 from playwright.sync_api import Page, expect
@@ -11,7 +12,7 @@ FOUND = {"IN L": "12", "IN C": "6", "IN R": "12-13", "EX L": "14", "EX R": "20"}
 BENCH = {"width": 1280, "height": 800}
 
 
-def entry(page: Page):
+def entry(page: Page) -> Any:
     return page.locator("#entry")
 
 
@@ -19,11 +20,11 @@ def in_hand(page: Page, valve: str) -> None:
     expect(page.locator("[data-valve][aria-pressed=true]")).to_have_attribute("data-valve", valve)
 
 
-def plate(page: Page, valve: str):
+def plate(page: Page, valve: str) -> Any:
     return page.locator(f"[data-valve='{valve}']")
 
 
-def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
+def test_the_whole_story_by_keyboard_alone(open_page: Any, no_barriers: Any) -> None:
     page = open_page("/")
     keyboard = page.keyboard
     expect(page.get_by_role("heading", name="Ostrel Hill Climb School")).to_be_visible()
@@ -150,7 +151,7 @@ def test_the_whole_story_by_keyboard_alone(open_page, no_barriers):
     expect(page.get_by_role("article")).to_be_visible()
 
 
-def test_the_whole_story_by_touch_on_a_phone(open_page, no_barriers):
+def test_the_whole_story_by_touch_on_a_phone(open_page: Any, no_barriers: Any) -> None:
     page = open_page("/", phone=True)
     no_barriers(page, "bench on a phone")
     page.get_by_role("button", name="Open a card").tap()
@@ -220,7 +221,7 @@ def test_the_whole_story_by_touch_on_a_phone(open_page, no_barriers):
 
 
 @pytest.mark.long
-def test_everything_in_spec_goes_from_feel_straight_to_sign(open_page):
+def test_everything_in_spec_goes_from_feel_straight_to_sign(open_page: Any) -> None:
     page = open_page("/cards/2/feel")
     for valve in (
         "3 EX L", "3 EX R", "4 IN L", "4 IN R", "4 EX L", "4 EX R",
@@ -234,7 +235,9 @@ def test_everything_in_spec_goes_from_feel_straight_to_sign(open_page):
     expect(page.get_by_text("Every valve is in range. Nothing to open.")).to_be_visible()
 
 
-def test_two_windows_on_one_card_conflict_clearly_and_lose_nothing_typed(open_page, no_barriers):
+def test_two_windows_on_one_card_conflict_clearly_and_lose_nothing_typed(
+    open_page: Any, no_barriers: Any
+) -> None:
     here, there = open_page("/cards/2/feel"), open_page("/cards/2/feel")
     in_hand(here, "3 EX L")
     in_hand(there, "3 EX L")
@@ -255,7 +258,7 @@ def test_two_windows_on_one_card_conflict_clearly_and_lose_nothing_typed(open_pa
 
 
 @pytest.mark.long
-def test_bad_input_says_what_to_do_and_keeps_what_was_typed(open_page):
+def test_bad_input_says_what_to_do_and_keeps_what_was_typed(open_page: Any) -> None:
     page = open_page("/cards/2/feel")
     in_hand(page, "3 EX L")
     page.keyboard.type("15-13")
@@ -269,7 +272,7 @@ def test_bad_input_says_what_to_do_and_keeps_what_was_typed(open_page):
 
 
 @pytest.mark.long
-def test_the_keys_are_shown_and_do_what_they_say(open_page, no_barriers):
+def test_the_keys_are_shown_and_do_what_they_say(open_page: Any, no_barriers: Any) -> None:
     page = open_page("/cards/3/feel")
     in_hand(page, "1 IN L")
     page.keyboard.press("?")
@@ -291,14 +294,16 @@ def test_the_keys_are_shown_and_do_what_they_say(open_page, no_barriers):
 
 @pytest.mark.parametrize("path", ["/cards/99/feel", "/nowhere"])
 @pytest.mark.long
-def test_a_place_that_is_not_there_has_a_way_back(open_page, path):
+def test_a_place_that_is_not_there_has_a_way_back(open_page: Any, path: Any) -> None:
     page = open_page(path)
     page.get_by_role("link", name="bench").last.click()
     expect(page.get_by_role("heading", name="Ostrel Hill Climb School")).to_be_visible()
 
 
 @pytest.mark.long
-def test_figures_of_speed_and_size_are_printed(chromium, own_server, capsys):
+def test_figures_of_speed_and_size_are_printed(
+    chromium: Any, own_server: Any, capsys: pytest.CaptureFixture[str]
+) -> None:
     """Measured and printed, not asserted on: they depend on the machine."""
     context = chromium.new_context(base_url=own_server.address, viewport=BENCH)
     page = context.new_page()

@@ -2,12 +2,15 @@
 
 import json
 import re
+from pathlib import Path
+from typing import Any
 
 import pypdfium2
 import pytest
-from playwright.sync_api import expect
+from playwright.sync_api import Page, expect
 
 from plimb.files.starting_point import Layout, Start, starting_point
+from plimb.record.database import Database
 from plimb.shop.engines import register_engine
 
 from ..conftest import NOON
@@ -17,11 +20,11 @@ from .test_story import entry, in_hand, plate
 FOUND = {"1 IN L": "7", "2 IN R": "8"}
 
 
-def held(page):
+def held(page: Page) -> Any:
     return page.locator("[data-valve][aria-pressed=true]").get_attribute("data-valve")
 
 
-def write_all(page, typed, count):
+def write_all(page: Page, typed: Any, count: Any) -> None:
     """Write a reading for each valve as it comes to hand."""
     for _valve in range(count):
         expect(entry(page)).to_be_focused()
@@ -33,7 +36,7 @@ def write_all(page, typed, count):
         expect(plate(page, valve)).not_to_contain_text("…")
 
 
-def fit_and_turn(page):
+def fit_and_turn(page: Page) -> None:
     """Fit every piece, go to the proof and turn by hand."""
     for step in range(page.get_by_text("1 of 2").count() + 1):
         expect(page.get_by_text(f"{step + 1} of 2", exact=True)).to_be_visible()
@@ -45,7 +48,7 @@ def fit_and_turn(page):
     expect(page.get_by_text("Turned by hand 2 times.")).to_be_visible()
 
 
-def prove(page, typed):
+def prove(page: Page, typed: Any) -> None:
     for valve, text in typed.items():
         plate(page, valve).click()
         in_hand(page, valve)
@@ -56,7 +59,9 @@ def prove(page, typed):
 
 
 @pytest.mark.long
-def test_a_triple_goes_round_twice_and_is_signed(open_page, no_barriers, tmp_path):
+def test_a_triple_goes_round_twice_and_is_signed(
+    open_page: Any, no_barriers: Any, tmp_path: Path
+) -> None:
     page = open_page("/")
     page.keyboard.press("o")
     page.get_by_label("Engine:").click()
@@ -158,7 +163,9 @@ TO_SET = {"1 IN L": "9", "2 EX R": "16", "3 IN R": "8", "4 EX L": "17"}
 
 
 @pytest.mark.long
-def test_keys_and_taps_of_a_whole_job_of_sixteen_valves_are_few(open_page, school, capsys):
+def test_keys_and_taps_of_a_whole_job_of_sixteen_valves_are_few(
+    open_page: Any, school: Database, capsys: pytest.CaptureFixture[str]
+) -> None:
     document = starting_point(Start(layout=Layout.INLINE_FOUR, firing="1-3-4-2"))
     document["engine"] |= {
         "rotation": "clockwise",

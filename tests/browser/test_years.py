@@ -2,6 +2,7 @@
 
 import re
 from datetime import timedelta
+from typing import Any
 
 import pytest
 from playwright.sync_api import expect
@@ -15,6 +16,7 @@ from plimb.card.acts.read import write_down_shim
 from plimb.card.acts.sign import sign_card
 from plimb.core.job.kinds import JobKind
 from plimb.core.lengths import Unit, mm
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from ..card.test_years import VALVES, known
@@ -24,7 +26,7 @@ from .slowly import keyed
 
 
 @pytest.fixture
-def application(database):
+def application(database: Database) -> Any:
     """Serve a record with one engine: a check with a shim change, then one after a seat was cut."""
     job = Job(database, label="Guest")
     job.revise(known)
@@ -33,21 +35,23 @@ def application(database):
     return create_app(database, clock=lambda: NOON)
 
 
-def _checked(database, engine, days, distance, gaps, kind, changes):
+def _checked(
+    database: Database, engine: Any, days: Any, distance: Any, gaps: Any, kind: Any, changes: Any
+) -> None:
     now = NOON - timedelta(days=days)
     card = open_card(database, engine_id=engine, opened_by="Oda", reason="Interval", now=now,
                      distance=distance, kind=kind)  # fmt: skip
 
-    def act(do, **said):
+    def act(do: Any, **said: Any) -> None:
         nonlocal card
         key = f"act-{card.id}-{card.version:06}"
         card = do(database, Change(card_id=card.id, version=card.version, key=key, now=now), **said)
 
-    def gaps_felt():
+    def gaps_felt() -> None:
         for valve, text in zip(VALVES, gaps, strict=True):
             act(write_down_gap, valve=valve, purpose="found", text=text, unit=Unit.MM)
 
-    def shims_read():
+    def shims_read() -> None:
         for valve in VALVES:
             act(write_down_shim, valve=valve, text="250 2.500")
 
@@ -63,8 +67,8 @@ def _checked(database, engine, days, distance, gaps, kind, changes):
 
 @pytest.mark.long
 def test_checks_over_two_years_say_what_comes_and_the_next_card_knows_its_pieces(
-    open_page, no_barriers
-):
+    open_page: Any, no_barriers: Any
+) -> None:
     page = open_page("/")
     expect(page.get_by_role("heading", name="Due", exact=True)).to_be_visible()
     page.keyboard.press("/")
@@ -130,7 +134,7 @@ def test_checks_over_two_years_say_what_comes_and_the_next_card_knows_its_pieces
 
 
 @pytest.mark.long
-def test_an_old_notebook_is_read_in_and_taken_back(open_page, no_barriers):
+def test_an_old_notebook_is_read_in_and_taken_back(open_page: Any, no_barriers: Any) -> None:
     page = open_page("/engines/1/years")
     page.get_by_role("button", name="Old notebook").click()
     keyed(

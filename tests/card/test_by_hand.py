@@ -1,5 +1,7 @@
 """What is decided by hand on a card is kept, said and asked about; what lies at hand is offered."""
 
+from typing import Any
+
 import pytest
 
 from plimb.card.acts.choose import choose_piece, take_plan
@@ -10,6 +12,7 @@ from plimb.core.engine.followers import Follower
 from plimb.core.errors import NotReady
 from plimb.core.lengths import mm
 from plimb.core.shim.shim import Source
+from plimb.record.database import Database
 from plimb.record.families import families
 from plimb.shop.drawer import add_pieces
 
@@ -19,7 +22,7 @@ from ..guest import Job
 NOTHING_SAID: dict[str, list[object]] = {"runs": []}
 
 
-def job_with(database, family, **more):
+def job_with(database: Database, family: Any, **more: Any) -> Any:
     job = Job(database, change=lambda engine: engine.update(family=family), **more)
     job.spec(Side.INTAKE, "0.10-0.15")
     job.spec(Side.EXHAUST, "0.20-0.25")
@@ -28,16 +31,16 @@ def job_with(database, family, **more):
     return job
 
 
-def planned(job):
+def planned(job: Any) -> Any:
     with job.database.reading() as session:
         return read_plan(session, job.card.id)
 
 
-def move_of(job, valve):
+def move_of(job: Any, valve: str) -> Any:
     return next(one for one in planned(job).moves if one.move.valve == valve)
 
 
-def into_the_drawer(job, text):
+def into_the_drawer(job: Any, text: Any) -> None:
     with job.database.reading() as session:
         (family,) = families(session)
     add_pieces(job.database, family_id=family.id, text=text, now=NOON)
@@ -52,7 +55,9 @@ def into_the_drawer(job, text):
     ],
     ids=["neither", "no sizes", "no diameter"],
 )
-def test_a_shim_in_the_drawer_that_fits_is_offered_and_taken(database, family):
+def test_a_shim_in_the_drawer_that_fits_is_offered_and_taken(
+    database: Database, family: Any
+) -> None:
     job = job_with(database, family)
     job.gap("IN L", "5")
     job.shim("IN L", "2.80")
@@ -65,7 +70,9 @@ def test_a_shim_in_the_drawer_that_fits_is_offered_and_taken(database, family):
     assert move_of(job, "IN L").move.thickness_nm == mm("2.723")  # it is kept back, and stands
 
 
-def test_what_came_out_of_another_engine_is_not_offered_where_nobody_said_what_fits(database):
+def test_what_came_out_of_another_engine_is_not_offered_where_nobody_said_what_fits(
+    database: Database,
+) -> None:
     other = job_with(database, NOTHING_SAID, label="Other")
     other.gap("IN L", "5")
     other.shim("IN L", "2.80")
@@ -78,7 +85,9 @@ def test_what_came_out_of_another_engine_is_not_offered_where_nobody_said_what_f
     assert sources == {Source.SAME}
 
 
-def test_an_unknown_closers_shim_and_an_openers_are_not_taken_for_one_another(database):
+def test_an_unknown_closers_shim_and_an_openers_are_not_taken_for_one_another(
+    database: Database,
+) -> None:
     job = Job(database, follower=Follower.OPENER_CLOSER, label="Duo", change=lambda engine:
               engine.update(family=NOTHING_SAID, closer_family=NOTHING_SAID))  # fmt: skip
     job.spec(Side.INTAKE, "0.08-0.22")
@@ -88,7 +97,7 @@ def test_an_unknown_closers_shim_and_an_openers_are_not_taken_for_one_another(da
     assert {one.source for one in move_of(job, "IN L op").options} == {Source.SAME}
 
 
-def test_a_shim_by_hand_for_a_valve_without_a_gap_is_not_overwritten(database):
+def test_a_shim_by_hand_for_a_valve_without_a_gap_is_not_overwritten(database: Database) -> None:
     job = job_with(database, {"diameter": 9.48, "runs": [{"from": 2, "to": 3, "step": 0.05}]})
     job.gap("IN L", "-3")
     job.gap("IN R", "5")
@@ -104,7 +113,9 @@ def test_a_shim_by_hand_for_a_valve_without_a_gap_is_not_overwritten(database):
         job.act(fit_piece, valve="IN L", fitted=True, measured="")
 
 
-def test_a_swap_with_an_empty_drawer_leaves_choose_open_and_is_not_taken_by_half(database):
+def test_a_swap_with_an_empty_drawer_leaves_choose_open_and_is_not_taken_by_half(
+    database: Database,
+) -> None:
     job = job_with(database, NOTHING_SAID)
     job.gap("IN L", "5")
     job.gap("IN R", "18")

@@ -6,6 +6,7 @@ import subprocess
 import sys
 from datetime import date, datetime, timedelta
 from pathlib import Path
+from typing import Any
 
 import pytest
 from hypothesis import given
@@ -36,14 +37,14 @@ from ..conftest import NOON, earlier_records
 SCHOOL = "Ostrel Hill Climb School"
 
 
-def turns_of(path):
+def turns_of(path: Any) -> Any:
     raw = sqlite3.connect(path)
     turns = raw.execute("SELECT hand_turns FROM round WHERE card_id = 2").fetchall()[-1][0]
     raw.close()
     return turns
 
 
-def turn(database, turns):
+def turn(database: Database, turns: Any) -> None:
     raw = sqlite3.connect(database.path)
     version = raw.execute("SELECT version FROM card WHERE id = 2").fetchone()[0]
     raw.close()
@@ -52,7 +53,7 @@ def turn(database, turns):
 
 
 @pytest.mark.slow
-def test_a_served_record_is_not_put_back_nor_thrown_away(school, tmp_path):
+def test_a_served_record_is_not_put_back_nor_thrown_away(school: Database, tmp_path: Path) -> None:
     copy = tmp_path / "copy.sqlite3"
     back_up(school.path, copy)
     before = school.path.stat().st_ino
@@ -66,7 +67,7 @@ def test_a_served_record_is_not_put_back_nor_thrown_away(school, tmp_path):
     assert turns_of(school.path) != 5
 
 
-def test_a_server_that_died_holds_nothing(tmp_path):
+def test_a_server_that_died_holds_nothing(tmp_path: Path) -> None:
     record = tmp_path / "shop.sqlite3"
     code = (
         "import os, sys; from pathlib import Path; from plimb.record.lock import record_lock\n"
@@ -77,7 +78,7 @@ def test_a_server_that_died_holds_nothing(tmp_path):
         assert json.loads(Path(f"{record}.open").read_text())["what"] == "next"
 
 
-def test_only_the_demo_is_loaded_anew(school):
+def test_only_the_demo_is_loaded_anew(school: Database) -> None:
     with pytest.raises(BadValue, match="not the demo's"):
         start_anew(school.path, "Another Shop")
     assert turns_of(school.path) >= 0
@@ -86,7 +87,9 @@ def test_only_the_demo_is_loaded_anew(school):
 
 
 @pytest.mark.parametrize("fault", ["later", "foreign", "torn", "points nowhere", "plain", "absent"])
-def test_what_is_no_sound_copy_changes_nothing(school, tmp_path, fault):
+def test_what_is_no_sound_copy_changes_nothing(
+    school: Database, tmp_path: Path, fault: Any
+) -> None:
     copy = tmp_path / "copy.sqlite3"
     back_up(school.path, copy)
     raw = sqlite3.connect(copy)
@@ -115,12 +118,14 @@ def test_what_is_no_sound_copy_changes_nothing(school, tmp_path, fault):
     assert not list(school.path.parent.glob("*.part"))
 
 
-def test_a_full_disk_leaves_the_record_as_it_was(school, tmp_path, monkeypatch):
+def test_a_full_disk_leaves_the_record_as_it_was(
+    school: Database, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
     copy = tmp_path / "copy.sqlite3"
     back_up(school.path, copy)
 
     class Full(sqlite3.Connection):
-        def backup(self, *_args, **_said):
+        def backup(self, *_args: Any, **_said: Any) -> None:
             raise sqlite3.OperationalError("database or disk is full")
 
     usual = sqlite3.connect
@@ -133,7 +138,7 @@ def test_a_full_disk_leaves_the_record_as_it_was(school, tmp_path, monkeypatch):
     assert not list(tmp_path.rglob("*.part"))
 
 
-def test_a_copy_is_put_back_under_a_server_that_goes_on(school):
+def test_a_copy_is_put_back_under_a_server_that_goes_on(school: Database) -> None:
     copy = copy_now(school.path, NOON)
     turn(school, 6)
     aside = put_back(school, copy.name)
@@ -147,7 +152,7 @@ def test_a_copy_is_put_back_under_a_server_that_goes_on(school):
 
 
 @pytest.mark.long
-def test_a_copy_a_day_is_made_and_the_old_ones_go(school):
+def test_a_copy_a_day_is_made_and_the_old_ones_go(school: Database) -> None:
     change_settings(school, keep_days=3, keep_weeks=2, keep_months=2)
     day = datetime(2026, 9, 1, 6)
     for _day in range(60):
@@ -159,7 +164,7 @@ def test_a_copy_a_day_is_made_and_the_old_ones_go(school):
 
 
 @given(some.sets(some.dates(date(2024, 1, 1), date(2027, 1, 1)), max_size=80))
-def test_the_newest_stays_and_no_more_than_are_kept(days):
+def test_the_newest_stays_and_no_more_than_are_kept(days: Any) -> None:
     kept = Kept()
     stay = staying(days, kept)
     assert stay <= days
@@ -168,7 +173,7 @@ def test_the_newest_stays_and_no_more_than_are_kept(days):
     assert stay >= set(sorted(days)[-kept.days :])
 
 
-def test_a_copy_is_kept_from_before_an_upgrade(tmp_path):
+def test_a_copy_is_kept_from_before_an_upgrade(tmp_path: Path) -> None:
     path = tmp_path / "old.sqlite3"
     raw = sqlite3.connect(path)
     raw.executescript(earlier_records()["0009-what-it-costs"])
@@ -180,7 +185,7 @@ def test_a_copy_is_kept_from_before_an_upgrade(tmp_path):
     raw.close()
 
 
-def test_what_is_not_well_is_found(school):
+def test_what_is_not_well_is_found(school: Database) -> None:
     assert check_record(school.path) == []
     with school.writing("tried") as session:
         session.connection().exec_driver_sql(

@@ -3,6 +3,7 @@
 import json
 from decimal import Decimal
 from itertools import product
+from typing import Any
 
 import pypdfium2
 import pytest
@@ -24,13 +25,14 @@ from plimb.core.measure.limits import Verdict
 from plimb.core.plan.needs import Need
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.files.starting_point import Layout, Start, starting_point
+from plimb.record.database import Database
 
 from ..conftest import NOON
 from ..guest import Job
 
 
 @pytest.mark.parametrize(("layout", "follower"), list(product(Layout, Follower)))
-def test_a_layout_brings_no_figure_that_nobody_entered(layout, follower):
+def test_a_layout_brings_no_figure_that_nobody_entered(layout: Any, follower: Any) -> None:
     valves = 2 if follower is Follower.OPENER_CLOSER else 4
     document = starting_point(Start(layout=layout, follower=follower, valves=valves))
     engine = document["engine"]
@@ -41,7 +43,7 @@ def test_a_layout_brings_no_figure_that_nobody_entered(layout, follower):
     assert engine["crank"]["marks"] == []
 
 
-def test_without_a_spec_a_gap_is_kept_and_not_judged(database):
+def test_without_a_spec_a_gap_is_kept_and_not_judged(database: Database) -> None:
     job = Job(database)
     job.gap("IN L", "13-15")
     one = job.view.valves[0]
@@ -58,7 +60,9 @@ def test_without_a_spec_a_gap_is_kept_and_not_judged(database):
         job.act(sign_card, signed_by="Oda", remarks="")
 
 
-def test_a_spec_entered_on_the_card_goes_to_the_engine_and_judges_what_was_read(database):
+def test_a_spec_entered_on_the_card_goes_to_the_engine_and_judges_what_was_read(
+    database: Database,
+) -> None:
     job = Job(database)
     job.gap("IN L", "13")
     job.gap("EX L", "13")
@@ -79,7 +83,7 @@ def test_a_spec_entered_on_the_card_goes_to_the_engine_and_judges_what_was_read(
     assert document["engine"]["spec"]["intake"] == {"nominal": 0.006, "plus_minus": 0.001}
 
 
-def test_one_figure_without_a_room_is_refused_at_the_room(database):
+def test_one_figure_without_a_room_is_refused_at_the_room(database: Database) -> None:
     job = Job(database)
     with pytest.raises(BadValue) as refusal:
         job.spec(Side.INTAKE, "0.16")
@@ -87,7 +91,7 @@ def test_one_figure_without_a_room_is_refused_at_the_room(database):
     assert job.view.valves[0].status.clearance.spec is None
 
 
-def test_a_corrected_engine_is_offered_said_and_judged_anew(database):
+def test_a_corrected_engine_is_offered_said_and_judged_anew(database: Database) -> None:
     job = Job(database)
     job.spec(Side.INTAKE, "0.10-0.15")
     job.gap("IN L", "17")
@@ -103,11 +107,11 @@ def test_a_corrected_engine_is_offered_said_and_judged_anew(database):
         assert read_card(session, job.card.id).rounds[0].status.valves["IN L"].record.found
 
 
-def test_a_valve_that_is_written_about_is_not_lost_with_a_correction(database):
+def test_a_valve_that_is_written_about_is_not_lost_with_a_correction(database: Database) -> None:
     job = Job(database)
     job.gap("EX R", "20")
 
-    def without(engine):
+    def without(engine: Any) -> None:
         engine["valves"] = [one for one in engine["valves"] if one["id"] != "EX R"]
 
     job.revise(without)
@@ -117,7 +121,7 @@ def test_a_valve_that_is_written_about_is_not_lost_with_a_correction(database):
     assert "EX R" in job.view.status.valves
 
 
-def test_unknown_shims_are_nobody_elses_and_a_marking_can_be_read(database):
+def test_unknown_shims_are_nobody_elses_and_a_marking_can_be_read(database: Database) -> None:
     job = Job(database)
     job.spec(Side.INTAKE, "0.10-0.15")
     job.gap("IN L", "5")
@@ -136,7 +140,7 @@ def test_unknown_shims_are_nobody_elses_and_a_marking_can_be_read(database):
     ]
 
 
-def test_what_a_card_says_of_the_job_is_corrected_by_an_act(database):
+def test_what_a_card_says_of_the_job_is_corrected_by_an_act(database: Database) -> None:
     job = Job(database)
     job.act(
         correct_card,
@@ -153,7 +157,7 @@ def test_what_a_card_says_of_the_job_is_corrected_by_an_act(database):
     assert job.view.reason == "After a seizure"
 
 
-def test_what_was_written_in_thou_stays_in_thou(database):
+def test_what_was_written_in_thou_stays_in_thou(database: Database) -> None:
     job = Job(database)
     job.spec(Side.INTAKE, ".004-.006", unit=Unit.INCH)
     job.gap("IN L", "4-5", Unit.INCH)
@@ -165,7 +169,7 @@ def test_what_was_written_in_thou_stays_in_thou(database):
     assert "4–5" in page
 
 
-def test_hours_keep_their_decimal_point_on_card_sheet_and_file(database):
+def test_hours_keep_their_decimal_point_on_card_sheet_and_file(database: Database) -> None:
     job = Job(database)
     job.act(correct_card, reason="30 h", distance=None, hours="62,5", opened_by="Ida")
     assert job.view.hours == Decimal("62.5")
@@ -181,7 +185,7 @@ def test_hours_keep_their_decimal_point_on_card_sheet_and_file(database):
     assert refusal.value.field == "hours"
 
 
-def test_a_card_opened_by_mistake_is_put_away_and_brought_back_whole(database):
+def test_a_card_opened_by_mistake_is_put_away_and_brought_back_whole(database: Database) -> None:
     job = Job(database)
     job.gap("IN L", "13")
     job.act(put_away, away=True)
@@ -191,7 +195,7 @@ def test_a_card_opened_by_mistake_is_put_away_and_brought_back_whole(database):
     assert [card.put_away_at for card in read_shop(database).cards] == [None]
 
 
-def test_without_a_feeler_set_nobody_knows_which_blade_was_the_thinnest(database):
+def test_without_a_feeler_set_nobody_knows_which_blade_was_the_thinnest(database: Database) -> None:
     job = Job(database)
     with pytest.raises(BadValue, match="choose the feeler set"):
         job.gap("IN L", "x")

@@ -4,8 +4,10 @@ import copy
 import json
 import os
 import random
+from typing import Any
 
 import pytest
+from flask.testing import FlaskClient
 
 from plimb.books.bench import read_shop
 from plimb.card.acts.sign import read_sheet
@@ -14,6 +16,7 @@ from plimb.card.planning import read_plan
 from plimb.card.transfer import import_card
 from plimb.core.errors import BadValue, PlimbError
 from plimb.files.sheet_pdf import sheet_pdf
+from plimb.record.database import Database
 from plimb.record.engines import list_engines
 
 from ..conftest import NOON, some
@@ -26,7 +29,7 @@ WRONG: tuple[object, ...] = (
 )  # fmt: skip
 
 
-def leaves(value, path=()):
+def leaves(value: Any, path: Any = ()) -> Any:
     """Give the path of every value in a file, of lists the first two."""
     if isinstance(value, dict):
         for key, inner in value.items():
@@ -38,7 +41,7 @@ def leaves(value, path=()):
         yield path
 
 
-def changed(document, path, value):
+def changed(document: Any, path: Any, value: Any) -> Any:
     made = copy.deepcopy(document)
     at = made
     for step in path[:-1]:
@@ -47,13 +50,13 @@ def changed(document, path, value):
     return made
 
 
-def cards_of(school):
+def cards_of(school: Database) -> Any:
     counts = read_shop(school).counts
     return counts.open + counts.signed + counts.away
 
 
 @pytest.mark.long
-def test_a_file_is_refused_whole_or_every_view_shows_what_it_brought(school):
+def test_a_file_is_refused_whole_or_every_view_shows_what_it_brought(school: Database) -> None:
     with school.reading() as session:
         documents = [json.loads(card_text(session, number)) for number in (1, 2, 3)]
     places = [(one, path) for one in documents for path in leaves(one)]
@@ -82,7 +85,9 @@ def test_a_file_is_refused_whole_or_every_view_shows_what_it_brought(school):
     ("name", "value"),
     [("rested_hours", "x"), ("temperature_c", ""), ("variant", "x"), ("opened_by", "y" * 201)],
 )
-def test_what_a_view_would_trip_over_is_refused_at_the_door(school, name, value):
+def test_what_a_view_would_trip_over_is_refused_at_the_door(
+    school: Database, name: Any, value: Any
+) -> None:
     with school.reading() as session:
         document = json.loads(card_text(session, 2))
     document["job"][name] = value
@@ -91,7 +96,7 @@ def test_what_a_view_would_trip_over_is_refused_at_the_door(school, name, value)
     assert said.value.field == f"$.job.{name}"
 
 
-def test_a_card_that_comes_in_changes_no_engine_here(school):
+def test_a_card_that_comes_in_changes_no_engine_here(school: Database) -> None:
     with school.reading() as session:
         text = card_text(session, 1)
         before = {one.label: one.revisions[-1].document for one in list_engines(session)}
@@ -113,7 +118,9 @@ def test_a_card_that_comes_in_changes_no_engine_here(school):
           "took back act -1", "round x", "sign", "found {valve.__class__}", "\u202e", ""], 0, 6),
 )  # fmt: skip
 @pytest.mark.parametrize("payload", [None, {}, {"which": 3, "valve": ["1 IN L"]}])
-def test_a_card_with_strange_words_in_its_history_stays_readable(school, client, action, payload):
+def test_a_card_with_strange_words_in_its_history_stays_readable(
+    school: Database, client: FlaskClient, action: Any, payload: Any
+) -> None:
     """What an act of an unknown kind says, and words without what was said, are only shown."""
     with school.reading() as session:
         document = json.loads(card_text(session, 2))
@@ -134,7 +141,9 @@ def test_a_card_with_strange_words_in_its_history_stays_readable(school, client,
     [("take-back", {"which": "x"}), ("take-back", {}), ("sign", {}), ("gap", {"valve": "1 IN L"}),
      ("tick", {"item": "x", "done": True, "more": 1})],
 )  # fmt: skip
-def test_an_act_that_says_what_its_kind_does_not_is_refused_with_its_place(school, kind, payload):
+def test_an_act_that_says_what_its_kind_does_not_is_refused_with_its_place(
+    school: Database, kind: Any, payload: Any
+) -> None:
     with school.reading() as session:
         document = json.loads(card_text(session, 2))
     document["job"]["events"][0] |= {"action": kind, "payload": payload}
@@ -143,7 +152,7 @@ def test_an_act_that_says_what_its_kind_does_not_is_refused_with_its_place(schoo
     assert said.value.field.startswith("$.job.events[0].payload")
 
 
-def twice(lines):
+def twice(lines: Any) -> None:
     lines.append(copy.deepcopy(lines[-1]))
 
 
@@ -169,7 +178,9 @@ BREAKS = {
 
 
 @pytest.mark.parametrize("breaks", BREAKS.values(), ids=BREAKS)
-def test_what_the_record_could_not_hold_is_refused_with_its_path(school, client, breaks):
+def test_what_the_record_could_not_hold_is_refused_with_its_path(
+    school: Database, client: FlaskClient, breaks: Any
+) -> None:
     with school.reading() as session:
         document = json.loads(card_text(session, 2))
     breaks(document)
@@ -180,7 +191,9 @@ def test_what_the_record_could_not_hold_is_refused_with_its_path(school, client,
     assert cards_of(school) == before
 
 
-def test_an_engine_that_brings_a_field_parts_do_not_know_is_refused_in_a_sentence(client):
+def test_an_engine_that_brings_a_field_parts_do_not_know_is_refused_in_a_sentence(
+    client: FlaskClient,
+) -> None:
     kept = client.get("/api/engines/1").json
     document = json.loads(kept["document"])
     document["engine"]["parts"] = [{"what": "Gasket", "colour": "red"}]
@@ -194,8 +207,8 @@ def test_an_engine_that_brings_a_field_parts_do_not_know_is_refused_in_a_sentenc
 
 
 def test_a_signed_card_with_an_added_line_is_taken_in_twice_and_one_key_serves_two_cards(
-    school, client
-):
+    school: Database, client: FlaskClient
+) -> None:
     said = {"key": "one-key-for-two", "written_by": "Ida", "text": "Ticks."}
     assert client.post("/api/cards/1/amendments", json=said).status_code == 201
     with school.reading() as session:

@@ -1,6 +1,7 @@
 """What was decided from other figures, what is known beforehand, what was not done."""
 
 import json
+from typing import Any
 
 import pytest
 
@@ -28,6 +29,7 @@ from plimb.core.plan.advice import AdviceKind
 from plimb.core.plan.needs import Need, WhichToSet
 from plimb.core.shim.shim import Condition, Source, Trust
 from plimb.core.shim.sum import Aim, Rounding
+from plimb.record.database import Database
 from plimb.record.shims import audit, shims_in
 from plimb.shop.tools import save_blade_set
 
@@ -35,7 +37,7 @@ from ..conftest import NOON
 from ..guest import Job, card_text
 
 
-def engine(document):
+def engine(document: Any) -> None:
     document["spec"] = {
         "intake": {"min": 0.13, "max": 0.19, "set_min": 0.15, "set_max": 0.17},
         "exhaust": {"min": 0.22, "max": 0.28},
@@ -48,26 +50,26 @@ def engine(document):
 
 
 @pytest.fixture
-def job(database):
+def job(database: Database) -> Any:
     blades = tuple(Blade(nominal_nm=n * mm("0.01")) for n in (5, 8, 10, 13, 15, 18, 20, 25))
     save_blade_set(database, set_id=None, blades=BladeSet(name="Few", blades=blades))
     return Job(database, change=engine)
 
 
-def shim(job, valve, text, condition=Condition.SOUND):
+def shim(job: Any, valve: str, text: Any, condition: Any = Condition.SOUND) -> None:
     job.act(write_down_shim, valve=valve, text=text, condition=condition)
 
 
-def plan_of(job):
+def plan_of(job: Any) -> Any:
     with job.database.reading() as session:
         return read_plan(session, job.card.id)
 
 
-def proof(job, valve, text):
+def proof(job: Any, valve: str, text: Any) -> None:
     job.act(write_down_gap, valve=valve, purpose="proof", text=text, unit=Unit.MM)
 
 
-def apart(job):
+def apart(job: Any) -> None:
     """One intake tight, the others in range, the shim read and the plan taken."""
     for valve in job.view.status.order:
         job.gap(valve, "15-18" if "IN" in valve else "25")
@@ -76,7 +78,7 @@ def apart(job):
     job.act(take_plan)
 
 
-def test_a_corrected_reading_overtakes_what_was_decided_and_one_tap_plans_again(job):
+def test_a_corrected_reading_overtakes_what_was_decided_and_one_tap_plans_again(job: Any) -> None:
     apart(job)
     state = job.view.status.valves["IN L"]
     assert (state.record.choice.thickness_nm, state.overtaken) == (mm("2.40"), False)
@@ -94,7 +96,7 @@ def test_a_corrected_reading_overtakes_what_was_decided_and_one_tap_plans_again(
     assert job.view.at.value == "prove"
 
 
-def test_a_giver_that_is_read_anew_overtakes_the_valve_that_takes_its_piece(job):
+def test_a_giver_that_is_read_anew_overtakes_the_valve_that_takes_its_piece(job: Any) -> None:
     apart(job)
     job.act(write_down_gap, valve="IN R", purpose="found", text="8", unit=Unit.MM, reason="Again")
     shim(job, "IN R", "2.420")
@@ -105,7 +107,7 @@ def test_a_giver_that_is_read_anew_overtakes_the_valve_that_takes_its_piece(job)
     assert job.view.status.valves["IN L"].overtaken
 
 
-def test_a_scrap_piece_replaced_by_its_own_size_is_fitted_and_proved(job):
+def test_a_scrap_piece_replaced_by_its_own_size_is_fitted_and_proved(job: Any) -> None:
     for valve in job.view.status.order:
         job.gap(valve, "15-18" if "IN" in valve else "25")
     shim(job, "IN L", "2.500", Condition.SCRAP)
@@ -115,7 +117,7 @@ def test_a_scrap_piece_replaced_by_its_own_size_is_fitted_and_proved(job):
     assert view.status.valves["IN L"].touched
 
 
-def test_what_ends_outside_the_set_range_is_said_as_such(job):
+def test_what_ends_outside_the_set_range_is_said_as_such(job: Any) -> None:
     apart(job)
     shim(job, "IN L", "2.480")  # 2.40 then gives 0.16
     job.act(take_plan)
@@ -129,7 +131,7 @@ def test_what_ends_outside_the_set_range_is_said_as_such(job):
     assert (state.left, state.left_unset) == (Verdict.IN, False)
 
 
-def test_one_end_of_a_gap_is_no_sum_and_waits_for_the_blade_that_tells(job):
+def test_one_end_of_a_gap_is_no_sum_and_waits_for_the_blade_that_tells(job: Any) -> None:
     job.gap("IN L", "15l")
     job.gap("IN R", "-10")
     job.gap("EX L", "-5")
@@ -148,7 +150,7 @@ def test_one_end_of_a_gap_is_no_sum_and_waits_for_the_blade_that_tells(job):
     assert not moves["IN L"].move.changes
 
 
-def test_before_anything_is_open_the_record_makes_a_plan_but_none_to_take(job):
+def test_before_anything_is_open_the_record_makes_a_plan_but_none_to_take(job: Any) -> None:
     apart(job)
     assert not plan_of(job).remembered
     job.act(fit_piece, valve="IN L", fitted=True, measured="2.402")
@@ -171,7 +173,7 @@ def test_before_anything_is_open_the_record_makes_a_plan_but_none_to_take(job):
     job.act(take_plan)
 
 
-def test_shims_from_memory_make_a_plan_and_no_reading(job):
+def test_shims_from_memory_make_a_plan_and_no_reading(job: Any) -> None:
     for valve in job.view.status.order:
         job.gap(valve, "15-18" if "IN" in valve else "25")
     job.gap("IN L", "9")
@@ -188,7 +190,7 @@ def test_shims_from_memory_make_a_plan_and_no_reading(job):
     assert not plan_of(job).remembered
 
 
-def test_what_was_not_done_is_shown_and_stands_on_the_sheet(job):
+def test_what_was_not_done_is_shown_and_stands_on_the_sheet(job: Any) -> None:
     apart(job)
     said = job.view.not_done
     assert any(one.startswith("Closing up: ") for one in said)
@@ -198,7 +200,7 @@ def test_what_was_not_done_is_shown_and_stands_on_the_sheet(job):
     assert below["Not done"] == "; ".join(said)
 
 
-def test_a_valve_on_its_limit_is_looked_at_where_its_camshaft_is_out_anyway(job):
+def test_a_valve_on_its_limit_is_looked_at_where_its_camshaft_is_out_anyway(job: Any) -> None:
     apart(job)
     job.act(write_down_gap, valve="IN R", purpose="found", text="13", unit=Unit.MM, reason="Again")
     state = job.view.status.valves["IN R"]
@@ -210,7 +212,7 @@ def test_a_valve_on_its_limit_is_looked_at_where_its_camshaft_is_out_anyway(job)
     assert not job.view.status.valves["IN R"].opens  # half a chance is sure enough here
 
 
-def test_what_straddles_a_limit_is_looked_at_too_once_its_camshaft_is_out(job):
+def test_what_straddles_a_limit_is_looked_at_too_once_its_camshaft_is_out(job: Any) -> None:
     for valve in job.view.status.order:
         job.gap(valve, "15-18" if "IN" in valve else "25")
     job.gap("IN R", "18-20")
@@ -220,7 +222,7 @@ def test_what_straddles_a_limit_is_looked_at_too_once_its_camshaft_is_out(job):
     assert (state.verdict, state.need, state.opens) == (Verdict.UNSETTLED, Need.FINER, True)
 
 
-def test_a_valve_in_doubt_is_opened_where_somebody_wants_it(job):
+def test_a_valve_in_doubt_is_opened_where_somebody_wants_it(job: Any) -> None:
     """A reading on its limit stays shut by itself: what it would gain is said, one tap opens it."""
     for valve in job.view.status.order:
         job.gap(valve, "15-18" if "IN" in valve else "25")
@@ -249,7 +251,7 @@ def test_a_valve_in_doubt_is_opened_where_somebody_wants_it(job):
     assert (changed.valve, changed.thickness_nm) == ("EX L", mm("2.55"))
     assert changed.chance > 0.9
 
-    def text():
+    def text() -> Any:
         with job.database.reading() as session:
             return card_text(session, job.card.id)
 
@@ -263,7 +265,7 @@ def test_a_valve_in_doubt_is_opened_where_somebody_wants_it(job):
     assert "opened_too" not in text()
 
 
-def test_a_valve_that_is_not_measured_or_not_the_jobs_is_not_opened(job):
+def test_a_valve_that_is_not_measured_or_not_the_jobs_is_not_opened(job: Any) -> None:
     with pytest.raises(NotReady, match="Measure IN L first"):
         job.act(open_too, valve="IN L", opened=True)
     job.gap("IN L", "15-18")
@@ -272,7 +274,7 @@ def test_a_valve_that_is_not_measured_or_not_the_jobs_is_not_opened(job):
         job.act(open_too, valve="IN L", opened=True)
 
 
-def test_a_blade_in_between_is_advised_only_while_it_can_be_tried(job):
+def test_a_blade_in_between_is_advised_only_while_it_can_be_tried(job: Any) -> None:
     for valve in job.view.status.order:
         job.gap(valve, "15-18" if "IN" in valve else "25")
     job.gap("EX L", "13-20")
@@ -282,12 +284,12 @@ def test_a_blade_in_between_is_advised_only_while_it_can_be_tried(job):
     assert AdviceKind.FINER not in {one.kind for one in plan_of(job).helps}
 
 
-def test_a_hand_of_its_own_counts_in_every_chance_and_on_the_bench(job):
+def test_a_hand_of_its_own_counts_in_every_chance_and_on_the_bench(job: Any) -> None:
     apart(job)
     job.act(write_down_gap, valve="IN R", purpose="found", text="13-15", unit=Unit.MM,
             reason="Again")  # fmt: skip
 
-    def said():
+    def said() -> Any:
         view, planned = job.view, plan_of(job)
         moves = {one.move.valve: one for one in planned.moves}
         sizes = {(one.thickness_nm, one.source): one.chance for one in moves["IN L"].options}
@@ -312,7 +314,7 @@ def test_a_hand_of_its_own_counts_in_every_chance_and_on_the_bench(job):
             change_settings(job.database, **closing, hand_nm=wrong)
 
 
-def test_the_shops_own_figures_reach_the_plan(job):
+def test_the_shops_own_figures_reach_the_plan(job: Any) -> None:
     change_settings(job.database, hand_turns=2, wrench=TorqueUnit.NM, round_cost="0", sure=60)
     apart(job)
     job.act(set_policy, aim=Aim.LOOSE, rounding=Rounding.NEAREST, act=WhichToSet.OUT,
@@ -323,8 +325,8 @@ def test_the_shops_own_figures_reach_the_plan(job):
             change_settings(job.database, **{"hand_turns": 2, "wrench": TorqueUnit.NM, **wrong})
 
 
-def test_a_shim_struck_out_is_in_no_valve_and_what_it_made_way_for_is_in_again(job):
-    def inside():
+def test_a_shim_struck_out_is_in_no_valve_and_what_it_made_way_for_is_in_again(job: Any) -> None:
+    def inside() -> Any:
         with job.database.reading() as session:
             return [show_mm(row.thickness_nm) for row in shims_in(session, job.engine_id)]
 
@@ -342,7 +344,7 @@ def test_a_shim_struck_out_is_in_no_valve_and_what_it_made_way_for_is_in_again(j
         assert audit(session) == []
 
 
-def test_a_shim_once_called_scrap_opens_no_valve_in_spec_until_it_is_read_again(job):
+def test_a_shim_once_called_scrap_opens_no_valve_in_spec_until_it_is_read_again(job: Any) -> None:
     for valve in job.view.status.order:
         job.gap(valve, "15-18" if "IN" in valve else "25")
     shim(job, "IN L", "2.500", Condition.SCRAP)
@@ -358,7 +360,9 @@ def test_a_shim_once_called_scrap_opens_no_valve_in_spec_until_it_is_read_again(
     assert job.view.status.valves["IN L"].need is Need.OPEN
 
 
-def test_what_the_round_before_proved_in_range_stays_shut_unless_somebody_opens_it(job):
+def test_what_the_round_before_proved_in_range_stays_shut_unless_somebody_opens_it(
+    job: Any,
+) -> None:
     """13 lies on the limit, its camshaft is out again: it would be opened were it not proved."""
     for valve in job.view.status.order:
         job.gap(valve, "8" if "IN" in valve else "25")

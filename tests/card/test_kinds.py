@@ -3,6 +3,7 @@
 import json
 from datetime import date
 from decimal import Decimal
+from typing import Any
 
 import pypdfium2
 import pytest
@@ -37,7 +38,7 @@ from ..conftest import NOON
 from ..guest import Job, card_text
 
 
-def known(engine):
+def known(engine: Any) -> None:
     """Enter a spec and sizes."""
     engine["spec"] = {"intake": {"min": 0.10, "max": 0.20}, "exhaust": {"min": 0.20, "max": 0.30}}
     engine["family"] = {
@@ -45,8 +46,8 @@ def known(engine):
     }  # fmt: skip
 
 
-def test_one_valve_by_two_thou_from_opening_to_the_signed_sheet(database):
-    def inches(engine):
+def test_one_valve_by_two_thou_from_opening_to_the_signed_sheet(database: Database) -> None:
+    def inches(engine: Any) -> None:
         known(engine)
         engine["spec"]["exhaust"] = {"min": 0.15, "max": 0.40}
 
@@ -77,7 +78,9 @@ def test_one_valve_by_two_thou_from_opening_to_the_signed_sheet(database):
         (Amount(valve="EX L", by="two", wider=True, unit=Unit.INCH), "amount"),
     ],
 )
-def test_one_valve_without_a_valve_or_an_amount_that_can_be_is_refused(database, amount, field):
+def test_one_valve_without_a_valve_or_an_amount_that_can_be_is_refused(
+    database: Database, amount: Any, field: Any
+) -> None:
     job = Job(database)
     with pytest.raises(BadValue) as refusal:
         job.act(change_kind, kind=JobKind.ONE, amount=amount)
@@ -85,7 +88,9 @@ def test_one_valve_without_a_valve_or_an_amount_that_can_be_is_refused(database,
     assert job.view.kind is JobKind.SET
 
 
-def test_the_kind_is_corrected_on_the_open_card_but_no_check_only_once_pieces_are_out(database):
+def test_the_kind_is_corrected_on_the_open_card_but_no_check_only_once_pieces_are_out(
+    database: Database,
+) -> None:
     job = Job(database, change=known)
     job.act(change_kind, kind=JobKind.CHECK, amount=None)
     job.gap("IN L", "8")
@@ -100,7 +105,7 @@ def test_the_kind_is_corrected_on_the_open_card_but_no_check_only_once_pieces_ar
     assert job.line("Job") == "set everything while it is apart"
 
 
-def test_on_the_bench_there_is_no_crank_on_card_sheet_or_paper(database):
+def test_on_the_bench_there_is_no_crank_on_card_sheet_or_paper(database: Database) -> None:
     job = Job(database, Layout.FLAT_FOUR, opened={"kind": JobKind.BENCH})
     turning = job.view.turning
     assert (turning.method, turning.lanes) == (Method.BENCH, ())
@@ -111,7 +116,7 @@ def test_on_the_bench_there_is_no_crank_on_card_sheet_or_paper(database):
         assert blank_sheet(session, job.card.id).startswith(b"%PDF")
 
 
-def test_what_was_found_changes_only_with_a_reason_once_pieces_are_out(database):
+def test_what_was_found_changes_only_with_a_reason_once_pieces_are_out(database: Database) -> None:
     job = Job(database, change=known)
     for valve, text in (("IN L", "8"), ("IN R", "15"), ("EX L", "25"), ("EX R", "25")):
         job.gap(valve, text)
@@ -132,7 +137,7 @@ def test_what_was_found_changes_only_with_a_reason_once_pieces_are_out(database)
     assert again == 1
 
 
-def test_the_engine_remembers_what_was_entered_where_it_was_met(database):
+def test_the_engine_remembers_what_was_entered_where_it_was_met(database: Database) -> None:
     job = Job(database, opened={"distance": 4100, "measure": Measure.MILES})
     job.act(
         remembering.note_machine, owner="Ilse Varn", plate="OS 114", counter=Measure.MILES,
@@ -170,7 +175,9 @@ def test_the_engine_remembers_what_was_entered_where_it_was_met(database):
     assert not job.view.engine_changes
 
 
-def test_a_valve_felt_with_another_set_says_so_on_the_sheet_and_in_the_file(database, fresh):
+def test_a_valve_felt_with_another_set_says_so_on_the_sheet_and_in_the_file(
+    database: Database, fresh: Any
+) -> None:
     thin, other = (
         save_blade_set(
             database, set_id=None,
@@ -192,7 +199,7 @@ def test_a_valve_felt_with_another_set_says_so_on_the_sheet_and_in_the_file(data
         assert "IN R with Other" in str(read_sheet(session, number).facts)
 
 
-def test_miles_stay_miles_on_card_sheet_and_file(database):
+def test_miles_stay_miles_on_card_sheet_and_file(database: Database) -> None:
     job = Job(database, change=known, opened={"distance": 14000, "measure": Measure.MILES})
     assert job.line("At") == "14000 miles"
     with database.reading() as session:
@@ -202,7 +209,7 @@ def test_miles_stay_miles_on_card_sheet_and_file(database):
     assert read_shop(database).cards[0].next_check == "at 28000 miles"
 
 
-def test_the_next_check_is_by_distance_hours_or_a_day_that_lies_ahead(database):
+def test_the_next_check_is_by_distance_hours_or_a_day_that_lies_ahead(database: Database) -> None:
     job = Job(database)
     with pytest.raises(BadValue) as refusal:
         job.act(sign_card, signed_by="Oda", remarks="x", next_on=NOON.date())
@@ -214,7 +221,9 @@ def test_the_next_check_is_by_distance_hours_or_a_day_that_lies_ahead(database):
     assert job.sheet.next_check == "at 9000 km or at 62.5 h or by 2027-04-01"
 
 
-def test_side_checks_and_notes_stand_on_the_sheet_and_beside_the_next_ones(database):
+def test_side_checks_and_notes_stand_on_the_sheet_and_beside_the_next_ones(
+    database: Database,
+) -> None:
     job = Job(database, Layout.PARALLEL_TWIN)
     checks = SideChecks(
         cylinders=(CylinderCheck(cylinder=1, dry="11,5", wet="13", leak="8"),
@@ -247,14 +256,18 @@ def test_side_checks_and_notes_stand_on_the_sheet_and_beside_the_next_ones(datab
         (CylinderCheck(cylinder=1, leak="101"), "leak-1"),
     ],
 )
-def test_a_compression_that_cannot_be_is_refused_at_its_field(database, one, field):
+def test_a_compression_that_cannot_be_is_refused_at_its_field(
+    database: Database, one: Any, field: Any
+) -> None:
     job = Job(database)
     with pytest.raises(BadValue) as refusal:
         job.act(note.note_checks, checks=SideChecks(cylinders=(one,)))
     assert refusal.value.field == field
 
 
-def test_the_bill_has_the_pieces_that_were_bought_and_what_was_written_besides(database):
+def test_the_bill_has_the_pieces_that_were_bought_and_what_was_written_besides(
+    database: Database,
+) -> None:
     job = Job(database, change=known)
     for valve, text in (("IN L", "8"), ("IN R", "7"), ("EX L", "25"), ("EX R", "25")):
         job.gap(valve, text)
@@ -275,7 +288,9 @@ def test_the_bill_has_the_pieces_that_were_bought_and_what_was_written_besides(d
         job.act(note.note_bill, lines=[BillLine(what=" ")])
 
 
-def test_everything_a_card_carries_goes_out_and_comes_in_again(database, fresh):
+def test_everything_a_card_carries_goes_out_and_comes_in_again(
+    database: Database, fresh: Any
+) -> None:
     job = Job(database, change=known, opened={"kind": JobKind.CHECK, "distance": 7})
     job.act(note.note_symptoms, text="Ticks")
     job.act(note.note_at, stage=Stage.READY, text="Cover weeps")
@@ -289,7 +304,9 @@ def test_everything_a_card_carries_goes_out_and_comes_in_again(database, fresh):
         assert card_text(session, number) == text
 
 
-def test_the_instrument_is_corrected_and_a_snapped_blade_leaves_from_where_it_is_used(database):
+def test_the_instrument_is_corrected_and_a_snapped_blade_leaves_from_where_it_is_used(
+    database: Database,
+) -> None:
     calliper = add_instrument(database, name="Calliper", doubt="0.02")
     blades = BladeSet(
         name="Set",
@@ -315,10 +332,10 @@ def test_the_instrument_is_corrected_and_a_snapped_blade_leaves_from_where_it_is
 # units apart --------------------------------------------------------------------------------
 
 
-def in_units(gap, shim):
+def in_units(gap: Any, shim: Any) -> Any:
     """Enter a spec of 4 to 8 thou, and shims of about a tenth of an inch."""
 
-    def enter(engine):
+    def enter(engine: Any) -> None:
         step = {"mm": 25.4, "in": 1}
         engine["spec"]["intake"] = {
             "min": 0.004 * step[gap], "max": 0.008 * step[gap],
@@ -329,7 +346,7 @@ def in_units(gap, shim):
     return enter
 
 
-def guest_in(database, gap, shim):
+def guest_in(database: Database, gap: Any, shim: Any) -> Any:
     units = {"unit": gap, "shim_unit": shim}
     return Job(database, change=in_units(gap, shim), units=units)
 
@@ -343,7 +360,9 @@ def guest_in(database, gap, shim):
         ("mm", "in", ".1100", "Stack: 0.0030 (0.0762 mm) + 0.1100 = 0.1130 in.", "(0.0762 mm) +"),
     ],
 )
-def test_sum_plan_and_sheet_are_in_the_units_of_the_card(database, gap, shim, typed, stack, why):
+def test_sum_plan_and_sheet_are_in_the_units_of_the_card(
+    database: Database, gap: Any, shim: Any, typed: str, stack: Any, why: Any
+) -> None:
     job = guest_in(database, gap, shim)
     job.gap("IN L", "3", Unit.INCH)
     job.shim("IN L", typed)
@@ -363,7 +382,7 @@ def test_sum_plan_and_sheet_are_in_the_units_of_the_card(database, gap, shim, ty
 
 
 @pytest.mark.parametrize(("marking", "nm"), [("110", 2_794_000), ("1100", 2_794_000)])
-def test_a_marking_in_inches_is_read_in_inches(database, marking, nm):
+def test_a_marking_in_inches_is_read_in_inches(database: Database, marking: Any, nm: Any) -> None:
     job = guest_in(database, "in", "in")
     job.shim("IN L", marking)
     piece = job.view.valves[0].status.record.piece
@@ -372,7 +391,7 @@ def test_a_marking_in_inches_is_read_in_inches(database, marking, nm):
         job.shim("IN R", "111")
 
 
-def test_two_open_cards_of_one_engine_keep_what_the_other_entered(database):
+def test_two_open_cards_of_one_engine_keep_what_the_other_entered(database: Database) -> None:
     first, second = Job(database), None
     card = first.card
     first.open()

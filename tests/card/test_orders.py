@@ -2,6 +2,7 @@
 
 from concurrent.futures import ThreadPoolExecutor
 from decimal import Decimal
+from typing import Any
 
 import pytest
 
@@ -20,6 +21,7 @@ from plimb.core.job.stages import Stage
 from plimb.core.lengths import mm
 from plimb.core.shim.shim import Source, Trust
 from plimb.record.cards import get_card
+from plimb.record.database import Database
 from plimb.record.orders import list_orders
 from plimb.record.shims import audit, shim_at, shims_at
 from plimb.standins.counter import Counter, run_counter
@@ -30,33 +32,35 @@ from ..conftest import NOON
 class Bench:
     """Somebody at card 3, who wants only new pieces."""
 
-    def __init__(self, database):
+    def __init__(self, database: Database) -> None:
         self.database = database
         self.do(answer_for_shim, valve="3 IN L", trust=Trust.MEASURED)
 
-    def do(self, act, card_id=3, **more):
+    def do(self, act: Any, card_id: Any = 3, **more: Any) -> None:
         with self.database.reading() as session:
             version = read_card(session, card_id).version
         change = Change(card_id=card_id, version=version, key=f"a-{version:08}", now=NOON)
         act(self.database, change, **more)
 
     @property
-    def view(self):
+    def view(self) -> Any:
         with self.database.reading() as session:
             return read_card(session, 3)
 
 
 @pytest.fixture
-def bench(school):
+def bench(school: Database) -> Any:
     return Bench(school)
 
 
-def only_new(bench):
+def only_new(bench: Any) -> None:
     bench.do(set_variant, variant="only-new")
     bench.do(take_plan)
 
 
-def test_a_line_the_counter_refuses_is_kept_with_its_reason_and_can_be_ordered_again(bench):
+def test_a_line_the_counter_refuses_is_kept_with_its_reason_and_can_be_ordered_again(
+    bench: Any,
+) -> None:
     only_new(bench)
     wanted = len(still_to_buy(bench.database, 3))
     all_refused = run_counter(counter=Counter(refuses_one_in=1))
@@ -76,7 +80,7 @@ def test_a_line_the_counter_refuses_is_kept_with_its_reason_and_can_be_ordered_a
         assert audit(session) == []
 
 
-def test_a_counter_that_goes_away_leaves_nothing_ordered(bench):
+def test_a_counter_that_goes_away_leaves_nothing_ordered(bench: Any) -> None:
     only_new(bench)
     for address in (None, "http://127.0.0.1:9"):
         with pytest.raises(CounterAway):
@@ -87,7 +91,7 @@ def test_a_counter_that_goes_away_leaves_nothing_ordered(bench):
         assert list_orders(session) == []
 
 
-def test_kit_or_singles_is_said_for_the_jobs_own_order(bench):
+def test_kit_or_singles_is_said_for_the_jobs_own_order(bench: Any) -> None:
     only_new(bench)
     with bench.database.reading() as session:
         view = read_plan(session, 3)
@@ -96,12 +100,12 @@ def test_kit_or_singles_is_said_for_the_jobs_own_order(bench):
     assert words.startswith(f"Take {view.plan.to_buy} singles for {singles:f}: the kit is")
 
 
-def at_hand(session, card_id):
+def at_hand(session: Any, card_id: Any) -> Any:
     card = get_card(session, card_id)
     return request_of(session, card, status_of(card)).drawer
 
 
-def test_what_came_out_in_one_round_is_at_hand_in_the_next(bench):
+def test_what_came_out_in_one_round_is_at_hand_in_the_next(bench: Any) -> None:
     """Card 4 is at its proof: its old pieces lie on its tray once the next round begins."""
     bench.do(next_round, card_id=4, reason="again")
     with bench.database.reading() as session:
@@ -121,7 +125,7 @@ def test_what_came_out_in_one_round_is_at_hand_in_the_next(bench):
         assert audit(session) == []
 
 
-def test_two_cards_never_plan_on_one_piece(bench):
+def test_two_cards_never_plan_on_one_piece(bench: Any) -> None:
     with bench.database.reading() as session:
         moves = [m for m in read_plan(session, 3).plan.moves if m.source is Source.DRAWER]
         assert moves
@@ -133,7 +137,7 @@ def test_two_cards_never_plan_on_one_piece(bench):
         assert left.get(move.thickness_nm, 0) == mine[move.thickness_nm] - 1
 
 
-def test_taking_the_plan_again_changes_nothing_that_stands(bench):
+def test_taking_the_plan_again_changes_nothing_that_stands(bench: Any) -> None:
     bench.do(take_plan)
     with bench.database.reading() as session:
         before = [(row.id, row.shim_id) for row in get_card(session, 3).rounds[-1].choices]
@@ -143,7 +147,9 @@ def test_taking_the_plan_again_changes_nothing_that_stands(bench):
     assert after == before
 
 
-def test_a_valve_that_gave_its_piece_away_waits_for_one_and_holds_up_the_signature(bench):
+def test_a_valve_that_gave_its_piece_away_waits_for_one_and_holds_up_the_signature(
+    bench: Any,
+) -> None:
     bench.do(choose_piece, valve="1 EX R", thickness_nm=mm("2.472"), source=Source.ENGINE,
              from_valve="2 IN R")  # fmt: skip
     waiting = next(t for t in bench.view.status.todo if t.stage is Stage.CHOOSE).waiting
@@ -159,12 +165,12 @@ def test_a_valve_that_gave_its_piece_away_waits_for_one_and_holds_up_the_signatu
         assert audit(session) == []
 
 
-def test_asked_four_times_at_once_it_is_ordered_once(bench):
+def test_asked_four_times_at_once_it_is_ordered_once(bench: Any) -> None:
     only_new(bench)
     wanted = sum(line.count for line in still_to_buy(bench.database, 3))
     counter = run_counter(counter=Counter(refuses_one_in=10**9))
 
-    def ask(number):
+    def ask(number: Any) -> Any:
         try:
             order_parts(bench.database, counter, card_id=3, key=f"order-at-once-{number}", now=NOON)
         except NotReady:

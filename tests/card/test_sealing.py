@@ -2,6 +2,7 @@
 
 import io
 import json
+from typing import Any
 
 import pytest
 from pypdf import PdfReader, PdfWriter
@@ -13,27 +14,28 @@ from plimb.card.transfer import export_card, import_card
 from plimb.core.errors import BadValue
 from plimb.files.sealed_pdf import ATTACHED
 from plimb.files.sheet_pdf import sheet_pdf
+from plimb.record.database import Database
 from plimb.record.keys import key_of, key_path
 
 from ..conftest import NOON
 
 
 @pytest.fixture
-def sheet(school):
+def sheet(school: Database) -> Any:
     with school.reading() as session:
         return printed_sheet(session, 1)
 
 
 @pytest.fixture
-def elsewhere(fresh):
+def elsewhere(fresh: Any) -> Any:
     return fresh("other")
 
 
-def checked(database, pdf, card=1):
+def checked(database: Database, pdf: Any, card: Any = 1) -> Any:
     return check_sheet(database, card, pdf)[1]
 
 
-def rewritten(pdf, change):
+def rewritten(pdf: Any, change: Any) -> Any:
     writer = PdfWriter(clone_from=io.BytesIO(pdf))
     change(writer)
     out = io.BytesIO()
@@ -41,17 +43,19 @@ def rewritten(pdf, change):
     return out.getvalue()
 
 
-def attached(pdf):
+def attached(pdf: Any) -> Any:
     return json.loads(PdfReader(io.BytesIO(pdf)).attachments[ATTACHED][0])
 
 
-def with_attached(pdf, said):
+def with_attached(pdf: Any, said: Any) -> Any:
     plain = rewritten(pdf, lambda writer: writer.root_object.pop(NameObject("/Names")))
     return rewritten(plain, lambda writer: writer.add_attachment(ATTACHED, json.dumps(said)))
 
 
 @pytest.mark.slow
-def test_a_genuine_sheet_holds_also_written_anew_and_before_an_amendment(school, sheet):
+def test_a_genuine_sheet_holds_also_written_anew_and_before_an_amendment(
+    school: Database, sheet: Any
+) -> None:
     assert checked(school, sheet) == "The sheet agrees with the record as it stands."
     same = rewritten(sheet, lambda writer: writer.add_metadata({"/Title": "Mine"}))
     assert same != sheet
@@ -63,30 +67,32 @@ def test_a_genuine_sheet_holds_also_written_anew_and_before_an_amendment(school,
         assert checked(school, printed_sheet(session, 1)).endswith("as it stands.")
 
 
-def blacken(writer):
+def blacken(writer: Any) -> None:
     """Draw something over the first page."""
     page = writer.pages[0]
     page.merge_transformed_page(writer.pages[0], (0.5, 0, 0, 0.5, 100, 100))
 
 
-def swap_fonts(writer):
+def swap_fonts(writer: Any) -> None:
     fonts = writer.pages[0]["/Resources"]["/Font"]
     one, other = list(fonts)[:2]
     first, second = fonts.raw_get(one), fonts.raw_get(other)
     fonts[NameObject(one)], fonts[NameObject(other)] = second, first
 
 
-def note_over(writer):
+def note_over(writer: Any) -> None:
     writer.add_uri(0, "nowhere:", (0, 0, 200, 200))
 
 
 @pytest.mark.parametrize("change", [blacken, swap_fonts, note_over])
-def test_a_sheet_drawn_otherwise_does_not_count(school, sheet, change):
+def test_a_sheet_drawn_otherwise_does_not_count(school: Database, sheet: Any, change: Any) -> None:
     assert "was changed after it was made" in checked(school, rewritten(sheet, change))
 
 
 @pytest.mark.long
-def test_a_text_with_the_number_on_it_and_a_card_of_another_hand_do_not_count(school, sheet):
+def test_a_text_with_the_number_on_it_and_a_card_of_another_hand_do_not_count(
+    school: Database, sheet: Any
+) -> None:
     with school.reading() as session:
         bare = sheet_pdf(read_sheet(session, 1))  # the number stands at its foot
     with pytest.raises(BadValue, match="carries no card"):
@@ -100,7 +106,9 @@ def test_a_text_with_the_number_on_it_and_a_card_of_another_hand_do_not_count(sc
 
 
 @pytest.mark.slow
-def test_a_sheet_under_another_key_or_of_another_card_is_told(school, sheet, seen, hand):
+def test_a_sheet_under_another_key_or_of_another_card_is_told(
+    school: Database, sheet: Any, seen: Any, hand: Any
+) -> None:
     sign_card(school, hand(4, seen(school, 4).version).change(), signed_by="Oda", remarks="So")
     assert "another card's" in checked(school, sheet, card=4)
     own = key_of(school.path).public
@@ -110,8 +118,8 @@ def test_a_sheet_under_another_key_or_of_another_card_is_told(school, sheet, see
 
 
 def test_a_card_from_a_file_says_where_it_comes_from_and_what_that_is_worth(
-    school, elsewhere, seen
-):
+    school: Database, elsewhere: Any, seen: Any
+) -> None:
     with school.reading() as session:
         text, name = export_card(session, 1), read_sheet(session, 1).shop
     number = import_card(elsewhere, text, now=NOON)
@@ -133,8 +141,8 @@ def test_a_card_from_a_file_says_where_it_comes_from_and_what_that_is_worth(
 
 
 def test_a_file_changed_after_it_was_signed_is_refused_and_one_laid_out_anew_is_not(
-    school, elsewhere
-):
+    school: Database, elsewhere: Any
+) -> None:
     with school.reading() as session:
         document = json.loads(export_card(session, 1))
     import_card(elsewhere, json.dumps(document, indent=4, sort_keys=True), now=NOON)
@@ -144,7 +152,7 @@ def test_a_file_changed_after_it_was_signed_is_refused_and_one_laid_out_anew_is_
     assert said.value.field == "$.origin.signature"
 
 
-def test_a_field_the_format_does_not_know_is_refused_with_its_path(school):
+def test_a_field_the_format_does_not_know_is_refused_with_its_path(school: Database) -> None:
     with school.reading() as session:
         document = json.loads(export_card(session, 1))
     del document["origin"]
@@ -155,12 +163,12 @@ def test_a_field_the_format_does_not_know_is_refused_with_its_path(school):
 
 
 @pytest.mark.parametrize("public", ["", "short", "A" * 44, "é" * 43])
-def test_what_is_no_key_is_not_taken_for_one(school, public):
+def test_what_is_no_key_is_not_taken_for_one(school: Database, public: Any) -> None:
     with pytest.raises(BadValue, match="43 letters"):
         know_key(school, name="Whoever", public=public, now=NOON)
 
 
-def test_what_lies_beside_the_record_and_is_no_key_is_said(school, sheet):
+def test_what_lies_beside_the_record_and_is_no_key_is_said(school: Database, sheet: Any) -> None:
     key_path(school.path).write_text("no key", "utf-8")
     with pytest.raises(BadValue, match="is not the shop's key"):
         checked(school, sheet)

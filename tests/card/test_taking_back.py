@@ -3,6 +3,7 @@
 import json
 import re
 from inspect import signature
+from typing import Any
 
 import pytest
 
@@ -18,13 +19,14 @@ from plimb.card.transfer import export_card, import_card
 from plimb.core.engine.engine import Side
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit
+from plimb.record.database import Database
 from plimb.record.journal import journal_faults
 
 from ..conftest import NOON
 from ..guest import Job
 
 
-def test_every_act_is_done_and_has_words():
+def test_every_act_is_done_and_has_words() -> None:
     assert set(DOING) == set(ACTS)
     said = {"valve": "IN L", "purpose": "proof", "name": "Cam caps", "stage": "feel", "item": "x"}
     for row in ACTS.values():
@@ -39,28 +41,28 @@ def test_every_act_is_done_and_has_words():
     assert ACTS["gap"].to_undo({}) == "the … of a valve"
 
 
-def specified(engine):
+def specified(engine: Any) -> None:
     engine["spec"] = {"intake": {"min": 0.13, "max": 0.19}, "exhaust": {"min": 0.22, "max": 0.28}}
 
 
 @pytest.fixture
-def job(database):
+def job(database: Database) -> Any:
     return Job(database, change=specified)
 
 
-def undo(job):
+def undo(job: Any) -> Any:
     """Take the last act back; return what it was called."""
     last = job.view.last_act
     job.act(take_back, which=last.version)
     return last.what
 
 
-def found(job, valve="IN L"):
+def found(job: Any, valve: str = "IN L") -> Any:
     record = job.view.status.valves[valve].record.found
     return record and record.typed
 
 
-def test_readings_go_back_one_by_one_and_stay_on_record(job, database):
+def test_readings_go_back_one_by_one_and_stay_on_record(job: Any, database: Database) -> None:
     for text in ("15", "16", ""):
         job.gap("IN L", text)
     assert [(undo(job), found(job)) for _time in range(3)] == [
@@ -75,7 +77,7 @@ def test_readings_go_back_one_by_one_and_stay_on_record(job, database):
         assert journal_faults(connection) == []
 
 
-def test_both_readings_of_one_gap_stand_again(job):
+def test_both_readings_of_one_gap_stand_again(job: Any) -> None:
     job.gap("IN L", "15")
     job.act(write_down_gap, valve="IN L", purpose="found", text="16", unit=Unit.MM, repeats=True)
     both = job.view.valves[job.view.status.order.index("IN L")].repeats
@@ -89,7 +91,7 @@ def test_both_readings_of_one_gap_stand_again(job):
     assert job.view.valves[job.view.status.order.index("IN L")].repeats == both
 
 
-def test_a_whole_list_is_ticked_at_once_and_goes_back_at_once(job):
+def test_a_whole_list_is_ticked_at_once_and_goes_back_at_once(job: Any) -> None:
     items = [line.item.id for line in job.view.lists]
     job.act(see_to, item=items[0], done=True)
     job.act(see_to_all, items=items, done=True)
@@ -100,7 +102,7 @@ def test_a_whole_list_is_ticked_at_once_and_goes_back_at_once(job):
     assert [line.item.id for line in job.view.lists if line.done] == items[:1]
 
 
-def test_what_went_to_the_engine_comes_off_it_again(job):
+def test_what_went_to_the_engine_comes_off_it_again(job: Any) -> None:
     before = job.document
     job.spec(Side.INTAKE, "0.10-0.20")
     job.act(note_tools, tools=["A bent key"])
@@ -112,7 +114,7 @@ def test_what_went_to_the_engine_comes_off_it_again(job):
         undo(job)
 
 
-def test_only_the_last_act_goes_back_and_a_round_is_where_it_ends(job):
+def test_only_the_last_act_goes_back_and_a_round_is_where_it_ends(job: Any) -> None:
     job.gap("IN L", "15")
     first = job.view.last_act.version
     job.gap("IN R", "15")
@@ -125,7 +127,9 @@ def test_only_the_last_act_goes_back_and_a_round_is_where_it_ends(job):
         job.act(take_back, which=job.view.version)
 
 
-def test_what_was_done_elsewhere_is_not_taken_back_here(job, database, fresh):
+def test_what_was_done_elsewhere_is_not_taken_back_here(
+    job: Any, database: Database, fresh: Any
+) -> None:
     job.gap("IN L", "15")
     with database.reading() as session:
         text = export_card(session, job.card.id)

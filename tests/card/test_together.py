@@ -1,5 +1,7 @@
 """Several cards over one drawer: every piece is promised once, and each card takes its share."""
 
+from typing import Any
+
 import pytest
 
 from plimb.card.acts.together import read_together, take_together
@@ -8,6 +10,7 @@ from plimb.core.engine.engine import Side
 from plimb.core.errors import NotReady
 from plimb.core.lengths import mm
 from plimb.core.shim.shim import Source
+from plimb.record.database import Database
 from plimb.shop.drawer import add_pieces, read_drawer
 
 from ..conftest import NOON
@@ -16,7 +19,7 @@ from ..guest import Job
 FAMILY = {"diameter": 9.48, "runs": [{"from": 1.2, "to": 3.5, "step": 0.05}]}
 
 
-def waiting(database, label, gap):
+def waiting(database: Database, label: Any, gap: Any) -> Any:
     """Return a single whose first intake valve wants another piece, all others being in."""
     one = Job(database, label=label, change=lambda engine: engine.update(family=FAMILY))
     one.spec(Side.INTAKE, "0.15-0.22")
@@ -28,13 +31,15 @@ def waiting(database, label, gap):
     return one
 
 
-def drawn(database, one):
+def drawn(database: Database, one: Any) -> Any:
     with database.reading() as session:
         moves = read_plan(session, one.card.id).plan.moves
     return [move.thickness_nm for move in moves if move.source is Source.DRAWER]
 
 
-def test_two_cards_that_want_one_piece_are_planned_together_and_each_takes_its_share(database):
+def test_two_cards_that_want_one_piece_are_planned_together_and_each_takes_its_share(
+    database: Database,
+) -> None:
     one, other = waiting(database, "One", "10"), waiting(database, "Other", "11")
     with database.reading() as session:
         family = read_drawer(session).families[0].id

@@ -6,6 +6,7 @@ import random
 import sqlite3
 import threading
 from pathlib import Path
+from typing import Any
 
 import pytest
 from jsonschema import Draft202012Validator
@@ -34,7 +35,7 @@ CARDS, TRIES = (200, 300) if LONG else (8, 40)
 FORMATS = Path(__file__).parents[2] / "docs" / "formats"
 
 
-def random_file(dice, number):
+def random_file(dice: Any, number: Any) -> Any:
     """Return a card file as another program may write it: no history, no job."""
     document = starting_point(
         Start(layout=dice.choice(list(Layout)), valves=dice.choice([2, 3, 4, 5]))
@@ -88,13 +89,13 @@ def random_file(dice, number):
     )
 
 
-def go_on(dice, database, card_id, seen):
+def go_on(dice: Any, database: Database, card_id: Any, seen: Any) -> None:
     """Carry a card further, as far as it goes: plan, fit, prove, round, sign."""
     with database.reading() as session:
-        card = read_card(session, card_id)
+        card: Any = read_card(session, card_id)
         order = card.status.order
 
-    def change():
+    def change() -> Any:
         return Change(card_id=card_id, version=card.version, key=f"key-{card.version:06}", now=NOON)
 
     try:
@@ -115,7 +116,7 @@ def go_on(dice, database, card_id, seen):
 
 
 @pytest.mark.slow
-def test_cards_go_out_in_and_out_again_byte_for_byte(fresh, seen):
+def test_cards_go_out_in_and_out_again_byte_for_byte(fresh: Any, seen: Any) -> None:
     dice = random.Random(200)
     here = fresh("here")
     for number in range(CARDS):
@@ -133,7 +134,7 @@ def test_cards_go_out_in_and_out_again_byte_for_byte(fresh, seen):
             assert card_text(session, number) == text
 
 
-def test_a_whole_school_goes_out_and_in_the_same(school, fresh):
+def test_a_whole_school_goes_out_and_in_the_same(school: Database, fresh: Any) -> None:
     there = fresh("whole")
     with school.reading() as session:
         text = export_shop(session)
@@ -158,7 +159,9 @@ def test_a_whole_school_goes_out_and_in_the_same(school, fresh):
         (lambda d: d["tables"]["shim"][0].update(place="moon"), "$.tables"),
     ],
 )
-def test_a_damaged_shop_file_is_refused_whole(school, fresh, change, place):
+def test_a_damaged_shop_file_is_refused_whole(
+    school: Database, fresh: Any, change: Any, place: Any
+) -> None:
     with school.reading() as session:
         document = json.loads(export_shop(session))
     change(document)
@@ -173,7 +176,7 @@ def test_a_damaged_shop_file_is_refused_whole(school, fresh, change, place):
 
 
 @pytest.mark.parametrize("number", [1, 2, 3, 4])
-def test_what_goes_out_keeps_to_the_schema_beside_the_format(school, number):
+def test_what_goes_out_keeps_to_the_schema_beside_the_format(school: Database, number: Any) -> None:
     schema = json.loads((FORMATS / "card.schema.json").read_text("utf-8"))
     with school.reading() as session:
         document = json.loads(card_text(session, number))
@@ -182,7 +185,7 @@ def test_what_goes_out_keeps_to_the_schema_beside_the_format(school, number):
     assert not Draft202012Validator(schema).is_valid(document)
 
 
-def damaged(text, dice):
+def damaged(text: Any, dice: Any) -> Any:
     """Return the text with something wrong in it: cut, flipped, or a value put out of place."""
     kind = dice.randrange(4)
     if kind == 0:
@@ -193,7 +196,7 @@ def damaged(text, dice):
     document = json.loads(text)
     spots = []
 
-    def walk(node, path):
+    def walk(node: Any, path: Any) -> None:
         items = node.items() if isinstance(node, dict) else enumerate(node)
         for key, value in items:
             spots.append((node, key))
@@ -206,7 +209,7 @@ def damaged(text, dice):
     return json.dumps(document)
 
 
-def test_a_hostile_card_file_never_gets_half_in(school, fresh):
+def test_a_hostile_card_file_never_gets_half_in(school: Database, fresh: Any) -> None:
     """Fuzzed: refused whole with a sentence, or taken in whole; never a fault, never a half."""
     dice = random.Random(9)
     with school.reading() as session:
@@ -229,17 +232,17 @@ def test_a_hostile_card_file_never_gets_half_in(school, fresh):
     assert refused > TRIES / 2
 
 
-def test_a_huge_and_a_deep_file_are_refused_unread(fresh):
+def test_a_huge_and_a_deep_file_are_refused_unread(fresh: Any) -> None:
     for text in ("[" * 200_000, '{"format": "' + "x" * 5_000_000 + '"}'):
         with pytest.raises(BadValue, match=r"^\$"):
             import_card(fresh("huge"), text, now=NOON)
 
 
-def test_a_copy_made_while_somebody_writes_is_whole(school, tmp_path):
+def test_a_copy_made_while_somebody_writes_is_whole(school: Database, tmp_path: Path) -> None:
     stop, wrote = threading.Event(), threading.Condition()
     written = []
 
-    def write():
+    def write() -> None:
         with school.reading() as session:
             version = read_card(session, 2).version
         while not stop.is_set():
@@ -270,7 +273,9 @@ def test_a_copy_made_while_somebody_writes_is_whole(school, tmp_path):
         copy.close()
 
 
-def test_a_copy_is_put_back_and_the_record_before_laid_aside(school, tmp_path):
+def test_a_copy_is_put_back_and_the_record_before_laid_aside(
+    school: Database, tmp_path: Path
+) -> None:
     copy = tmp_path / "copy.sqlite3"
     back_up(school.path, copy)
     with pytest.raises(BadValue, match="never writes over"):
@@ -291,7 +296,7 @@ def test_a_copy_is_put_back_and_the_record_before_laid_aside(school, tmp_path):
     laid.close()
 
 
-def test_what_is_no_copy_is_not_put_back(school, tmp_path):
+def test_what_is_no_copy_is_not_put_back(school: Database, tmp_path: Path) -> None:
     plain, other = tmp_path / "plain.sqlite3", tmp_path / "other.sqlite3"
     plain.write_text("not a record", "utf-8")
     sqlite3.connect(other).close()

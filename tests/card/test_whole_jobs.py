@@ -6,6 +6,7 @@ from collections import Counter
 from dataclasses import replace
 from datetime import timedelta
 from pathlib import Path
+from typing import Any
 
 import pytest
 from hypothesis import HealthCheck, settings
@@ -81,11 +82,11 @@ class Jobs(RuleBasedStateMachine):
     def teardown(self) -> None:
         self.database.close()
 
-    def now(self):
+    def now(self) -> Any:
         return NOON + timedelta(minutes=self.acts)
 
     @initialize(engine=st.integers(1, 4))
-    def open(self, engine):
+    def open(self, engine: Any) -> None:
         opened = open_card(
             self.database, engine_id=engine, opened_by="Edda", reason="Interval",
             distance=None, now=self.now(),
@@ -99,7 +100,7 @@ class Jobs(RuleBasedStateMachine):
             self.view = read_card(session, self.card)
         return self.view
 
-    def act(self, action, *args, **says) -> bool:
+    def act(self, action: Any, *args: Any, **says: Any) -> bool:
         """Carry out one act; whether it was done. A refusal is a sentence and changes nothing."""
         self.acts += 1
         version, before = self.view.version, self.all_of_it()
@@ -121,7 +122,7 @@ class Jobs(RuleBasedStateMachine):
             self.before.append((written.version, before))
         return True
 
-    def all_of_it(self):
+    def all_of_it(self) -> Any:
         """Return all that the card says, and where each piece is."""
         said = replace(self.view, version=0, last_act=None)
         with self.database.reading() as session:
@@ -130,7 +131,7 @@ class Jobs(RuleBasedStateMachine):
                           for row in there}  # fmt: skip
 
     @rule(many=st.integers(1, 3))
-    def take_back(self, many):
+    def take_back(self, many: Any) -> None:
         """What the last act changed is as it was before it: on the card, and of every piece."""
         for _time in range(many):
             last = self.view.last_act
@@ -154,7 +155,7 @@ class Jobs(RuleBasedStateMachine):
         return self.view.status.order[place % len(self.view.status.order)]
 
     @rule(seed=st.integers(1, 99), off=st.integers(-3, 3), sign=st.booleans())
-    def do_the_job(self, seed, off, sign):
+    def do_the_job(self, seed: Any, off: Any, sign: Any) -> None:
         """From card to proof in the right order, so that what comes after it is reached."""
         self.measure_all(seed % 12 + 6, seed % 4 + 3)
         self.read_all_opened(seed % 13)
@@ -166,39 +167,39 @@ class Jobs(RuleBasedStateMachine):
             self.sign_and_open_the_next()
 
     @rule(place=PLACES, text=GAPS, repeats=st.booleans())
-    def measure(self, place, text, repeats):
+    def measure(self, place: Any, text: Any, repeats: Any) -> None:
         self.act(write_down_gap, valve=self.valve(place), purpose="found", text=text,
                  unit=Unit.MM, repeats=repeats)  # fmt: skip
 
     @rule(seed=st.integers(1, 30), spread=st.integers(0, 3))
-    def measure_all(self, seed, spread):
+    def measure_all(self, seed: Any, spread: Any) -> None:
         for at, valve in enumerate(self.view.status.order):
             exhaust = "EX" in valve
             text = str(seed + exhaust * 9 + at % (spread + 1))
             self.act(write_down_gap, valve=valve, purpose="found", unit=Unit.MM, text=text)
 
     @rule(place=PLACES, text=GAPS)
-    def prove(self, place, text):
+    def prove(self, place: Any, text: Any) -> None:
         self.act(write_down_gap, valve=self.valve(place), purpose="proof", text=text, unit=Unit.MM)
 
     @rule(off=st.integers(-2, 2))
-    def prove_all(self, off):
+    def prove_all(self, off: Any) -> None:
         for valve, state in self.view.status.touched.items():
             if state.predicted:
                 text = f"{max(state.predicted.best_nm // 10_000 + off, 2)}"
                 self.act(write_down_gap, valve=valve, purpose="proof", text=text, unit=Unit.MM)
 
     @rule(place=PLACES, text=SHIMS, condition=st.sampled_from(Condition))
-    def read(self, place, text, condition):
+    def read(self, place: Any, text: Any, condition: Any) -> None:
         self.act(write_down_shim, valve=self.valve(place), text=text, condition=condition)
 
     @rule(seed=st.integers(0, 12))
-    def read_all_opened(self, seed):
+    def read_all_opened(self, seed: Any) -> None:
         for at, valve in enumerate(self.view.status.opened):
             self.act(write_down_shim, valve=valve, text=f"2.{450 + 25 * ((seed + at * 5) % 13)}")
 
     @rule(aim=st.sampled_from(Aim), which=st.sampled_from(WhichToSet), reuse=st.booleans())
-    def change_school(self, aim, which, reuse):
+    def change_school(self, aim: Any, which: Any, reuse: Any) -> None:
         self.act(
             set_policy,
             aim=aim,
@@ -209,7 +210,7 @@ class Jobs(RuleBasedStateMachine):
         )
 
     @rule()
-    def take(self):
+    def take(self) -> None:
         with self.database.reading() as session:
             planned = read_plan(session, self.card) if self.view.signed_at is None else None
         if not self.act(take_plan):
@@ -222,49 +223,49 @@ class Jobs(RuleBasedStateMachine):
                 assert one.move.thickness_nm in {option.thickness_nm for option in one.options}
 
     @rule(place=PLACES, giver=PLACES, size=st.integers(0, 20), source=st.sampled_from(Source))
-    def choose(self, place, giver, size, source):
+    def choose(self, place: Any, giver: Any, size: Any, source: Any) -> None:
         self.act(choose_piece, valve=self.valve(place), thickness_nm=2_400_000 + 25_000 * size,
                  source=source,
                  from_valve=self.valve(giver) if source is Source.ENGINE else None)  # fmt: skip
 
     @rule(place=PLACES, opened=st.booleans())
-    def open_too(self, place, opened):
+    def open_too(self, place: Any, opened: Any) -> None:
         self.act(open_too, valve=self.valve(place), opened=opened)
 
     @rule(place=PLACES)
-    def choose_nothing(self, place):
+    def choose_nothing(self, place: Any) -> None:
         self.act(choose_piece, valve=self.valve(place), thickness_nm=None)
 
     @rule(place=PLACES, fitted=st.booleans())
-    def fit(self, place, fitted):
+    def fit(self, place: Any, fitted: Any) -> None:
         self.act(fit_piece, valve=self.valve(place), fitted=fitted, measured="")
 
     @rule()
-    def fit_all(self):
+    def fit_all(self) -> None:
         for step in self.view.fit:
             self.act(fit_piece, valve=step.valve, fitted=True, measured="")
         self.act(turn_by_hand, turns=2)
 
     @rule(done=st.booleans())
-    def see_to_everything(self, done):
+    def see_to_everything(self, done: Any) -> None:
         lines = [line.item.id for line in self.view.lists]
         for line in lines[:2]:
             self.act(see_to, item=line, done=done)
         self.act(see_to_all, items=lines, done=done)
 
     @rule()
-    def go_round(self):
+    def go_round(self) -> None:
         stuck = self.view.signed_at is None and self.nothing_waits_at_prove()
         assert self.act(next_round, reason="Out of range") or not stuck
 
     @precondition(lambda self: self.acts > 12)
     @rule()
-    def sign_and_open_the_next(self):
+    def sign_and_open_the_next(self) -> None:
         if self.act(sign_card, signed_by="Edda", remarks="As it is"):
             self.open(self.engine)
 
     @invariant()
-    def one_decision_tells_one_story(self):
+    def one_decision_tells_one_story(self) -> None:
         """Plan, sum, reason, ladder, order list, fitting step and sheet name the same shim."""
         if self.view.signed_at is not None:
             return
@@ -297,19 +298,19 @@ class Jobs(RuleBasedStateMachine):
             assert rows[step.valve].piece_in_nm == choice.goes_in_nm
 
     @invariant()
-    def no_piece_is_in_two_places(self):
+    def no_piece_is_in_two_places(self) -> None:
         with self.database.reading() as session:
             assert audit(session) == []
 
     @invariant()
-    def there_is_a_next_step(self):
+    def there_is_a_next_step(self) -> None:
         status = self.view.status
         if self.view.signed_at is None and status.at is not Stage.SIGN:
             # where every proof is there and one is out, the next step is another round
             assert self.waiting() or self.nothing_waits_at_prove(), status.at
 
     @invariant()
-    def an_empty_valve_is_not_left_in_spec(self):
+    def an_empty_valve_is_not_left_in_spec(self) -> None:
         """Its piece is in another valve, and nothing has come in."""
         states = self.view.status.valves
         gone = {
@@ -325,7 +326,7 @@ class Jobs(RuleBasedStateMachine):
                 assert states[valve].left is not Verdict.IN
 
     @invariant()
-    def the_plan_sets_what_the_card_asks_for(self):
+    def the_plan_sets_what_the_card_asks_for(self) -> None:
         if self.view.signed_at is not None:
             return
         with self.database.reading() as session:
@@ -343,7 +344,7 @@ class Jobs(RuleBasedStateMachine):
         assert wanted == Counter(move.thickness_nm for move in bought)
 
     @invariant()
-    def the_sheet_and_the_bench_say_what_the_card_says(self):
+    def the_sheet_and_the_bench_say_what_the_card_says(self) -> None:
         with self.database.reading() as session:
             sheet = read_sheet(session, self.card)
         states = self.view.status.valves
@@ -360,7 +361,7 @@ class Jobs(RuleBasedStateMachine):
 
     @precondition(lambda self: self.acts > 20)
     @rule()
-    def out_and_in_again(self):
+    def out_and_in_again(self) -> None:
         with self.database.reading() as session:
             text = card_text(session, self.card)
         empty = Database(self.path.with_name("taken.sqlite3"))
@@ -373,7 +374,9 @@ class Jobs(RuleBasedStateMachine):
 
 
 @pytest.mark.slow
-def test_any_act_at_any_time_leaves_a_card_that_holds_together(filled, tmp_path):
+def test_any_act_at_any_time_leaves_a_card_that_holds_together(
+    filled: Path, tmp_path: Path
+) -> None:
     record = Path(shutil.copy(filled, tmp_path / "filled.sqlite3"))
     machine = type("JobsHere", (Jobs,), {"record": record})
     run_state_machine_as_test(

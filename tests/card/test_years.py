@@ -2,6 +2,7 @@
 
 import json
 from datetime import date, timedelta
+from typing import Any
 
 import pytest
 
@@ -29,6 +30,7 @@ from plimb.core.lengths import Unit, mm
 from plimb.core.wear.due import When
 from plimb.core.wear.forecast import CheckReason
 from plimb.files.history_file import read_history_file
+from plimb.record.database import Database
 from plimb.record.tables.card import CardRow
 from plimb.record.tables.engine import EngineRow
 from plimb.shop.assortment import assortment_csv, read_assortment
@@ -49,19 +51,19 @@ NOTES = """date,counter,valve,gap,shim,new_gap,new_shim,head_work
 """
 
 
-def job(database, **opened):
+def job(database: Database, **opened: Any) -> Any:
     made = Job(database, opened={"distance": 12_000, **opened})
     made.revise(known)
     return made
 
 
-def known(engine):
+def known(engine: Any) -> None:
     engine["spec"] = {"intake": {"min": 0.12, "max": 0.2}, "exhaust": {"min": 0.2, "max": 0.28}}
     engine["family"] = {"diameter": 9.5, "runs": [{"from": 1.2, "to": 3.5, "step": 0.05}]}
     engine["interval"] = 9000
 
 
-def signed(job, gaps, **said):
+def signed(job: Any, gaps: Any, **said: Any) -> None:
     """Write down a gap for every valve and sign."""
     job.open(**{"distance": 12_000, **said})
     for valve, text in zip(VALVES, gaps, strict=True):
@@ -69,12 +71,12 @@ def signed(job, gaps, **said):
     job.act(sign_card, signed_by="Oda", remarks="As it is")
 
 
-def past(job):
+def past(job: Any) -> Any:
     with job.database.reading() as session:
         return past_of_engine(session, job.engine_id)
 
 
-def test_a_signed_card_says_what_was_found_and_left_in_every_round(database):
+def test_a_signed_card_says_what_was_found_and_left_in_every_round(database: Database) -> None:
     one = job(database)
     one.open(distance=18_000)
     for valve, text in zip(VALVES, ("15", "10", "23", "25"), strict=True):
@@ -97,7 +99,9 @@ def test_a_signed_card_says_what_was_found_and_left_in_every_round(database):
     assert (known_of["IN L"][0].best_nm, known_of["IN L"][1]) == (mm("0.15"), None)
 
 
-def test_what_is_due_stands_on_the_bench_and_moves_with_what_is_corrected(database):
+def test_what_is_due_stands_on_the_bench_and_moves_with_what_is_corrected(
+    database: Database,
+) -> None:
     one = job(database)
     assert read_shop(database).due == ()
     for number, gaps in enumerate((("17", "17", "26", "26"), ("16", "16", "25", "25"))):
@@ -122,7 +126,7 @@ def test_what_is_due_stands_on_the_bench_and_moves_with_what_is_corrected(databa
     assert uid in due_calendar(database, NOON)
 
 
-def test_the_calendar_is_for_whoever_has_its_address(database):
+def test_the_calendar_is_for_whoever_has_its_address(database: Database) -> None:
     first = new_calendar_address(database, now=NOON)
     assert calendar_at(database, first, NOON).startswith(b"BEGIN:VCALENDAR")
     second = new_calendar_address(database, now=NOON)
@@ -132,7 +136,7 @@ def test_the_calendar_is_for_whoever_has_its_address(database):
     assert calendar_at(database, second, NOON)
 
 
-def test_an_old_notebook_is_shown_as_understood_before_anything_is_kept(database):
+def test_an_old_notebook_is_shown_as_understood_before_anything_is_kept(database: Database) -> None:
     one = job(database)
     with database.reading() as session:
         seen = read_notebook(session, one.engine_id, NOTES)
@@ -161,7 +165,7 @@ def test_an_old_notebook_is_shown_as_understood_before_anything_is_kept(database
     assert [(one.on, one.at, one.valves) for one in past(one).checks] == strip
 
 
-def test_what_a_counter_counts_is_not_made_up(database):
+def test_what_a_counter_counts_is_not_made_up(database: Database) -> None:
     one = Job(database)
     with database.reading() as session, pytest.raises(BadValue, match="counter counts"):
         read_notebook(session, one.engine_id, NOTES)
@@ -173,7 +177,7 @@ def test_what_a_counter_counts_is_not_made_up(database):
     assert seen.rows[0].words == "2024-01-01 at 31.5 h: IN L, gap 0.15 mm"
 
 
-def test_a_notebook_without_a_row_that_can_be_read_is_refused(database):
+def test_a_notebook_without_a_row_that_can_be_read_is_refused(database: Database) -> None:
     one = job(database)
     for text in ("date,valve\n", "date,valve,gap\n2024-01-01,NO,15\n"):
         with pytest.raises(BadValue):
@@ -182,7 +186,7 @@ def test_a_notebook_without_a_row_that_can_be_read_is_refused(database):
         take_back_check(database, note_id=99, now=NOON)
 
 
-def test_a_history_file_of_an_engine_has_the_forecast_of_its_page(database):
+def test_a_history_file_of_an_engine_has_the_forecast_of_its_page(database: Database) -> None:
     one = job(database)
     signed(one, ("17", "17", "26", "26"))
     signed(one, ("13", "16", "25", "25"), distance=18_000, kind=JobKind.HEAD_WORK)
@@ -198,7 +202,7 @@ def test_a_history_file_of_an_engine_has_the_forecast_of_its_page(database):
     assert read_years(database, one.engine_id) == page
 
 
-def test_distances_in_miles_and_kilometres_are_one_distance(database):
+def test_distances_in_miles_and_kilometres_are_one_distance(database: Database) -> None:
     one = job(database)
     signed(one, ("17", "17", "26", "26"), distance=10_000)
     one.revise(lambda engine: engine.update(counter="mi"), revision=2)
@@ -209,7 +213,9 @@ def test_distances_in_miles_and_kilometres_are_one_distance(database):
     assert read_years(database, one.engine_id).next_check.startswith("Nothing says when")
 
 
-def test_cards_are_found_by_their_words_page_by_page(database, monkeypatch):
+def test_cards_are_found_by_their_words_page_by_page(
+    database: Database, monkeypatch: pytest.MonkeyPatch
+) -> None:
     one = job(database, reason="Ticks when cold")
     signed(one, ("05", "17", "26", "26"), reason="Hard start, Öhrn's")
     amend(
@@ -217,7 +223,7 @@ def test_cards_are_found_by_their_words_page_by_page(database, monkeypatch):
         text="The noise was the chain", now=NOON,
     )  # fmt: skip
 
-    def ids(asked, state=None, skip=0):
+    def ids(asked: Any, state: Any = None, skip: Any = 0) -> Any:
         return [
             card.id for card in find_cards(database, Sought(like=asked, state=state), skip).cards
         ]
@@ -240,12 +246,12 @@ def test_cards_are_found_by_their_words_page_by_page(database, monkeypatch):
     assert find_engines(database, "gue", 0).count == 1
     day, next_day = NOON.date(), NOON.date() + timedelta(days=1)
     for since, until, there in ((day, day, 3), (next_day, None, 0), (None, date(2020, 1, 1), 0)):
-        asked = Sought(like="guest", since=since, until=until)
-        assert find_cards(database, asked, 0).count == there
+        sought = Sought(like="guest", since=since, until=until)
+        assert find_cards(database, sought, 0).count == there
     assert find_engines(database, "gue nothing", 0).count == 0
 
 
-def test_cards_from_a_file_are_found_and_say_what_they_say(database):
+def test_cards_from_a_file_are_found_and_say_what_they_say(database: Database) -> None:
     one = job(database)
     signed(one, ("17", "17", "26", "26"))
     with database.reading() as session:
@@ -262,7 +268,7 @@ def test_cards_from_a_file_are_found_and_say_what_they_say(database):
     assert page.next_check.startswith("Check by")
 
 
-def test_records_of_before_are_made_up_for_when_they_are_asked_for(database):
+def test_records_of_before_are_made_up_for_when_they_are_asked_for(database: Database) -> None:
     one = job(database)
     signed(one, ("17", "17", "26", "26"))
     with database.writing("as an earlier version left it") as session:
@@ -279,7 +285,9 @@ def test_records_of_before_are_made_up_for_when_they_are_asked_for(database):
     assert CheckReason.INTERVAL == "interval"
 
 
-def test_the_drawer_says_what_to_keep_for_a_year_against_what_lies_there(database):
+def test_the_drawer_says_what_to_keep_for_a_year_against_what_lies_there(
+    database: Database,
+) -> None:
     one = job(database)
     for number, gaps in enumerate((("19", "18", "27", "26"), ("14", "15", "25", "25"))):
         one.open(distance=12_000 + 6000 * number, kind=JobKind.SET if number else JobKind.HEAD_WORK)

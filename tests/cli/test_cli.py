@@ -6,6 +6,7 @@ import shutil
 import subprocess
 import sys
 from pathlib import Path
+from typing import Any
 
 import pytest
 from click.testing import CliRunner
@@ -15,11 +16,11 @@ from plimb.cli.root import main
 ENGINES = Path(__file__).parents[2] / "src" / "plimb" / "demo" / "engines"
 
 
-def plimb(*words):
+def plimb(*words: Any) -> Any:
     return CliRunner().invoke(main, words)
 
 
-def shim(*words, gap="0.15", fitted="1.79", spec="0.17-0.22"):
+def shim(*words: Any, gap: Any = "0.15", fitted: Any = "1.79", spec: Any = "0.17-0.22") -> Any:
     return plimb("shim", "--gap", gap, "--shim", fitted, "--spec", spec, *words)
 
 
@@ -44,7 +45,7 @@ def shim(*words, gap="0.15", fitted="1.79", spec="0.17-0.22"):
         ({"more": ("--nonsense",)}, "--nonsense"),
     ],
 )
-def test_bad_input_is_one_plain_sentence_and_exit_code_2(words, field):
+def test_bad_input_is_one_plain_sentence_and_exit_code_2(words: Any, field: Any) -> None:
     refused = shim(*words.pop("more", ()), **words)
     assert refused.exit_code == 2
     assert refused.stdout == ""
@@ -53,7 +54,7 @@ def test_bad_input_is_one_plain_sentence_and_exit_code_2(words, field):
     assert field in refused.stderr
 
 
-def test_the_installed_command_answers():
+def test_the_installed_command_answers() -> None:
     command = Path(sys.executable).parent / "plimb"
     words = ["shim", "--gap", "-3", "--shim", "2.10", "--spec", "0.10-0.20", "--json"]
     ran = subprocess.run([command, *words], capture_output=True, text=True, check=False)
@@ -61,7 +62,7 @@ def test_the_installed_command_answers():
     assert json.loads(ran.stdout)["provisional"] is True
 
 
-def test_a_port_that_is_taken_is_told_plainly(tmp_path):
+def test_a_port_that_is_taken_is_told_plainly(tmp_path: Path) -> None:
     import socket
 
     with socket.socket() as taken:
@@ -73,7 +74,7 @@ def test_a_port_that_is_taken_is_told_plainly(tmp_path):
     assert "PLIMB_PORT" in refused.stderr
 
 
-def test_turning_of_a_straight_six_and_of_a_card_file(tmp_path):
+def test_turning_of_a_straight_six_and_of_a_card_file(tmp_path: Path) -> None:
     file = ENGINES / "halvern-six.json"
     answer = json.loads(plimb("turn", str(file), "--json").stdout)
     assert [(s["crank_degrees"], s["mark"]) for s in answer["stops"]] == [(0, "T1"), (360, "T6")]
@@ -85,7 +86,7 @@ def test_turning_of_a_straight_six_and_of_a_card_file(tmp_path):
     assert "mark T6" in plimb("turn", str(file)).stdout
 
 
-def test_timing_beside_the_engine_counts(tmp_path):
+def test_timing_beside_the_engine_counts(tmp_path: Path) -> None:
     file = json.loads((ENGINES / "varrow-v4.json").read_text("utf-8"))
     file["events"] = {"intake": {"opens_btdc": 0, "closes_abdc": 10}, "ramp": 0}
     (tmp_path / "mild.json").write_text(json.dumps(file))
@@ -95,7 +96,7 @@ def test_timing_beside_the_engine_counts(tmp_path):
 
 
 @pytest.mark.parametrize("content", ["", "[]", "{", '{"format": "other"}', "[" * 9999, "\udcff"])
-def test_a_file_that_is_no_engine_is_refused_in_one_sentence(tmp_path, content):
+def test_a_file_that_is_no_engine_is_refused_in_one_sentence(tmp_path: Path, content: Any) -> None:
     file = tmp_path / "engine.json"
     file.write_bytes(content.encode("utf-8", "surrogateescape"))
     refused = plimb("turn", str(file))
@@ -103,7 +104,15 @@ def test_a_file_that_is_no_engine_is_refused_in_one_sentence(tmp_path, content):
     assert refused.stderr.count("\n") == 1
 
 
-def card(tmp_path, gaps, pieces, drawer=(), unit="mm", name="ollerby-triple", **policy):
+def card(
+    tmp_path: Path,
+    gaps: Any,
+    pieces: Any,
+    drawer: Any = (),
+    unit: Any = "mm",
+    name: Any = "ollerby-triple",
+    **policy: Any,
+) -> Any:
     """Write a card file and return its path."""
     engine = json.loads((ENGINES / f"{name}.json").read_text("utf-8"))["engine"]
     document = {
@@ -119,11 +128,11 @@ def card(tmp_path, gaps, pieces, drawer=(), unit="mm", name="ollerby-triple", **
     return path
 
 
-def drag(blade):
+def drag(blade: Any) -> Any:
     return {"goes": [blade], "feel": "drag"}
 
 
-def planned(path):
+def planned(path: Any) -> Any:
     answer = json.loads(plimb("plan", str(path), "--json").stdout)
     return answer, {one["valve"]: one for one in answer["valves"]}
 
@@ -141,8 +150,15 @@ HAND = [
 
 @pytest.mark.parametrize(("fitted", "gap", "spec", "policy", "drawer", "thick", "after"), HAND)
 def test_the_worked_figures_through_the_plan(
-    tmp_path, fitted, gap, spec, policy, drawer, thick, after
-):
+    tmp_path: Path,
+    fitted: Any,
+    gap: Any,
+    spec: Any,
+    policy: Any,
+    drawer: Any,
+    thick: Any,
+    after: Any,
+) -> None:
     path = card(tmp_path, {"1 IN L": drag(gap)}, {"1 IN L": {"measured": fitted}},
                 [{"thickness": nm} for nm in drawer], **policy)  # fmt: skip
     document = json.loads(path.read_text("utf-8"))
@@ -158,7 +174,7 @@ def test_the_worked_figures_through_the_plan(
     assert f"= {after:.2f}" in valves["1 IN L"]["why"]
 
 
-def test_pieces_change_places_and_the_drawer_is_used_before_the_counter(tmp_path):
+def test_pieces_change_places_and_the_drawer_is_used_before_the_counter(tmp_path: Path) -> None:
     gaps = {"1 IN L": drag(0.08), "2 IN L": drag(0.24), "3 IN L": {"called": 0.07}}
     pieces = {"1 IN L": {"marked": "250", "measured": 2.5}, "2 IN L": {"measured": 2.4},
               "3 IN L": {"measured": 2.5}}  # fmt: skip
@@ -170,7 +186,7 @@ def test_pieces_change_places_and_the_drawer_is_used_before_the_counter(tmp_path
     assert valves["1 IN R"]["piece"] == {"thickness": None, "from": "same"}
 
 
-def test_a_valve_without_a_gap_gets_a_piece_for_now_and_the_most_it_can_be(tmp_path):
+def test_a_valve_without_a_gap_gets_a_piece_for_now_and_the_most_it_can_be(tmp_path: Path) -> None:
     gaps = {"2 EX R": {"goes": None, "refuses": [0.05]}}
     path = card(tmp_path, gaps, {"2 EX R": {"measured": 2.6}}, [{"thickness": 2.3}])
     _answer, valves = planned(path)
@@ -182,13 +198,13 @@ def test_a_valve_without_a_gap_gets_a_piece_for_now_and_the_most_it_can_be(tmp_p
     assert "100 %" not in printed
 
 
-def test_a_valve_that_cannot_be_brought_in_is_named_with_what_it_needs(tmp_path):
+def test_a_valve_that_cannot_be_brought_in_is_named_with_what_it_needs(tmp_path: Path) -> None:
     answer, valves = planned(card(tmp_path, {"1 IN L": drag(0.05)}, {"1 IN L": {"measured": 1.2}}))
     assert answer["cannot"] == [{"valve": "1 IN L", "needs": [1.05, 1.14]}]
     assert "It needs 1.05 to 1.14." in valves["1 IN L"]["why"]
 
 
-def test_inches_are_read_and_written(tmp_path):
+def test_inches_are_read_and_written(tmp_path: Path) -> None:
     path = card(tmp_path, {}, {}, unit="in", name="ollerby-triple")
     document = json.loads(path.read_text("utf-8"))
     document["engine"]["spec"] = {side: {"min": 0.006, "max": 0.008}
@@ -229,7 +245,9 @@ BROKEN = [
 
 
 @pytest.mark.parametrize(("old", "new", "says"), BROKEN, ids=[new[:30] for _o, new, _s in BROKEN])
-def test_a_card_that_breaks_the_format_is_refused_whole_with_its_path(tmp_path, old, new, says):
+def test_a_card_that_breaks_the_format_is_refused_whole_with_its_path(
+    tmp_path: Path, old: Any, new: Any, says: Any
+) -> None:
     gaps = {"1 IN L": drag(0.12), "2 IN R": drag(0.13)}
     piece = {"marked": "250"}
     path = card(tmp_path, gaps, {"1 IN L": piece, "2 IN R": {"measured": 2.5}},
@@ -252,11 +270,11 @@ def test_a_card_that_breaks_the_format_is_refused_whole_with_its_path(tmp_path, 
 
 
 @pytest.fixture
-def record(filled, tmp_path):
+def record(filled: Path, tmp_path: Path) -> Any:
     return Path(shutil.copy(filled, tmp_path / "record.sqlite3"))
 
 
-def test_cards_go_out_as_json_csv_and_pdf_and_in_again(record, tmp_path):
+def test_cards_go_out_as_json_csv_and_pdf_and_in_again(record: Any, tmp_path: Path) -> None:
     at = ("--database", str(record))
     out = plimb("export", *at, "--card", "1", "--card", "4", "--out", str(tmp_path), "--json")
     written = [Path(path) for path in json.loads(out.stdout)["written"]]
@@ -277,7 +295,7 @@ def test_cards_go_out_as_json_csv_and_pdf_and_in_again(record, tmp_path):
     assert json.loads(plan.stdout)["optimal"] is True
 
 
-def test_a_whole_shop_goes_out_and_in(record, tmp_path):
+def test_a_whole_shop_goes_out_and_in(record: Any, tmp_path: Path) -> None:
     shop, new = tmp_path / "shop.json", ("--database", str(tmp_path / "new.sqlite3"))
     assert "Wrote" in plimb("export", "--database", str(record), "--out", str(shop)).stdout
     assert "the whole shop" in plimb("import", str(shop), *new).stdout
@@ -286,7 +304,7 @@ def test_a_whole_shop_goes_out_and_in(record, tmp_path):
     assert again.read_bytes() == shop.read_bytes()
 
 
-def test_a_copy_is_kept_and_put_back(record, tmp_path):
+def test_a_copy_is_kept_and_put_back(record: Any, tmp_path: Path) -> None:
     copy = tmp_path / "copy.sqlite3"
     at = ("--database", str(record))
     assert json.loads(plimb("backup", str(copy), *at, "--json").stdout) == {"copy": str(copy)}
@@ -308,7 +326,9 @@ def test_a_copy_is_kept_and_put_back(record, tmp_path):
         (("restore", "nowhere.sqlite3"), "is not there"),
     ],
 )
-def test_what_cannot_be_taken_out_or_in_is_refused(record, monkeypatch, words, says):
+def test_what_cannot_be_taken_out_or_in_is_refused(
+    record: Any, monkeypatch: pytest.MonkeyPatch, words: Any, says: Any
+) -> None:
     monkeypatch.chdir(record.parent)
     result = plimb(*words, "--database", str(record))
     assert (result.exit_code, result.stdout) == (2, "")
@@ -321,7 +341,7 @@ def test_what_cannot_be_taken_out_or_in_is_refused(record, monkeypatch, words, s
 @pytest.mark.parametrize(
     "words", [("backup", "copy.sqlite3"), ("export", "--card", "1", "--what", "card")]
 )
-def test_files_and_copies_do_not_load_the_web(record, tmp_path, words):
+def test_files_and_copies_do_not_load_the_web(record: Any, tmp_path: Path, words: Any) -> None:
     """The commands that a shop runs from a script answer without a web server's weight."""
     code = (
         "import sys\nfrom plimb.cli.root import main\n"

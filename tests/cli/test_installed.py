@@ -7,6 +7,7 @@ import sys
 import time
 import zipfile
 from pathlib import Path
+from typing import Any
 from urllib.request import urlopen
 
 import pytest
@@ -19,17 +20,26 @@ UV = Path(sys.executable).parent / "uv"
 
 
 @pytest.fixture(scope="module")
-def installed(tmp_path_factory):
+def installed(tmp_path_factory: pytest.TempPathFactory) -> Any:
     """Return the program of a new environment that the wheel was installed into."""
     folder = tmp_path_factory.mktemp("installed")
-    built = [UV, "build", "--quiet", "--wheel", "--no-build-isolation", "--out-dir", folder,
-             "--python", sys.executable, ROOT]  # fmt: skip
+    built: list[str | Path] = [
+        UV, "build", "--quiet", "--wheel", "--no-build-isolation", "--out-dir", folder,
+        "--python", sys.executable, ROOT,
+    ]  # fmt: skip
     subprocess.run(built, check=True)
     (wheel,) = folder.glob("*.whl")
     names = zipfile.ZipFile(wheel).namelist()
     assert any(name.startswith("plimb/web/app/assets/") for name in names)
     subprocess.run([UV, "venv", "--quiet", "--python", sys.executable, folder / "env"], check=True)
-    put_in = [UV, "pip", "install", "--quiet", "--python", folder / "env/bin/python"]
+    put_in: list[str | Path] = [
+        UV,
+        "pip",
+        "install",
+        "--quiet",
+        "--python",
+        folder / "env/bin/python",
+    ]
     subprocess.run([*put_in, "--no-deps", wheel], check=True)
     # what it needs is what this environment has, so that no registry is asked
     (site,) = (folder / "env/lib").glob("python3*/site-packages")
@@ -39,7 +49,9 @@ def installed(tmp_path_factory):
 
 
 @pytest.mark.parametrize("command", ["serve", pytest.param("demo", marks=pytest.mark.long)])
-def test_it_runs_without_node_and_shows_the_first_screen(installed, tmp_path, command):
+def test_it_runs_without_node_and_shows_the_first_screen(
+    installed: Any, tmp_path: Path, command: Any
+) -> None:
     ready = [str(installed), command, "--database", str(tmp_path / "shop.sqlite3"), "--json"]
     env = {name: value for name, value in os.environ.items() if name != "PYTHONPATH"}
     port = {"serve": "18931", "demo": "18932"}[command]
@@ -70,7 +82,7 @@ def test_it_runs_without_node_and_shows_the_first_screen(installed, tmp_path, co
         server.stdout.close()
 
 
-def test_a_service_unit_serves_this_record(tmp_path, monkeypatch):
+def test_a_service_unit_serves_this_record(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
     program, record = tmp_path / "plimb", tmp_path / "a shop" / "100%.sqlite3"
     program.touch()
     monkeypatch.setattr(sys, "argv", [str(program)])

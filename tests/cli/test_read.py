@@ -1,17 +1,20 @@
 """`plimb read`: the contract of a reading as the field, or the ear, understands it."""
 
 import json
+from pathlib import Path
+from typing import Any
 
 import pytest
 
+from plimb.record.database import Database
 from plimb.record.shop import list_blade_sets
 
 
 @pytest.fixture
-def answer(plimb):
+def answer(plimb: Any) -> Any:
     """Return a function that gives what is answered as JSON."""
 
-    def ask(*said):
+    def ask(*said: Any) -> Any:
         done = plimb("read", *said, "--json")
         assert done.exit_code == 0, done.stderr
         return json.loads(done.stdout)
@@ -19,7 +22,7 @@ def answer(plimb):
     return ask
 
 
-def test_a_reading_is_answered_in_millimetres(answer):
+def test_a_reading_is_answered_in_millimetres(answer: Any) -> None:
     assert answer("13-15=14") == {
         "goes": [0.13], "refuses": [0.15], "feel": None, "called": 0.14, "guess": False,
         "words": "0.13 mm goes, 0.15 mm refuses, called 0.14 mm", "asks": None, "offers": [],
@@ -30,7 +33,7 @@ def test_a_reading_is_answered_in_millimetres(answer):
     assert answer("6", "--unit", "in")["goes"] == [0.1524]
 
 
-def test_two_meanings_are_asked_and_none_is_refused(answer, plimb):
+def test_two_meanings_are_asked_and_none_is_refused(answer: Any, plimb: Any) -> None:
     said = answer("13 15", "--spoken")
     assert (said["goes"], said["refuses"], said["offers"]) == (None, None, ["13-15"])
     assert "do you mean 13-15" in said["asks"]
@@ -40,7 +43,9 @@ def test_two_meanings_are_asked_and_none_is_refused(answer, plimb):
         assert refused.stderr.startswith("plimb: gap “")
 
 
-def test_a_set_of_the_shop_says_what_is_thinnest_and_what_exists(answer, plimb, school, tmp_path):
+def test_a_set_of_the_shop_says_what_is_thinnest_and_what_exists(
+    answer: Any, plimb: Any, school: Database, tmp_path: Path
+) -> None:
     with school.reading() as session:
         name = list_blade_sets(session)[0].name
     school.close()

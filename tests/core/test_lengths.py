@@ -1,6 +1,7 @@
 """Lengths are read exactly and written as people read them."""
 
 from decimal import Decimal
+from typing import Any
 
 import pytest
 from hypothesis import given
@@ -30,14 +31,14 @@ from plimb.core.lengths import (
         ("0.0001", Unit.INCH, 2_540),
     ],
 )
-def test_a_decimal_number_is_read_exactly(text, unit, nm):
+def test_a_decimal_number_is_read_exactly(text: str, unit: Any, nm: Any) -> None:
     assert parse_length(text, unit, field="gap") == nm
 
 
 @pytest.mark.parametrize(
     "text", ["abc", "", "-1", "1e3", "nan", "inf", "1.2.3", "٣", "1 2", "9" * 30]
 )
-def test_what_is_no_plain_number_is_refused_by_name(text):
+def test_what_is_no_plain_number_is_refused_by_name(text: str) -> None:
     with pytest.raises(BadValue, match="gap") as refusal:
         parse_length(text, Unit.MM, field="gap")
     assert refusal.value.field == "gap"
@@ -54,17 +55,17 @@ def test_what_is_no_plain_number_is_refused_by_name(text):
         (3_000_000, "3.00", "118.1", "0.11811"),
     ],
 )
-def test_a_length_is_written_in_each_unit(nm, in_mm, in_thou, in_inch):
+def test_a_length_is_written_in_each_unit(nm: Any, in_mm: Any, in_thou: Any, in_inch: Any) -> None:
     written = (show_mm(nm), show_thou(nm), show_inch(nm)[: len(in_inch)])
     assert written == (in_mm, in_thou, in_inch)
 
 
-def test_a_length_too_small_to_show_has_no_sign():
+def test_a_length_too_small_to_show_has_no_sign() -> None:
     assert show(-1, Unit.MM) == "0.00 mm"
 
 
 @given(st.integers(min_value=0, max_value=150_000))
-def test_writing_and_reading_a_tenth_of_a_micrometre_changes_nothing(tenths):
+def test_writing_and_reading_a_tenth_of_a_micrometre_changes_nothing(tenths: Any) -> None:
     nm = tenths * 100
     assert mm(show_mm(nm)) == nm
 
@@ -77,7 +78,7 @@ def test_writing_and_reading_a_tenth_of_a_micrometre_changes_nothing(tenths):
         ("0,125", "0.125"), ("30", "30"), ("", None),
     ],
 )  # fmt: skip
-def test_what_a_meter_counts_is_read_as_it_is_printed(typed, read):
+def test_what_a_meter_counts_is_read_as_it_is_printed(typed: str, read: Any) -> None:
     assert meter_in(typed, "interval", decimals=False) == (None if read is None else Decimal(read))
 
 
@@ -88,7 +89,7 @@ def test_what_a_meter_counts_is_read_as_it_is_printed(typed, read):
         ("14,000", True, ("14", "14 000")), ("62,500", True, ("62.5", "62 500")),
     ],
 )  # fmt: skip
-def test_a_thousand_times_as_much_or_not_is_asked(typed, decimals, offers):
+def test_a_thousand_times_as_much_or_not_is_asked(typed: str, decimals: Any, offers: Any) -> None:
     with pytest.raises(TwoMeanings) as asked:
         meter_in(typed, "hours", decimals=decimals)
     assert asked.value.offers == offers
@@ -98,6 +99,6 @@ def test_a_thousand_times_as_much_or_not_is_asked(typed, decimals, offers):
 
 
 @pytest.mark.parametrize("typed", ["6 2", "1 2345", "x", "1e3", "-5,000,"])
-def test_what_no_meter_shows_is_refused(typed):
+def test_what_no_meter_shows_is_refused(typed: str) -> None:
     with pytest.raises(BadValue):
         meter_in(typed, "hours")

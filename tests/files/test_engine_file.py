@@ -2,6 +2,7 @@
 
 import json
 from decimal import Decimal
+from typing import Any
 
 import pytest
 from hypothesis import given
@@ -16,15 +17,15 @@ from plimb.files.readings import GapPart, gap_as_json
 from plimb.files.starting_point import Layout, Start, starting_point
 
 
-def document(layout="triple", **more):
+def document(layout: Any = "triple", **more: Any) -> Any:
     return json.loads(json.dumps(starting_point(Start(layout=Layout(layout), **more)), default=str))
 
 
-def text_of(file):
+def text_of(file: Any) -> Any:
     return json.dumps(file)
 
 
-def put(file, path, value):
+def put(file: Any, path: Any, value: Any) -> Any:
     *way, last = path
     part = file
     for step in way:
@@ -35,7 +36,7 @@ def put(file, path, value):
 
 @pytest.mark.parametrize("follower", Follower)
 @pytest.mark.parametrize("layout", Layout)
-def test_every_layout_with_every_kind_of_follower_is_an_engine(layout, follower):
+def test_every_layout_with_every_kind_of_follower_is_an_engine(layout: Any, follower: Any) -> None:
     engine = parsed_engine(text_of(document(layout, follower=follower)))[1]
     assert engine.follower is follower
     roles = {one.action for one in engine.clearances}
@@ -45,7 +46,7 @@ def test_every_layout_with_every_kind_of_follower_is_an_engine(layout, follower)
 
 
 @pytest.mark.parametrize("follower", Follower)
-def test_every_kind_of_follower_says_what_to_do(follower):
+def test_every_kind_of_follower_says_what_to_do(follower: Any) -> None:
     kind = kind_of(follower)
     assert kind.label
     assert {"read"} <= {line[0] for line in kind.reach}
@@ -69,7 +70,7 @@ def test_every_kind_of_follower_says_what_to_do(follower):
          "$.engine.crank.cylinders[0].fires_at", "720"),
     ],
 )  # fmt: skip
-def test_a_fault_is_named_by_its_path(path, value, field, says):
+def test_a_fault_is_named_by_its_path(path: Any, value: Any, field: Any, says: Any) -> None:
     with pytest.raises(BadValue) as refusal:
         parsed_engine(put(document(), path, value))
     assert refusal.value.field == field
@@ -87,7 +88,7 @@ def test_a_fault_is_named_by_its_path(path, value, field, says):
         (" " * (LARGEST_FILE + 1), "at most"),
     ],
 )
-def test_what_is_no_open_json_is_refused_in_one_sentence(text, says):
+def test_what_is_no_open_json_is_refused_in_one_sentence(text: str, says: Any) -> None:
     with pytest.raises(BadValue) as refusal:
         read_engine(text)
     assert says in refusal.value.sentence
@@ -95,7 +96,7 @@ def test_what_is_no_open_json_is_refused_in_one_sentence(text, says):
 
 
 @given(st.integers(10, 78_000).map(lambda n: Decimal(n) / 1_000_000))
-def test_lengths_are_read_to_the_last_figure_in_either_unit(length):
+def test_lengths_are_read_to_the_last_figure_in_either_unit(length: Any) -> None:
     for unit in Unit:
         part = GapPart.model_validate({"valve": "IN", "goes": [length]})
         assert part.to_core(unit).best_nm == round(length * unit.nm)
@@ -110,7 +111,7 @@ LENGTHS = st.integers(3, 60).map(lambda n: mm("0.01") * n)
     st.booleans(),
     st.sampled_from([None, "loose", "tight", "drag"]),
 )
-def test_a_reading_goes_out_and_in_the_same(goes, more, guess, feel):
+def test_a_reading_goes_out_and_in_the_same(goes: Any, more: Any, guess: Any, feel: Any) -> None:
     """What the card format says of a reading is all there is to it."""
     shown = [nm / 1_000_000 for nm in goes]
     part = {"valve": "IN L", "goes": shown, "guess": guess}

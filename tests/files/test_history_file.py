@@ -2,6 +2,8 @@
 
 import json
 from datetime import date, datetime
+from pathlib import Path
+from typing import Any
 
 import icalendar
 import pytest
@@ -18,7 +20,7 @@ from plimb.trials.report import engine_of
 VALVES = [one["id"] for one in engine_of(3, "0.05")["engine"]["valves"]]
 
 
-def document(**check):
+def document(**check: Any) -> Any:
     first = {"date": "2024-04-01", "at": 12000, "gaps": [{"valve": VALVES[0], "called": 0.18}]}
     return {
         **engine_of(3, "0.05"),
@@ -31,7 +33,7 @@ def document(**check):
     }
 
 
-def test_checks_go_by_their_dates_and_a_file_comes_back_as_it_was():
+def test_checks_go_by_their_dates_and_a_file_comes_back_as_it_was() -> None:
     made = document(
         pieces=[{"valve": VALVES[0], "measured": 2.5}],
         left=[{"valve": VALVES[0], "goes": [0.2], "refuses": [0.23], "piece": 2.45}],
@@ -62,13 +64,13 @@ def test_checks_go_by_their_dates_and_a_file_comes_back_as_it_was():
     ],
     ids=lambda one: one if isinstance(one, str) else "",
 )
-def test_a_history_that_cannot_be_is_refused_with_its_path(check, path):
+def test_a_history_that_cannot_be_is_refused_with_its_path(check: Any, path: Any) -> None:
     with pytest.raises(BadValue) as said:
         read_history_file(json.dumps(document(**check))).past()
     assert said.value.field == path
 
 
-def test_the_command_says_it_to_people_and_to_programs(tmp_path):
+def test_the_command_says_it_to_people_and_to_programs(tmp_path: Path) -> None:
     file = tmp_path / "history.json"
     file.write_text(json.dumps(document()), "utf-8")
     said = CliRunner().invoke(forecast, [str(file)])
@@ -95,7 +97,7 @@ WORDS = CalendarEvent(
 )  # fmt: skip
 
 
-def test_a_calendar_is_as_rfc_5545_has_it():
+def test_a_calendar_is_as_rfc_5545_has_it() -> None:
     """Source: RFC 5545, 3.1 (lines end in CRLF and have 75 octets), 3.3.11 (what is escaped)."""
     made = calendar_of("School", [WORDS], datetime(2026, 1, 1, 12, 0))
     assert made.endswith(b"END:VCALENDAR\r\n")

@@ -2,6 +2,7 @@
 
 import csv
 import io
+from typing import Any
 
 import pytest
 from hypothesis import given
@@ -16,7 +17,7 @@ CELLS = st.text(
 
 
 @given(st.lists(st.tuples(CELLS, CELLS.map(lambda cell: f"n{cell}")), max_size=6))
-def test_a_table_comes_back_as_it_went_out(rows):
+def test_a_table_comes_back_as_it_went_out(rows: Any) -> None:
     back = read_csv(write_csv(("size", "note"), rows), ("size", "note"))
     assert [(row["size"], row["note"]) for row in back] == [
         (size.strip(), note.strip()) for size, note in rows
@@ -24,7 +25,7 @@ def test_a_table_comes_back_as_it_went_out(rows):
 
 
 @pytest.mark.parametrize("cell", ["=1+1", "+49", "@here"])
-def test_a_cell_that_a_spreadsheet_would_run_is_text(cell):
+def test_a_cell_that_a_spreadsheet_would_run_is_text(cell: Any) -> None:
     assert write_csv(("note",), [(cell,)]).split("\r\n")[1] == f"'{cell}"
 
 
@@ -39,19 +40,19 @@ def test_a_cell_that_a_spreadsheet_would_run_is_text(cell):
         ('size,note\r\n"2.5', "row"),
     ],
 )
-def test_what_breaks_the_table_is_named_by_its_row(text, field):
+def test_what_breaks_the_table_is_named_by_its_row(text: str, field: Any) -> None:
     with pytest.raises(BadValue) as refusal:
         read_csv(text, ("size", "note"))
     assert refusal.value.field == field
 
 
 @pytest.mark.parametrize("cell", ["-1+1", "＝1+1", "－x", "  =1", "\n=1", "-cmd|' /C calc'!A0"])
-def test_a_cell_in_any_form_that_starts_a_formula_is_text(cell):
+def test_a_cell_in_any_form_that_starts_a_formula_is_text(cell: Any) -> None:
     assert next(csv.reader(io.StringIO(write_csv(("a",), [(cell,)]).split("\r\n", 1)[1])))[
         0
     ].startswith("'")
 
 
 @pytest.mark.parametrize("cell", ["-3", "-0.05", "12", "12-15"])
-def test_a_figure_stays_one(cell):
+def test_a_figure_stays_one(cell: Any) -> None:
     assert write_csv(("a",), [(cell,)]) == f"a\r\n{cell}\r\n"

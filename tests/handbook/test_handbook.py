@@ -2,6 +2,7 @@
 
 import re
 from pathlib import Path
+from typing import Any
 
 import pytest
 
@@ -19,13 +20,13 @@ PAGES = {page.stem: page.read_text("utf-8") for page in BOOK.glob("*.md")}
 EVERY_SIZE = range(mm("1.20"), mm("3.50") + 1, mm("0.05"))
 
 
-def anchors(text):
+def anchors(text: Any) -> Any:
     return {re.sub(r"[^\w -]", "", one).strip().lower().replace(" ", "-")
             for one in re.findall(r"^#+ (.*)$", text, re.M)}  # fmt: skip
 
 
 @pytest.mark.parametrize("name", PAGES)
-def test_every_link_and_figure_leads_somewhere_and_figures_say_what_they_show(name):
+def test_every_link_and_figure_leads_somewhere_and_figures_say_what_they_show(name: Any) -> None:
     for page, anchor in re.findall(r"\]\(([\w-]+)\.md(?:#([\w-]+))?\)", PAGES[name]):
         assert page in PAGES
         assert not anchor or anchor in anchors(PAGES[page])
@@ -37,7 +38,7 @@ def test_every_link_and_figure_leads_somewhere_and_figures_say_what_they_show(na
     )
 
 
-def test_every_stage_follower_and_lesson_has_its_page_and_every_page_is_in_the_contents():
+def test_every_stage_follower_and_lesson_has_its_page_and_every_page_is_in_the_contents() -> None:
     assert {stage.value for stage in Stage} <= set(PAGES)
     assert {follower.value for follower in Follower} <= set(PAGES)
     assert {lesson.page for lesson in LESSONS} <= set(PAGES)
@@ -45,12 +46,12 @@ def test_every_stage_follower_and_lesson_has_its_page_and_every_page_is_in_the_c
     assert listed == set(PAGES) - {"index"}
 
 
-def blocks(page, name):
+def blocks(page: str, name: Any) -> Any:
     """Return what is said in each comment of that name, and the lines after it."""
     return re.findall(rf"<!-- {name} (.*?) -->\n\n((?:    .*\n)*)", PAGES[page])
 
 
-def test_every_sum_is_what_the_core_works_out():
+def test_every_sum_is_what_the_core_works_out() -> None:
     sums = blocks("sums", "sum")
     assert len(sums) == 2
     for said, lines in sums:
@@ -73,7 +74,7 @@ def test_every_sum_is_what_the_core_works_out():
     assert f"{thou} thou = {show_mm(parse_reading(thou, Unit.INCH).gap.best_nm)} mm" in lines
 
 
-def test_every_assumption_and_check_value_is_the_cores():
+def test_every_assumption_and_check_value_is_the_cores() -> None:
     rows = re.findall(r"^\|.*\| ±?([\d.]+) mm \|.*<!-- doubt (\w+) -->", PAGES["assumptions"], re.M)
     assert {name for _mm, name in rows} == set(USUAL_DOUBT.__dataclass_fields__)
     for said, name in rows:

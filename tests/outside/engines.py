@@ -3,6 +3,7 @@
 import math
 import random
 from decimal import Decimal
+from typing import Any
 
 from plimb.core.engine.engine import Clearance, Side
 from plimb.core.lengths import mm
@@ -117,7 +118,7 @@ def options(request: PlanRequest) -> list[list[tuple[object, tuple[int, ...], bo
     return found
 
 
-def _candidates(request, at):
+def _candidates(request: Any, at: Any) -> Any:
     """Give what a valve may take; where no gap was found no piece at hand that is far off."""
     row = request.rows[at]
     thin, thick = -(10**12), 10**12
@@ -130,7 +131,7 @@ def _candidates(request, at):
             yield piece
 
 
-def _all_candidates(request, at):
+def _all_candidates(request: Any, at: Any) -> Any:
     kind = request.rows[at].clearance.family.kind
     lost = request.rows[at].gap.none_found
     act = request.policy.act

@@ -5,6 +5,7 @@ Python's `fractions`, which is exact.
 """
 
 from fractions import Fraction
+from typing import Any
 
 from hypothesis import given
 from hypothesis import strategies as st
@@ -22,7 +23,9 @@ def mm(nm: int) -> Fraction:
 
 
 @given(hundredths, st.integers(0, 12), st.integers(1200, 3500), hundredths, st.integers(0, 30))
-def test_window_ideal_and_gap_are_exact(gap, wide, shim, low, width):
+def test_window_ideal_and_gap_are_exact(
+    gap: Any, wide: Any, shim: Any, low: Any, width: Any
+) -> None:
     """Stack − max ≤ t ≤ stack − min for both ends of the reading; gap after = stack − t."""
     found = [Fraction(gap, 100), Fraction(gap + wide, 100)]
     limits = [Fraction(low, 100), Fraction(low + width, 100)]

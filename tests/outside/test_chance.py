@@ -6,6 +6,7 @@ Sources: JCGM 101:2008 (propagation of distributions by Monte Carlo), JCGM 100:2
 """
 
 import math
+from typing import Any
 
 import numpy as np
 import pytest
@@ -28,7 +29,9 @@ CASES = [
 
 
 @pytest.mark.parametrize(("gap", "thinner", "old", "new"), CASES)
-def test_the_chance_is_what_a_million_draws_give(gap, thinner, old, new):
+def test_the_chance_is_what_a_million_draws_give(
+    gap: Any, thinner: Any, old: Any, new: Any
+) -> None:
     """JCGM 101: draw gap and both pieces from their distributions and count."""
     dice = np.random.default_rng(20260)
     room = USUAL_DOUBT.drag_nm if gap.is_point else USUAL_DOUBT.feel_nm
@@ -43,7 +46,7 @@ def test_the_chance_is_what_a_million_draws_give(gap, thinner, old, new):
     assert worked == pytest.approx(drawn, abs=0.002)
 
 
-def spread(widths):
+def spread(widths: Any) -> Any:
     """Return the standard deviation of a sum of rectangles, from its distribution function."""
     reach = sum(widths) / 2
     at = np.linspace(-reach, reach, 20_001)
@@ -55,25 +58,25 @@ def spread(widths):
     return math.sqrt((mass * middle**2).sum())
 
 
-def test_a_rectangle_has_half_its_width_over_root_three():
+def test_a_rectangle_has_half_its_width_over_root_three() -> None:
     """JCGM 100:2008, 4.3.7: u = a/√3."""
     assert spread([2 * mm("0.004")]) == pytest.approx(mm("0.004") / math.sqrt(3), rel=1e-5)
 
 
-def test_two_equal_rectangles_are_a_triangle_with_its_half_width_over_root_six():
+def test_two_equal_rectangles_are_a_triangle_with_its_half_width_over_root_six() -> None:
     """JCGM 100:2008, 4.3.9: u = a/√6."""
     pieces = [2 * mm("0.004")] * 2
     assert spread(pieces) == pytest.approx(2 * mm("0.004") / math.sqrt(6), rel=1e-5)
 
 
-def test_variances_of_independent_terms_add():
+def test_variances_of_independent_terms_add() -> None:
     """JCGM 100:2008, 5.1.2, with sensitivity coefficients of one."""
     widths = [mm("0.02"), 2 * mm("0.004"), 2 * mm("0.02")]
     alone = math.sqrt(sum(width**2 / 12 for width in widths))
     assert spread(widths) == pytest.approx(alone, rel=1e-5)
 
 
-def test_conformance_is_the_share_of_the_distribution_inside_the_limits():
+def test_conformance_is_the_share_of_the_distribution_inside_the_limits() -> None:
     """JCGM 106:2012, 3.3.7: with nothing but an even reading it is a ratio of lengths."""
     gap = between(mm("0.13"), mm("0.17"))
     assert chance_in_spec(gap, 0, SPEC, kept=True) == pytest.approx(0.5, abs=1e-4)
@@ -82,6 +85,6 @@ def test_conformance_is_the_share_of_the_distribution_inside_the_limits():
     assert inside + below == pytest.approx(1, abs=1e-4)
 
 
-def test_a_gap_exactly_at_the_limit_conforms():
+def test_a_gap_exactly_at_the_limit_conforms() -> None:
     assert chance_in_spec(between(mm("0.15"), mm("0.22")), 0, SPEC, kept=True) == 1
     assert share_below(0.0, []) == 1

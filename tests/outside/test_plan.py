@@ -8,6 +8,7 @@ import os
 import random
 from dataclasses import replace
 from itertools import product
+from typing import Any
 
 import numpy as np
 import pytest
@@ -28,7 +29,7 @@ COST = 6
 """Where among the levels stands what it costs; the number of camshafts stands behind it."""
 
 
-def every_plan(request, only=None):
+def every_plan(request: Any, only: Any = None) -> Any:
     """Return the best sum of levels, camshafts after what it costs, by trying all plans there are.
 
     `only` says by a valve's place which of its options are looked at.
@@ -43,7 +44,7 @@ def every_plan(request, only=None):
     kept_out = [settled(row, request) for row in request.rows]
     best = None
 
-    def finish(picked):
+    def finish(picked: Any) -> None:
         nonlocal best
         out = {shafts[at] for at, (_t, _l, changes) in enumerate(picked) if changes and shafts[at]}
         out |= apart(request)
@@ -57,7 +58,7 @@ def every_plan(request, only=None):
         if best is None or total < best:
             best = total
 
-    def go(at, used, picked):
+    def go(at: Any, used: Any, picked: Any) -> None:
         if at == len(choices):
             finish(picked)
             return
@@ -71,7 +72,7 @@ def every_plan(request, only=None):
     return best
 
 
-def check_possible(request, plan):
+def check_possible(request: Any, plan: Any) -> None:
     """Fail unless the plan uses each piece once, and only pieces that are free to be used."""
     taken = [move.from_valve or move.valve for move in plan.moves
              if move.source in (Source.SAME, Source.ENGINE)]  # fmt: skip
@@ -95,7 +96,7 @@ def check_possible(request, plan):
 
 
 @pytest.mark.parametrize("seed", range(SMALL // 40))
-def test_no_plan_there_is_beats_it(seed):
+def test_no_plan_there_is_beats_it(seed: int) -> None:
     dice = random.Random(seed)
     for number in range(40):
         valves = dice.choice([1, 2, 2, 3, 3, 3])
@@ -105,7 +106,7 @@ def test_no_plan_there_is_beats_it(seed):
         assert plan.levels == every_plan(request), (seed, number)
 
 
-def by_highs(request):  # noqa: C901 - the whole program stands in one place
+def by_highs(request: Any) -> Any:  # noqa: C901 - the whole program stands in one place
     """Return the best levels by one whole-number program a level, camshafts as variables."""
     choices = options(request)
     shafts = sorted({s.clearance.camshaft for s in request.rows if s.clearance.camshaft_out})
@@ -119,11 +120,13 @@ def by_highs(request):  # noqa: C901 - the whole program stands in one place
     width = len(cells) + len(shafts)
     rows, lows, highs = [], [], []
 
-    def add(places, low, high):
+    def add(places: Any, low: Any, high: Any) -> None:
         line = np.zeros(width)
         for place, value in places:
             line[place] += value
-        rows.append(line), lows.append(low), highs.append(high)
+        rows.append(line)
+        lows.append(low)
+        highs.append(high)
 
     for place, (at, option) in enumerate(cells):
         row = request.rows[at]
@@ -142,7 +145,7 @@ def by_highs(request):  # noqa: C901 - the whole program stands in one place
     return level_by_level(cells, shafts, rows, lows, highs, shaft_cost(request))
 
 
-def level_by_level(cells, shafts, rows, lows, highs, shaft):
+def level_by_level(cells: Any, shafts: Any, rows: Any, lows: Any, highs: Any, shaft: Any) -> Any:
     """Solve one level after the other, each held at its least while the next is solved."""
     width = len(cells) + len(shafts)
     answer = []
@@ -157,7 +160,7 @@ def level_by_level(cells, shafts, rows, lows, highs, shaft):
         found = milp(
             costs / scale,
             constraints=LinearConstraint(np.array(rows), lows, highs),
-            integrality=np.ones(width),
+            integrality=np.ones(width, dtype=np.int64),
             bounds=Bounds(0, 1),
             options={"mip_rel_gap": 0},
         )
@@ -169,7 +172,7 @@ def level_by_level(cells, shafts, rows, lows, highs, shaft):
 
 
 @pytest.mark.parametrize("seed", range(LARGE))
-def test_a_second_solver_finds_the_same_optimum(seed):
+def test_a_second_solver_finds_the_same_optimum(seed: int) -> None:
     dice = random.Random(1000 + seed)
     request = random_case(dice, dice.choice([8, 12, 16]), drawer=dice.randint(4, 20), shafts=2)
     plan = plan_engine(request)
@@ -177,7 +180,7 @@ def test_a_second_solver_finds_the_same_optimum(seed):
     assert plan.levels == by_highs(request)
 
 
-def on_top(request):
+def on_top(request: Any) -> Any:
     """Return the engine with shims that need no camshaft out."""
     rows = (replace(row, clearance=replace(row.clearance, camshaft_out=False))
             for row in request.rows)  # fmt: skip
@@ -185,7 +188,7 @@ def on_top(request):
 
 
 @pytest.mark.long
-def test_engines_that_share_a_drawer_do_best_of_all_the_ways_to_divide_it():
+def test_engines_that_share_a_drawer_do_best_of_all_the_ways_to_divide_it() -> None:
     dice, fought, engines = random.Random(5), 0, SMALL if LONG else SMALL // 2
     for number in range(engines):
         one = on_top(random_case(dice, dice.choice([1, 2, 3]), drawer=3, shafts=1))

@@ -4,6 +4,8 @@ Sources: NIST Statistical Reference Datasets, linear regression, Norris and Long
 certified values as published there); JCGM 101:2008, 9.2 (four rectangular quantities added).
 """
 
+from typing import Any
+
 import numpy as np
 import pytest
 
@@ -46,7 +48,7 @@ CASES = {
 
 
 @pytest.mark.parametrize("name", CASES)
-def test_the_certified_digits(name):
+def test_the_certified_digits(name: Any) -> None:
     """Longley's columns are nearly dependent: double precision keeps 10 of its digits."""
     text, wide, answer, digits, best, deviations, left = CASES[name]
     data = np.array(text.split(), dtype=float).reshape(-1, wide)
@@ -61,6 +63,6 @@ def test_the_certified_digits(name):
 @pytest.mark.parametrize(
     ("widths", "end"), [((12**0.5,) * 4, 3.88), ((*(12**0.5,) * 3, 10 * 12**0.5), 17.0)]
 )
-def test_four_rectangular_quantities_as_the_guide_adds_them(widths, end):
+def test_four_rectangular_quantities_as_the_guide_adds_them(widths: Any, end: Any) -> None:
     """JCGM 101, 9.2.3 and 9.2.4: the shortest 95 % interval ends at ±3.88, and at ±17.0."""
     assert share_below(end, widths) - share_below(-end, widths) == pytest.approx(0.95, abs=2e-3)

@@ -7,6 +7,7 @@ import os
 import random
 import re
 from dataclasses import replace
+from typing import Any
 
 import pytest
 
@@ -21,11 +22,11 @@ from .test_plan import every_plan
 CASES = 60 if os.environ.get("PLIMB_LONG") else 5
 
 
-def forced(request, valve, rival):
+def forced(request: Any, valve: str, rival: Any) -> Any:
     """Return the least sum of levels with a piece put into a valve, by trying every plan."""
     own = {row.valve: at for at, row in enumerate(request.rows)}
 
-    def is_it(option):
+    def is_it(option: Any) -> Any:
         token, _levels, changes = option
         if rival.source is Source.DRAWER:
             lies = token is not None and token[0] == "drawer"
@@ -37,7 +38,9 @@ def forced(request, valve, rival):
 
 
 @pytest.mark.parametrize("seed", range(CASES))
-def test_each_rival_is_what_every_plan_with_it_comes_to_and_is_said_by_the_first_difference(seed):
+def test_each_rival_is_what_every_plan_with_it_comes_to_and_is_said_by_the_first_difference(
+    seed: int,
+) -> None:
     dice, asked, held = random.Random(seed), 0, 0
     while asked < 40:
         request = random_case(dice, dice.choice([2, 3]), dice.randint(0, 3), dice.randint(1, 2))
@@ -56,12 +59,12 @@ def test_each_rival_is_what_every_plan_with_it_comes_to_and_is_said_by_the_first
     assert held
 
 
-def first(mine, theirs):
+def first(mine: Any, theirs: Any) -> Any:
     """Return the name of the first level at which two plans differ."""
     return next((n for n, a, b in zip(ORDER, mine, theirs, strict=True) if a != b), "")
 
 
-def is_so(request, plan, valve, rival):
+def is_so(request: Any, plan: Any, valve: str, rival: Any) -> None:
     """Fail unless every figure and every name of the sentence is that of the two plans."""
     said = rival.words.split(". ", 1)[1]
     other, at = rival.other, {row.valve: row for row in request.rows}
@@ -96,7 +99,7 @@ def is_so(request, plan, valve, rival):
         assert float(away[1]) > float(away[2])
 
 
-def test_of_a_piece_decided_by_hand_it_is_said_what_the_plan_would_do():
+def test_of_a_piece_decided_by_hand_it_is_said_what_the_plan_would_do() -> None:
     dice, asked = random.Random(7), 0
     while asked < 30:
         request = random_case(dice, 3, 3, 2)

@@ -5,6 +5,7 @@ Sources: NIST Special Publication 811 (2008), appendix B.8: 1 lbf·ft = 1.355 81
 """
 
 from fractions import Fraction
+from typing import Any
 
 import pint
 import pytest
@@ -25,17 +26,17 @@ NAMES = {
     ("unit", "printed", "digits"),
     [(TorqueUnit.LBF_FT, "1.355818", 6), (TorqueUnit.LBF_IN, "0.1129848", 7)],
 )
-def test_one_of_each_rounds_to_what_the_guide_prints(unit, printed, digits):
+def test_one_of_each_rounds_to_what_the_guide_prints(unit: Any, printed: Any, digits: Any) -> None:
     exact = unit.newton_metres
     assert round(float(exact), digits) == float(printed)
 
 
-def test_the_pound_force_rounds_to_what_the_guide_prints():
+def test_the_pound_force_rounds_to_what_the_guide_prints() -> None:
     assert round(float(LBF_N), 6) == 4.448222
 
 
 @given(st.fractions(min_value=0, max_value=500), st.sampled_from(TorqueUnit))
-def test_every_conversion_is_the_unit_librarys_exactly(value, unit):
+def test_every_conversion_is_the_unit_librarys_exactly(value: Any, unit: Any) -> None:
     for other in TorqueUnit:
         ours = Torque(value=value, unit=unit).to(other).value
         theirs = UNITS.Quantity(value, NAMES[unit]).to(NAMES[other]).magnitude

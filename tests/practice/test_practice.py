@@ -1,6 +1,8 @@
 """Lessons on engines that do not break: what they tell, what they keep, and the truth after."""
 
 import json
+from pathlib import Path
+from typing import Any
 
 import pytest
 from werkzeug.test import Client
@@ -18,26 +20,29 @@ from plimb.practice.lessons import BY_ID, LESSONS, OWN
 from plimb.practice.rig import STICKS, Rig
 from plimb.practice.score import errors_of, feel_of, score_of
 from plimb.practice.session import Practice, blade_set
+from plimb.record.database import Database
 
 from ..conftest import NOON, some
 
 
 @pytest.fixture
-def practice(tmp_path, school, fresh):
+def practice(tmp_path: Path, school: Database, fresh: Any) -> Any:
     return Practice(fresh("practice"), tmp_path / "engines", school, lambda: NOON)
 
 
-def view(practice, card):
+def view(practice: Any, card: Any) -> Any:
     with practice.database.reading() as session:
         return read_card(session, card)
 
 
-def scored(practice, session):
+def scored(practice: Any, session: Any) -> Any:
     return score_of(session, view(practice, session.card).rounds)
 
 
 @pytest.mark.parametrize("lesson", some(LESSONS, 0, 3, 6, 9, 12, -1), ids=lambda one: one.id)
-def test_every_lesson_begins_where_it_says_and_is_the_same_engine_again(practice, lesson, tmp_path):
+def test_every_lesson_begins_where_it_says_and_is_the_same_engine_again(
+    practice: Any, lesson: Any, tmp_path: Path
+) -> None:
     session = practice.begin(lesson)
     card = view(practice, session.card)
     written = [one.record.found for one in card.status.valves.values()]
@@ -56,7 +61,7 @@ def test_every_lesson_begins_where_it_says_and_is_the_same_engine_again(practice
     assert scored(practice, again) == scored(practice, session)
 
 
-def by_advice(practice, session):
+def by_advice(practice: Any, session: Any) -> None:
     """Measure every valve with the blades asked for, each pushed in three times."""
     for one in session.rig.engine.clearances:
         practice.act(session.card, "lobe", [one.id])
@@ -85,7 +90,9 @@ def by_advice(practice, session):
 
 
 @pytest.mark.long
-def test_a_hand_that_follows_the_advice_judges_at_least_95_of_100_right(practice, capsys):
+def test_a_hand_that_follows_the_advice_judges_at_least_95_of_100_right(
+    practice: Any, capsys: pytest.CaptureFixture[str]
+) -> None:
     right = reads = tries = fewest = 0
     sessions = []
     for name in ("go", "units", "bench", "twins", "centres", "go", "bench", "go", "bench", "units"):
@@ -109,7 +116,9 @@ def test_a_hand_that_follows_the_advice_judges_at_least_95_of_100_right(practice
     assert abs(feel_of(sessions).bias_nm) < mm("0.01")
 
 
-def test_nothing_of_it_is_in_the_shops_record_and_the_own_engine_is_only_read(practice, school):
+def test_nothing_of_it_is_in_the_shops_record_and_the_own_engine_is_only_read(
+    practice: Any, school: Database
+) -> None:
     before = [card.id for card in read_shop(school).cards], len(read_shop(school).engines)
     number, label = practice.own_engines()[0]
     document = json.loads(practice.own_document(number))
@@ -122,7 +131,7 @@ def test_nothing_of_it_is_in_the_shops_record_and_the_own_engine_is_only_read(pr
         practice.begin(OWN, document)
 
 
-def test_the_engine_is_turned_onwards_only_and_never_over_an_empty_bucket(practice):
+def test_the_engine_is_turned_onwards_only_and_never_over_an_empty_bucket(practice: Any) -> None:
     session = practice.begin(BY_ID["centres"])
     number = session.card
     for by in (0, -5, 361):
@@ -155,7 +164,7 @@ def test_the_engine_is_turned_onwards_only_and_never_over_an_empty_bucket(practi
             practice.act(number, act, said)
 
 
-def test_once_the_truth_is_out_the_engine_answers_no_more(practice, tmp_path):
+def test_once_the_truth_is_out_the_engine_answers_no_more(practice: Any, tmp_path: Path) -> None:
     session = practice.begin(BY_ID["drag"])
     practice.finish(session, [])
     with pytest.raises(NotReady, match="truth is out"):
@@ -165,7 +174,7 @@ def test_once_the_truth_is_out_the_engine_answers_no_more(practice, tmp_path):
     assert [(one.card, one.finished) for one in practice.begun()] == [(session.card, True)]
 
 
-def test_thin_blades_stick_now_and_then_and_are_seen_when_looked_at(practice):
+def test_thin_blades_stick_now_and_then_and_are_seen_when_looked_at(practice: Any) -> None:
     engine = practice.begin(BY_ID["go"]).rig.engine
     rig, stuck = Rig(engine, blade_set("usual"), 5), 0
     rig.do("lobe", engine.clearances[0].id)
@@ -180,7 +189,7 @@ def test_thin_blades_stick_now_and_then_and_are_seen_when_looked_at(practice):
     assert practice.act(twins.card, "look", []).word == "two blades"
 
 
-def test_a_swapped_pair_is_truly_swapped_and_the_score_says_what_is_true(practice):
+def test_a_swapped_pair_is_truly_swapped_and_the_score_says_what_is_true(practice: Any) -> None:
     session = practice.begin(BY_ID["swapped"])
     card = view(practice, session.card)
     score = scored(practice, session)
@@ -194,7 +203,9 @@ def test_a_swapped_pair_is_truly_swapped_and_the_score_says_what_is_true(practic
             assert show_mm(abs(one.error_nm)) < "0.03"
 
 
-def test_from_elsewhere_only_who_works_here_practises(tmp_path, school, fresh):
+def test_from_elsewhere_only_who_works_here_practises(
+    tmp_path: Path, school: Database, fresh: Any
+) -> None:
     record = fresh("practice")
     app = practice_app(
         record, tmp_path / "engines", shop=school, host="0.0.0.0", names=("shed.local",)
@@ -203,7 +214,7 @@ def test_from_elsewhere_only_who_works_here_practises(tmp_path, school, fresh):
     assert (refused.status_code, refused.json["code"]) == (401, "who")
 
 
-def test_nothing_is_made_beside_a_record_before_it_is_asked_for(school):
+def test_nothing_is_made_beside_a_record_before_it_is_asked_for(school: Database) -> None:
     mounts = beside(school, "127.0.0.1", ())
     there = set(school.path.parent.iterdir())
     answer = Client(mounts["/practice"]).get("/api/practice")
@@ -216,7 +227,9 @@ def test_nothing_is_made_beside_a_record_before_it_is_asked_for(school):
     assert {name for name in new if "school-school" in name} == set()
 
 
-def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(tmp_path, school, fresh):
+def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(
+    tmp_path: Path, school: Database, fresh: Any
+) -> None:
     record = fresh("practice")
     client = practice_app(record, tmp_path / "engines", shop=school).test_client()
     for lesson, engine in (("none", None), ("own", None), ("drag", 1)):
@@ -243,11 +256,13 @@ def test_a_lesson_over_the_wire_from_its_beginning_to_the_truth(tmp_path, school
     assert client.get("/api/practice/99").status_code == 404
 
 
-def test_the_caps_come_off_and_go_on_in_stages_with_a_wrench_that_clicks(practice, tmp_path):
+def test_the_caps_come_off_and_go_on_in_stages_with_a_wrench_that_clicks(
+    practice: Any, tmp_path: Path
+) -> None:
     session = practice.begin(BY_ID["job"])
     number, rig = session.card, session.rig
 
-    def act(*said):
+    def act(*said: Any) -> Any:
         return practice.act(number, said[0], said[1:])
 
     with pytest.raises(NotReady, match="caps off first"):
@@ -294,7 +309,7 @@ def test_the_caps_come_off_and_go_on_in_stages_with_a_wrench_that_clicks(practic
         practice.act(plain.card, "caps", ["off"])
 
 
-def test_a_piece_that_came_out_before_is_taken_off_the_tray_again(practice):
+def test_a_piece_that_came_out_before_is_taken_off_the_tray_again(practice: Any) -> None:
     session = practice.begin(BY_ID["shaft-in"])
     number, valve = session.card, sorted(session.rig.empty)[0]
     seen = practice.act(number, "close", [valve]).shown_nm

@@ -4,6 +4,7 @@ import json
 import re
 from decimal import Decimal
 from itertools import count
+from typing import Any
 
 import pypdfium2
 import pytest
@@ -25,12 +26,12 @@ FIGURE = re.compile(r"(?<![\d.:-])\d+\.\d+(?![\d.:-])")
 """A decimal figure; dates, times and counts are none."""
 
 
-def hundredths(low, high):
+def hundredths(low: Any, high: Any) -> Any:
     return st.integers(low, high).map(lambda nth: nth / 100)
 
 
 @st.composite
-def specs(draw):
+def specs(draw: Any) -> Any:
     """A side's spec as some manual prints it, or nothing."""
     how = draw(st.sampled_from(["none", "range", "tolerance", "room"]))
     if how == "none":
@@ -44,7 +45,7 @@ def specs(draw):
 
 
 @st.composite
-def engines(draw):
+def engines(draw: Any) -> Any:
     """What somebody entered of an engine: any part of it, or none."""
     entered = {"spec": {"intake": draw(specs()), "exhaust": draw(specs())}}
     family = {"runs": []}
@@ -61,11 +62,11 @@ def engines(draw):
     return entered
 
 
-def figures_of(entered):
+def figures_of(entered: Any) -> Any:
     """Return every decimal figure that may stand somewhere, as it is written."""
     known = set()
 
-    def add(*values):
+    def add(*values: Any) -> None:
         known.update(show_mm(round(value * 1_000_000)) for value in values)
 
     for spec in entered["spec"].values():
@@ -80,12 +81,12 @@ def figures_of(entered):
     return known
 
 
-def text_of(pdf):
+def text_of(pdf: Any) -> Any:
     return "\n".join(page.get_textpage().get_text_range() for page in pypdfium2.PdfDocument(pdf))
 
 
 @pytest.fixture(scope="module")
-def record(tmp_path_factory):
+def record(tmp_path_factory: pytest.TempPathFactory) -> Any:
     opened = Database(tmp_path_factory.mktemp("guests") / "shop.sqlite3")
     yield opened
     opened.close()
@@ -101,8 +102,10 @@ def record(tmp_path_factory):
     layout=st.sampled_from(list(Layout)),
     follower=st.sampled_from([one for one in Follower if one is not Follower.OPENER_CLOSER]),
 )
-def test_no_figure_stands_anywhere_that_nobody_entered(record, entered, layout, follower):
-    def enter(engine):
+def test_no_figure_stands_anywhere_that_nobody_entered(
+    record: Any, entered: Any, layout: Any, follower: Any
+) -> None:
+    def enter(engine: Any) -> None:
         engine["spec"], engine["family"] = entered["spec"], entered["family"]
         engine["crank"]["rotation"] = entered.get("rotation")
 

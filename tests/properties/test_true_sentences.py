@@ -6,6 +6,7 @@ The reasons are values; the words are made from them last, and nothing is parsed
 import os
 import random
 from dataclasses import replace
+from typing import Any
 
 import pytest
 
@@ -28,7 +29,7 @@ LONG = bool(os.environ.get("PLIMB_LONG"))
 PLANS = 3000 if LONG else 300
 
 
-def at_hand(request, row):
+def at_hand(request: Any, row: Any) -> Any:
     """Give every sound piece of the valve's family that is not its own: thickness, holder."""
     kind = row.clearance.family.kind
     for other in request.rows:
@@ -40,12 +41,12 @@ def at_hand(request, row):
             yield stock.thickness_nm, None
 
 
-def lands(row, thickness_nm):
+def lands(row: Any, thickness_nm: Any) -> Any:
     gap = row.gives(thickness_nm)
     return row.spec.check.holds(gap.best_nm)
 
 
-def check_bought(request, plan, why):
+def check_bought(request: Any, plan: Any, why: Any) -> None:
     hand, row = why.at_hand, why.row
     landing = [
         (nm, holder) for nm, holder in at_hand(request, row) if lands(row, nm)
@@ -71,7 +72,7 @@ def check_bought(request, plan, why):
     assert (hand.own is not None) is own
 
 
-def check(request, plan, why, others):  # noqa: C901 - one line a kind of reason
+def check(request: Any, plan: Any, why: Any, others: Any) -> None:  # noqa: C901 - one line a kind of reason
     row, move, because = why.row, why.move, why.because
     if move.changes and row.gap.both_ends:
         assert move.gap.best_nm == row.gap.best_nm + row.piece_nm - move.thickness_nm
@@ -114,11 +115,11 @@ def check(request, plan, why, others):  # noqa: C901 - one line a kind of reason
     assert why.words.endswith((".", "?"))
 
 
-def _outside_set(row, move):
+def _outside_set(row: Any, move: Any) -> Any:
     return row.spec.set_ is not None and not row.spec.set_.holds(move.gap.best_nm)
 
 
-def check_ladder(request, plan):
+def check_ladder(request: Any, plan: Any) -> None:
     for valve, options in all_options(request, plan).items():
         row = next(one for one in request.rows if one.valve == valve)
         if not row.sums:
@@ -135,7 +136,7 @@ def check_ladder(request, plan):
                 assert option.chance == taken.chance
 
 
-def check_fits(request, plan):
+def check_fits(request: Any, plan: Any) -> None:
     """What a size may measure holds the size itself; outside it a piece passes less surely."""
     doubt = request.policy.doubt
     rows = {row.valve: row for row in request.rows}
@@ -154,7 +155,7 @@ def check_fits(request, plan):
 
 
 @pytest.mark.parametrize("seed", range(4))
-def test_every_reason_and_every_ladder_says_what_is_so(seed):
+def test_every_reason_and_every_ladder_says_what_is_so(seed: int) -> None:
     dice, said = random.Random(seed), set()
     for _plan in range(PLANS // 4):
         request = random_case(dice, dice.randint(1, 6), drawer=dice.randint(0, 4), shafts=2)
@@ -170,7 +171,7 @@ def test_every_reason_and_every_ladder_says_what_is_so(seed):
 
 
 @pytest.mark.parametrize("seed", range(2))
-def test_the_sum_of_a_valve_takes_what_the_plan_buys_for_it(seed):
+def test_the_sum_of_a_valve_takes_what_the_plan_buys_for_it(seed: int) -> None:
     """With nothing at hand the sum and the plan are one and the same choice."""
     dice, compared = random.Random(100 + seed), 0
     for _plan in range(PLANS // 2):

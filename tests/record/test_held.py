@@ -4,8 +4,11 @@ import os
 import shutil
 import subprocess
 import sys
+from pathlib import Path
+from typing import Any
 
 import pytest
+from flask.testing import FlaskClient
 
 from plimb.books.backup import copy_now, put_back
 from plimb.card.rejudge import change_settings
@@ -24,7 +27,7 @@ with record_lock(Path(sys.argv[1]), "asked"):
 """
 
 
-def refused_elsewhere(path):
+def refused_elsewhere(path: Any) -> Any:
     """Ask for a record in another process; what it says where it is refused."""
     asked = subprocess.run(
         [sys.executable, "-c", ASKS, str(path)], capture_output=True, text=True, check=False
@@ -32,25 +35,25 @@ def refused_elsewhere(path):
     return asked.stderr.splitlines()[-1] if asked.returncode else ""
 
 
-def by_symlink(record):
+def by_symlink(record: Any) -> Any:
     link = record.with_name("by-symlink.sqlite3")
     link.symlink_to(record)
     return link
 
 
-def by_hard_link(record):
+def by_hard_link(record: Any) -> Any:
     link = record.with_name("by-hard-link.sqlite3")
     os.link(record, link)
     return link
 
 
-def by_its_folder(record):
+def by_its_folder(record: Any) -> Any:
     folder = record.parent / "folder"
     folder.symlink_to(record.parent)
     return folder / record.name
 
 
-def without_its_lock(record):
+def without_its_lock(record: Any) -> Any:
     record.with_name(f"{record.name}.lock").unlink()
     return record
 
@@ -59,7 +62,7 @@ ROADS = (by_symlink, by_hard_link, by_its_folder, without_its_lock)
 
 
 @pytest.mark.parametrize("road", ROADS)
-def test_a_second_one_is_refused_by_whatever_road_it_comes(school, road):
+def test_a_second_one_is_refused_by_whatever_road_it_comes(school: Database, road: Any) -> None:
     record = school.path
     with record_lock(record, "it is served"):
         other = road(record)
@@ -70,7 +73,9 @@ def test_a_second_one_is_refused_by_whatever_road_it_comes(school, road):
 
 @pytest.mark.parametrize("road", ROADS[:2])
 @pytest.mark.long
-def test_what_is_put_back_or_made_anew_is_held_as_well(school, tmp_path, road):
+def test_what_is_put_back_or_made_anew_is_held_as_well(
+    school: Database, tmp_path: Path, road: Any
+) -> None:
     copy = copy_now(school.path, NOON)
     with record_lock(school.path, "it is served"):
         put_back(school, copy.name)
@@ -82,21 +87,23 @@ def test_what_is_put_back_or_made_anew_is_held_as_well(school, tmp_path, road):
         made.close()
 
 
-def removed(record):
+def removed(record: Any) -> None:
     record.unlink()
 
 
-def replaced(record):
+def replaced(record: Any) -> None:
     shutil.copy2(record, f"{record}.other")
     os.replace(f"{record}.other", record)
 
 
-def moved(record):
+def moved(record: Any) -> None:
     record.rename(f"{record}.elsewhere")
 
 
 @pytest.mark.parametrize("goes", [removed, replaced, moved])
-def test_a_record_that_is_gone_acknowledges_nothing_and_says_so(school, client, goes):
+def test_a_record_that_is_gone_acknowledges_nothing_and_says_so(
+    school: Database, client: FlaskClient, goes: Any
+) -> None:
     assert client.patch("/api/settings", json={"name": "Before"}).status_code == 200
     goes(school.path)
     for _time in range(2):
@@ -106,7 +113,7 @@ def test_a_record_that_is_gone_acknowledges_nothing_and_says_so(school, client, 
     assert client.get("/api/shop").json["code"] == "record_gone"
 
 
-def test_one_that_goes_while_something_is_written_keeps_nothing_of_it(school):
+def test_one_that_goes_while_something_is_written_keeps_nothing_of_it(school: Database) -> None:
     with pytest.raises(RecordGone), school.writing("too late"):
         replaced(school.path)
     other = Database(school.path)
@@ -117,7 +124,7 @@ def test_one_that_goes_while_something_is_written_keeps_nothing_of_it(school):
     other.close()
 
 
-def test_who_has_it_is_named(school):
+def test_who_has_it_is_named(school: Database) -> None:
     again = record_lock(school.path, "again")
     with record_lock(school.path, "it is served at home"), pytest.raises(BadValue, match="at home"):
         again.__enter__()

@@ -3,6 +3,7 @@
 import random
 import sqlite3
 from datetime import timedelta
+from typing import Any
 
 import pytest
 
@@ -25,7 +26,7 @@ OF_A_CARD = (
 
 
 @pytest.fixture
-def past(school):
+def past(school: Database) -> Any:
     """Return a function that writes into the record as another program would, unnoted."""
 
     def write(*statements: str) -> None:
@@ -41,7 +42,7 @@ def past(school):
     return write
 
 
-def flipped(value, dice):
+def flipped(value: Any, dice: Any) -> Any:
     """Return a value with one bit of one byte of it the other way round."""
     if value is None:
         return 0
@@ -52,7 +53,7 @@ def flipped(value, dice):
     return raw.decode("utf-8", "replace")
 
 
-def test_a_flipped_byte_in_any_line_of_a_signed_card_is_found(school):
+def test_a_flipped_byte_in_any_line_of_a_signed_card_is_found(school: Database) -> None:
     dice = random.Random(12)
     with school.engine.connect() as connection:
         lift_triggers(connection)
@@ -92,7 +93,9 @@ def test_a_flipped_byte_in_any_line_of_a_signed_card_is_found(school):
             assert not journal_faults(connection)
 
 
-def test_what_lists_show_is_looked_at_though_the_journal_leaves_it_out(school, past):
+def test_what_lists_show_is_looked_at_though_the_journal_leaves_it_out(
+    school: Database, past: Any
+) -> None:
     past("UPDATE card SET summary = replace(summary, '\"measured\": 5', '\"measured\": 4')")
     assert any("shown in lists otherwise" in one for one in check_record(school.path))
 
@@ -111,13 +114,15 @@ def test_what_lists_show_is_looked_at_though_the_journal_leaves_it_out(school, p
         ("UPDATE card SET remarks = 'All new' WHERE id = 1", "card 1 was changed after it was"),
     ],
 )
-def test_what_is_written_past_plimb_is_named(school, past, statement, says):
+def test_what_is_written_past_plimb_is_named(
+    school: Database, past: Any, statement: Any, says: Any
+) -> None:
     assert check_record(school.path) == []
     past(statement)
     assert any(says in one for one in check_record(school.path))
 
 
-def test_another_program_that_heeds_the_triggers_is_owned_up_to(school):
+def test_another_program_that_heeds_the_triggers_is_owned_up_to(school: Database) -> None:
     raw = sqlite3.connect(school.path)
     raw.execute("UPDATE instrument SET doubt_nm = 9000 WHERE id = 1")
     raw.commit()
@@ -129,7 +134,9 @@ def test_another_program_that_heeds_the_triggers_is_owned_up_to(school):
     assert "was written past Plimb, by another program" in found[0]
 
 
-def test_a_card_signed_again_is_found_whatever_the_clock_says(school, past, seen, hand):
+def test_a_card_signed_again_is_found_whatever_the_clock_says(
+    school: Database, past: Any, seen: Any, hand: Any
+) -> None:
     past(
         "UPDATE card SET signed_at = NULL, signed_by = NULL, as_signed = NULL WHERE id = 1",
         "DELETE FROM seal",
@@ -143,7 +150,9 @@ def test_a_card_signed_again_is_found_whatever_the_clock_says(school, past, seen
     assert "sealed more than once" in found or "does not follow" in found
 
 
-def test_a_signature_with_the_clock_set_back_is_found(school, seen, hand):
+def test_a_signature_with_the_clock_set_back_is_found(
+    school: Database, seen: Any, hand: Any
+) -> None:
     with school.reading() as session:
         version = get_card(session, 4).version
     change = hand(4, version).change()
@@ -161,7 +170,7 @@ def test_a_signature_with_the_clock_set_back_is_found(school, seen, hand):
                for one in check_record(school.path))  # fmt: skip
 
 
-def test_who_and_what_before_and_after_stand_in_the_journal(school):
+def test_who_and_what_before_and_after_stand_in_the_journal(school: Database) -> None:
     with work_of("Oda", NOON):
         change_settings(school, hand_turns=3)
         change_settings(school, hand_turns=4)
@@ -177,7 +186,7 @@ def test_who_and_what_before_and_after_stand_in_the_journal(school):
     )  # fmt: skip
 
 
-def test_every_table_but_what_is_of_this_server_alone_is_noted(school):
+def test_every_table_but_what_is_of_this_server_alone_is_noted(school: Database) -> None:
     names = {one.name for one in noted_tables()}
     with school.reading() as session:
         query = "SELECT DISTINCT tbl_name FROM sqlite_schema WHERE type = 'trigger'"

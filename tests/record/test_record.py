@@ -2,6 +2,8 @@
 
 import sqlite3
 from concurrent.futures import ThreadPoolExecutor
+from pathlib import Path
+from typing import Any
 
 import pytest
 from alembic.autogenerate import compare_metadata
@@ -24,9 +26,11 @@ from plimb.record.tables.base import Base
 from plimb.record.tables.engine import EngineRow
 
 
-def test_the_migrations_from_empty_give_exactly_the_tables_of_the_models(database):
+def test_the_migrations_from_empty_give_exactly_the_tables_of_the_models(
+    database: Database,
+) -> None:
     # two of one table are called the same: they are compared by their columns instead
-    def by_name(what, name, kind, _reflected, _other):
+    def by_name(what: Any, name: Any, kind: Any, _reflected: Any, _other: Any) -> Any:
         if kind == "table":
             return not name.startswith("finding")  # the full-text search is no model's
         return kind != "unique_constraint" or what.table.name != "card_event"
@@ -40,14 +44,14 @@ def test_the_migrations_from_empty_give_exactly_the_tables_of_the_models(databas
     ]  # fmt: skip
 
 
-def test_opening_a_record_again_changes_nothing(school, tmp_path):
+def test_opening_a_record_again_changes_nothing(school: Database, tmp_path: Path) -> None:
     before = sorted(sqlite3.connect(school.path).iterdump())
     again = Database(school.path)
     again.close()
     assert sorted(sqlite3.connect(school.path).iterdump()) == before
 
 
-def test_foreign_keys_and_the_write_ahead_log_are_on(database):
+def test_foreign_keys_and_the_write_ahead_log_are_on(database: Database) -> None:
     with database.reading() as session:
         assert session.scalar(text("PRAGMA foreign_keys")) == 1
         assert session.scalar(text("PRAGMA journal_mode")) == "wal"
@@ -56,8 +60,8 @@ def test_foreign_keys_and_the_write_ahead_log_are_on(database):
         session.execute(orphan)
 
 
-def test_half_a_transaction_is_none(school):
-    def stop_half_way():
+def test_half_a_transaction_is_none(school: Database) -> None:
+    def stop_half_way() -> None:
         with school.writing("tried") as session:
             get_card(session, 3).reason = "changed"
             session.flush()
@@ -70,7 +74,7 @@ def test_half_a_transaction_is_none(school):
 
 
 @pytest.fixture
-def bench(school, hand):
+def bench(school: Database, hand: Any) -> Any:
     card = open_card(
         school,
         engine_id=2,
@@ -82,7 +86,7 @@ def bench(school, hand):
     return school, hand(card.id, card.version)
 
 
-def felt(bench, valve, typed, purpose="found"):
+def felt(bench: Any, valve: str, typed: Any, purpose: Any = "found") -> Any:
     database, hand = bench
     card = write_down_gap(
         database, hand.change(), valve=valve, purpose=purpose, text=typed, unit=Unit.MM
@@ -92,7 +96,7 @@ def felt(bench, valve, typed, purpose="found"):
         return read_card(session, card.id)
 
 
-def test_a_correction_supersedes_and_the_old_line_stays(bench):
+def test_a_correction_supersedes_and_the_old_line_stays(bench: Any) -> None:
     felt(bench, "IN L", "12")
     card = felt(bench, "IN L", "13-15")
     assert card.status.valves["IN L"].record.found.gap.low_nm == mm("0.13")
@@ -103,7 +107,7 @@ def test_a_correction_supersedes_and_the_old_line_stays(bench):
         assert lines[1].supersedes_id == lines[0].id
 
 
-def test_striking_out_leaves_no_reading_but_keeps_the_line(bench):
+def test_striking_out_leaves_no_reading_but_keeps_the_line(bench: Any) -> None:
     felt(bench, "IN L", "12")
     card = felt(bench, "IN L", "")
     assert card.status.valves["IN L"].record.found is None
@@ -111,14 +115,14 @@ def test_striking_out_leaves_no_reading_but_keeps_the_line(bench):
         assert len(get_card(session, card.id).rounds[0].gaps) == 2
 
 
-def test_what_stands_in_the_record_is_what_was_read_back(bench):
+def test_what_stands_in_the_record_is_what_was_read_back(bench: Any) -> None:
     written = felt(bench, "IN L", "13+2-18=16").status.valves["IN L"].record.found
     with bench[0].reading() as session:
         read = read_card(session, bench[1].card_id).status.valves["IN L"].record.found
     assert read == written
 
 
-def test_the_later_write_with_an_old_version_is_a_conflict_and_changes_nothing(bench):
+def test_the_later_write_with_an_old_version_is_a_conflict_and_changes_nothing(bench: Any) -> None:
     database, hand = bench
     old = hand.version
     felt(bench, "IN L", "12")
@@ -131,10 +135,10 @@ def test_the_later_write_with_an_old_version_is_a_conflict_and_changes_nothing(b
     assert found.gap.best_nm == mm("0.12")
 
 
-def test_an_act_sent_twice_is_done_once(bench):
+def test_an_act_sent_twice_is_done_once(bench: Any) -> None:
     database, hand = bench
     change = hand.change()
-    sent = {"valve": "IN L", "purpose": "found", "text": "12", "unit": Unit.MM}
+    sent: Any = {"valve": "IN L", "purpose": "found", "text": "12", "unit": Unit.MM}
     first = write_down_gap(database, change, **sent)
     again = write_down_gap(database, change, **sent)
     assert again.version == first.version
@@ -142,7 +146,7 @@ def test_an_act_sent_twice_is_done_once(bench):
         assert len(get_card(session, hand.card_id).rounds[0].gaps) == 1
 
 
-def test_a_refused_reading_writes_nothing(bench):
+def test_a_refused_reading_writes_nothing(bench: Any) -> None:
     database, hand = bench
     with pytest.raises(BadValue):
         felt(bench, "IN L", "abc")
@@ -153,7 +157,7 @@ def test_a_refused_reading_writes_nothing(bench):
         assert (card.version, card.rounds[0].gaps) == (hand.version, [])
 
 
-def test_a_choice_needs_the_shim_that_is_in_and_a_size_that_is_made(bench, seen):
+def test_a_choice_needs_the_shim_that_is_in_and_a_size_that_is_made(bench: Any, seen: Any) -> None:
     database, hand = bench
     felt(bench, "IN C", "8")
     with pytest.raises(NotReady, match="Read the shim"):
@@ -165,11 +169,11 @@ def test_a_choice_needs_the_shim_that_is_in_and_a_size_that_is_made(bench, seen)
     assert seen(database, hand.card_id).status.valves["IN C"].predicted.best_nm == mm("0.13")
 
 
-def sign(bench, remarks="", name="Ada"):
+def sign(bench: Any, remarks: Any = "", name: Any = "Ada") -> Any:
     return sign_card(bench[0], bench[1].change(), signed_by=name, remarks=remarks)
 
 
-def test_signing_without_proof_wants_a_remark_and_then_nothing_changes(bench):
+def test_signing_without_proof_wants_a_remark_and_then_nothing_changes(bench: Any) -> None:
     felt(bench, "IN L", "12")
     with pytest.raises(NotReady) as refusal:
         sign(bench)
@@ -192,14 +196,16 @@ def test_signing_without_proof_wants_a_remark_and_then_nothing_changes(bench):
         ("distance", {"distance": 2_000_001}),
     ],
 )
-def test_a_card_that_cannot_be_opened_names_the_field(school, hand, field, changed):
+def test_a_card_that_cannot_be_opened_names_the_field(
+    school: Database, hand: Any, field: Any, changed: Any
+) -> None:
     given = {"engine_id": 1, "opened_by": "Ada", "reason": "Noise", "distance": None}
     with pytest.raises(BadValue) as refusal:
         open_card(school, **{**given, **changed}, now=hand(0, 0).change().now)
     assert refusal.value.field == field
 
 
-def test_no_card_is_opened_for_an_engine_that_is_not_there(school, hand):
+def test_no_card_is_opened_for_an_engine_that_is_not_there(school: Database, hand: Any) -> None:
     with pytest.raises(NotFound):
         open_card(
             school, engine_id=99, opened_by="Ada", reason="x", distance=None,
@@ -207,7 +213,7 @@ def test_no_card_is_opened_for_an_engine_that_is_not_there(school, hand):
         )  # fmt: skip
 
 
-def test_an_empty_record_is_read_while_somebody_writes(database):
+def test_an_empty_record_is_read_while_somebody_writes(database: Database) -> None:
     """A shop that nobody has named yet is made up for whoever looks, and written by nobody."""
     with ThreadPoolExecutor(1) as pool, database.writing("held up") as session:
         session.add(EngineRow(label="held", note=""))

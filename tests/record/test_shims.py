@@ -3,6 +3,7 @@
 import os
 import random
 from concurrent.futures import ThreadPoolExecutor
+from typing import Any
 
 import pytest
 from sqlalchemy.exc import IntegrityError
@@ -11,6 +12,7 @@ from plimb.core.errors import BadValue, NotReady, PieceMoved, StaleVersion
 from plimb.core.lengths import mm
 from plimb.core.shim.location import DRAWER, GONE, Location, Where
 from plimb.core.shim.marking import Code
+from plimb.record.database import Database
 from plimb.record.shims import audit, place_of
 from plimb.record.tables.shim import ShimMoveRow, ShimRow
 from plimb.shop.drawer import (
@@ -29,22 +31,22 @@ from ..conftest import NOON
 MOVES, WRITERS = (1000 if os.environ.get("PLIMB_LONG") else 160), 8
 
 
-def triples_family(school):
+def triples_family(school: Database) -> Any:
     with school.reading() as session:
         return next(one for one in read_drawer(session).families if one.name == "8.90 mm")
 
 
-def pocket(school, thickness):
+def pocket(school: Database, thickness: Any) -> Any:
     return next(p for p in triples_family(school).pockets if p.nominal_nm == mm(thickness))
 
 
-def pieces(school, thickness):
+def pieces(school: Database, thickness: Any) -> Any:
     family = triples_family(school)
     with school.reading() as session:
         return read_pocket(session, family.id, mm(thickness))
 
 
-def test_eight_writers_lose_double_and_misplace_nothing(school):
+def test_eight_writers_lose_double_and_misplace_nothing(school: Database) -> None:
     family = triples_family(school)
     add_pieces(school, family_id=family.id, text="200x20, 205x20", now=NOON)
     with school.reading() as session:
@@ -55,7 +57,7 @@ def test_eight_writers_lose_double_and_misplace_nothing(school):
     trays = [Location(where=Where.CARD, card_id=n) for n in (1, 2, 3)]
     places = [DRAWER, GONE, *trays, *valves]
 
-    def write(seed):
+    def write(seed: Any) -> Any:
         dice, outcomes = random.Random(seed), {"moved": 0, "refused": 0}
         for _move in range(MOVES // WRITERS):
             shim_id, to = dice.choice(ids), dice.choice(places)
@@ -79,15 +81,15 @@ def test_eight_writers_lose_double_and_misplace_nothing(school):
         assert session.query(ShimMoveRow).count() == begun + moved
 
 
-def test_the_audit_sees_a_piece_that_was_moved_without_a_record(school):
+def test_the_audit_sees_a_piece_that_was_moved_without_a_record(school: Database) -> None:
     with school.writing("tried") as session:
         row = session.query(ShimRow).where(ShimRow.place == "drawer").first()
-        row.place, row.engine_id, row.valve = "engine", 4, "V1"
+        row.place, row.engine_id, row.valve = Where.ENGINE, 4, "V1"
     with school.reading() as session:
         assert "its moves say" in audit(session)[0]
 
 
-def test_two_pieces_never_share_a_valve(school):
+def test_two_pieces_never_share_a_valve(school: Database) -> None:
     here = Location(where=Where.ENGINE, engine_id=4, valve="V1")
     first, second = pieces(school, "2.55")
     move_piece(school, shim_id=first.id, seen=DRAWER, to=here, why="in", now=NOON)
@@ -95,7 +97,7 @@ def test_two_pieces_never_share_a_valve(school):
         move_piece(school, shim_id=second.id, seen=DRAWER, to=here, why="in", now=NOON)
     with school.reading() as session:  # nor behind its back
         row = session.get(ShimRow, second.id)
-        row.place, row.engine_id, row.valve = "engine", 4, "V1"
+        row.place, row.engine_id, row.valve = Where.ENGINE, 4, "V1"
         with pytest.raises(IntegrityError):
             session.flush()
     with school.reading() as session:
@@ -103,7 +105,9 @@ def test_two_pieces_never_share_a_valve(school):
         assert piece_history(session, first.id)[-1].endswith("drawer → engine 4, V1: in")
 
 
-def test_a_piece_that_has_gone_meanwhile_is_not_moved_from_where_it_was_seen(school):
+def test_a_piece_that_has_gone_meanwhile_is_not_moved_from_where_it_was_seen(
+    school: Database,
+) -> None:
     piece = pieces(school, "2.65")[0]
     tray = Location(where=Where.CARD, card_id=3)
     move_piece(school, shim_id=piece.id, seen=DRAWER, to=tray, why="one", now=NOON)
@@ -117,20 +121,20 @@ def test_a_piece_that_has_gone_meanwhile_is_not_moved_from_where_it_was_seen(sch
     [DRAWER, Location(where=Where.ORDER, order_line_id=1)],
     ids=["there already", "back in time"],
 )
-def test_ways_that_cannot_be_are_refused(school, to):
+def test_ways_that_cannot_be_are_refused(school: Database, to: Any) -> None:
     piece = pieces(school, "2.65")[0]
     with pytest.raises(BadValue, match=r"there already|does not go"):
         move_piece(school, shim_id=piece.id, seen=DRAWER, to=to, why="no", now=NOON)
 
 
-def test_a_place_names_just_what_it_is():
+def test_a_place_names_just_what_it_is() -> None:
     with pytest.raises(BadValue):
         Location(where=Where.ENGINE, engine_id=1)
     with pytest.raises(BadValue):
         Location(where=Where.DRAWER, card_id=1)
 
 
-def test_pieces_are_put_in_as_typed_or_not_at_all(school):
+def test_pieces_are_put_in_as_typed_or_not_at_all(school: Database) -> None:
     family = triples_family(school)
     added = add_pieces(school, family_id=family.id, text="275x3, 2.801 x 2; 290 2.897", now=NOON)
     assert added == 6
@@ -142,7 +146,7 @@ def test_pieces_are_put_in_as_typed_or_not_at_all(school):
     assert len(pieces(school, "2.75")) == 3
 
 
-def test_a_count_adds_and_takes_away_and_sees_that_somebody_else_counted(school):
+def test_a_count_adds_and_takes_away_and_sees_that_somebody_else_counted(school: Database) -> None:
     family = triples_family(school)
     assert len(pieces(school, "2.50")) == 3
     for counted, seen in ((5, 3), (1, 5)):
@@ -156,7 +160,7 @@ def test_a_count_adds_and_takes_away_and_sees_that_somebody_else_counted(school)
         assert audit(session) == []
 
 
-def test_the_drawer_goes_out_as_csv_and_comes_in_the_same(school):
+def test_the_drawer_goes_out_as_csv_and_comes_in_the_same(school: Database) -> None:
     with school.reading() as session:
         text = drawer_csv(session)
         before = {one.name: len(one.pockets) for one in read_drawer(session).families}
@@ -185,7 +189,9 @@ def test_the_drawer_goes_out_as_csv_and_comes_in_the_same(school):
         ('family,marked,count\r\n"8.90 mm,245,2\r\n', "row"),
     ],
 )
-def test_a_bad_table_is_refused_whole_and_its_row_named(school, text, place):
+def test_a_bad_table_is_refused_whole_and_its_row_named(
+    school: Database, text: str, place: Any
+) -> None:
     with school.reading() as session:
         before = drawer_csv(session)
     with pytest.raises(BadValue) as refusal:
@@ -195,7 +201,7 @@ def test_a_bad_table_is_refused_whole_and_its_row_named(school, text, place):
         assert drawer_csv(session) == before
 
 
-FINE = {
+FINE: dict[str, Any] = {
     "seen": 0, "name": "10 mm", "diameter": "10", "runs": [("2", "3", "0.02")],
     "code": Code.AUTO, "price": "6.5", "kit_price": "60", "kit_each": 2, "supplier": "",
     "low_stock": 1,
@@ -216,7 +222,9 @@ FINE = {
         ({"kit_each": 0}, "kit_each"),
     ],
 )
-def test_a_family_is_kept_or_refused_with_its_field(school, changed, field):
+def test_a_family_is_kept_or_refused_with_its_field(
+    school: Database, changed: Any, field: Any
+) -> None:
     if field is None:
         save_family(school, family_id=None, **FINE)
         with school.reading() as session:

@@ -5,6 +5,7 @@ import json
 import sqlite3
 from decimal import Decimal
 from pathlib import Path
+from typing import Any
 
 import pytest
 
@@ -32,7 +33,7 @@ FOURTH = {1: "71d4ab10e5e1", 2: "5d430f3ce6c4", 3: "16ffe814eb74", 4: "8d5ad3ac8
 
 
 @pytest.fixture
-def opened(tmp_path):
+def opened(tmp_path: Path) -> Any:
     """Return a function that opens the record in a file of SQL, brought to the newest schema."""
     databases = []
 
@@ -49,7 +50,7 @@ def opened(tmp_path):
         database.close()
 
 
-def cards_of(database):
+def cards_of(database: Database) -> Any:
     raw = sqlite3.connect(database.path)
     numbers = [number for (number,) in raw.execute("SELECT id FROM card ORDER BY id")]
     raw.close()
@@ -57,7 +58,9 @@ def cards_of(database):
 
 
 @pytest.mark.parametrize("stem", some(RECORDS, 0, 10, -1))
-def test_every_earlier_record_opens_whole_and_is_written_on(opened, hand, stem):
+def test_every_earlier_record_opens_whole_and_is_written_on(
+    opened: Any, hand: Any, stem: Any
+) -> None:
     """The gaps, shims and choices that stood are those that stand."""
     before = sqlite3.connect(":memory:")
     before.executescript(RECORDS[stem])
@@ -85,7 +88,7 @@ def test_every_earlier_record_opens_whole_and_is_written_on(opened, hand, stem):
 
 
 @pytest.mark.parametrize("stem", ["0004-closing", "0004-closing-before-as-signed"])
-def test_card_files_and_so_the_fingerprints_of_signed_cards_stay(opened, stem):
+def test_card_files_and_so_the_fingerprints_of_signed_cards_stay(opened: Any, stem: Any) -> None:
     database = opened(stem)
     with database.reading() as session:
         files = {number: card_text(session, number) for number in cards_of(database)}
@@ -95,7 +98,7 @@ def test_card_files_and_so_the_fingerprints_of_signed_cards_stay(opened, stem):
     assert signed is not None
 
 
-def test_a_line_that_points_nowhere_is_not_upgraded_but_left_as_it_was(tmp_path):
+def test_a_line_that_points_nowhere_is_not_upgraded_but_left_as_it_was(tmp_path: Path) -> None:
     path = tmp_path / "torn.sqlite3"
     raw = sqlite3.connect(path)
     raw.executescript(next(iter(RECORDS.values())))
@@ -108,7 +111,9 @@ def test_a_line_that_points_nowhere_is_not_upgraded_but_left_as_it_was(tmp_path)
     raw.close()
 
 
-def test_a_renamed_valve_is_still_compared_with_what_was_left_in_it(school, seen):
+def test_a_renamed_valve_is_still_compared_with_what_was_left_in_it(
+    school: Database, seen: Any
+) -> None:
     """A key stays where the name goes: the card that was signed under the old name is known."""
     signed, still_open = seen(school, 1), seen(school, 3)
     valve = signed.status.order[0]
@@ -139,7 +144,7 @@ def test_a_renamed_valve_is_still_compared_with_what_was_left_in_it(school, seen
     assert seen(school, 3) == still_open
 
 
-def test_whole_hours_of_before_are_the_same_hours(tmp_path):
+def test_whole_hours_of_before_are_the_same_hours(tmp_path: Path) -> None:
     path = tmp_path / "hours.sqlite3"
     raw = sqlite3.connect(path)
     raw.executescript(RECORDS["0006-guess"])
@@ -153,11 +158,12 @@ def test_whole_hours_of_before_are_the_same_hours(tmp_path):
     database.close()
 
 
-def test_a_migration_that_has_landed_is_never_edited():
+def test_a_migration_that_has_landed_is_never_edited() -> None:
     """A new one is added to the list by hand; one that is listed stays as it is."""
     folder = Path(plimb.record.__file__).parent / "migrations" / "versions"
     sums = Path(__file__).parents[1] / "records" / "migrations.sha256"
-    listed = dict(reversed(line.split()) for line in sums.read_text("utf-8").splitlines())
+    lines = map(str.split, sums.read_text("utf-8").splitlines())
+    listed = {name: digest for digest, name in lines}
     found = {
         path.name: hashlib.sha256(path.read_bytes()).hexdigest() for path in folder.glob("0*.py")
     }
@@ -171,7 +177,9 @@ def test_a_migration_that_has_landed_is_never_edited():
         ("DROP TABLE alembic_version", "no record of Plimb's"),
     ],
 )
-def test_what_this_version_cannot_read_is_refused_and_left_alone(tmp_path, change, says):
+def test_what_this_version_cannot_read_is_refused_and_left_alone(
+    tmp_path: Path, change: Any, says: Any
+) -> None:
     path = tmp_path / "other.sqlite3"
     raw = sqlite3.connect(path)
     raw.executescript(next(reversed(RECORDS.values())))
@@ -184,7 +192,7 @@ def test_what_this_version_cannot_read_is_refused_and_left_alone(tmp_path, chang
     raw.close()
 
 
-def values_of(raw):
+def values_of(raw: Any) -> Any:
     """Return every value of every table by table, line and column."""
     raw.row_factory = sqlite3.Row
     tables = [
@@ -205,7 +213,7 @@ RECKONED_ANEW = {"summary", "hours", "next_check_hours", "digest"}
 
 
 @pytest.mark.parametrize("stem", some(list(RECORDS)[5:], 0, -1))
-def test_every_value_that_stood_stands(opened, stem):
+def test_every_value_that_stood_stands(opened: Any, stem: Any) -> None:
     """From the fifth schema on each value is where it was, but for what an act was called.
 
     The journal notes that the record was brought to a newer schema, and nothing else is added.

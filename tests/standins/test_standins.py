@@ -2,6 +2,7 @@
 
 import json
 import os
+from typing import Any
 from urllib.error import HTTPError
 from urllib.request import Request, urlopen
 
@@ -17,16 +18,16 @@ WIDE = mm("8.9")
 SIZES = [mm("2.00") + n * mm("0.025") for n in range(40)]
 
 
-def wanted(count=1, sizes=SIZES):
+def wanted(count: Any = 1, sizes: Any = SIZES) -> Any:
     return [Wanted(diameter_nm=WIDE, thickness_nm=size, count=count) for size in sizes]
 
 
 @pytest.fixture(scope="module")
-def address():
+def address() -> Any:
     return run_counter()
 
 
-def test_some_sizes_are_ready_some_come_later_and_now_and_then_one_is_refused(address):
+def test_some_sizes_are_ready_some_come_later_and_now_and_then_one_is_refused(address: Any) -> None:
     lines = ask_prices(address, wanted())
     states = [line.state for line in lines]
     assert {"ready", "back-ordered", "refused"} == set(states)
@@ -36,7 +37,7 @@ def test_some_sizes_are_ready_some_come_later_and_now_and_then_one_is_refused(ad
     assert ask_prices(address, wanted()) == lines
 
 
-def test_an_order_sent_twice_is_taken_once_and_comes_off_the_shelf():
+def test_an_order_sent_twice_is_taken_once_and_comes_off_the_shelf() -> None:
     shelves = Counter()
     size = next(size for size in SIZES if shelves.stock(WIDE, size) == 3)
     first = shelves.order("key-1", [(WIDE, size, 2)])
@@ -45,7 +46,7 @@ def test_an_order_sent_twice_is_taken_once_and_comes_off_the_shelf():
     assert shelves.order("key-2", [(WIDE, size, 2)])["lines"][0]["state"] == "back-ordered"
 
 
-def test_the_order_gets_a_number(address):
+def test_the_order_gets_a_number(address: Any) -> None:
     number, lines = place_order(address, "order-key-1", wanted(sizes=SIZES[:3]))
     assert number.startswith("C")
     assert len(lines) == 3
@@ -55,7 +56,7 @@ def test_the_order_gets_a_number(address):
 @pytest.mark.parametrize(
     "body", [{}, {"lines": "x"}, {"key": "k", "lines": [{"count": 1}]}, [1], {"key": 1}]
 )
-def test_what_is_no_order_is_refused(address, body):
+def test_what_is_no_order_is_refused(address: Any, body: Any) -> None:
     sent = Request(f"{address}/orders", data=json.dumps(body).encode(), method="POST",
                    headers={"Content-Type": "application/json"})  # fmt: skip
     with pytest.raises(HTTPError) as refusal:
@@ -65,13 +66,13 @@ def test_what_is_no_order_is_refused(address, body):
 
 
 @pytest.mark.parametrize("where", [None, "http://127.0.0.1:9", "address/nowhere"])
-def test_a_counter_that_is_not_there_is_said_so(address, where):
+def test_a_counter_that_is_not_there_is_said_so(address: Any, where: Any) -> None:
     place = f"{address}/nowhere" if where == "address/nowhere" else where
     with pytest.raises(CounterAway, match="CSV"):
         ask_prices(place, wanted(sizes=SIZES[:1]))
 
 
-def test_the_micrometer_sends_what_it_shows_over_its_stream():
+def test_the_micrometer_sends_what_it_shows_over_its_stream() -> None:
     micrometer = SimulatedMicrometer(zero_nm=mm("0.003"))
     lines = []
     listen(micrometer.port, lines.append)

@@ -2,6 +2,7 @@
 
 import json
 import os
+from typing import Any
 
 import pytest
 from click.testing import CliRunner
@@ -20,13 +21,13 @@ JOBS = 200 if LONG else 3
 STILL = World(feel_nm=0, hand_nm=0, blade_nm=0, film_nm=0, zero_nm=0, reads_nm=0, bought_nm=0)
 
 
-def simulated(seed=3, world=None):
+def simulated(seed: Any = 3, world: Any = None) -> Any:
     return SimulatedEngine(
         EngineFile.model_validate(engine_of(seed, "0.05")).to_core(), seed, world
     )
 
 
-def test_in_a_world_without_error_blades_and_micrometer_say_what_is_true():
+def test_in_a_world_without_error_blades_and_micrometer_say_what_is_true() -> None:
     engine = simulated(world=STILL)
     truth = Truth(engine)
     for one in engine.engine.clearances:
@@ -44,7 +45,7 @@ def test_in_a_world_without_error_blades_and_micrometer_say_what_is_true():
         assert truth.gap_nm(one.id) == pytest.approx(gap + mm("0.05"))
 
 
-def test_the_same_seed_is_the_same_engine_and_a_calliper_reads_coarsely():
+def test_the_same_seed_is_the_same_engine_and_a_calliper_reads_coarsely() -> None:
     first, second = simulated(7), simulated(7, calliper(World()))
     assert [Truth(e).gap_nm("1 IN L") for e in (first,)] == [Truth(second).gap_nm("1 IN L")]
     assert second.measure(second.take_out("1 IN L")) % mm("0.01") == 0
@@ -52,7 +53,7 @@ def test_the_same_seed_is_the_same_engine_and_a_calliper_reads_coarsely():
 
 
 @pytest.mark.long
-def test_jobs_end_and_come_close_to_the_best_that_could_be_chosen():
+def test_jobs_end_and_come_close_to_the_best_that_could_be_chosen() -> None:
     """With few engines the shares are coarse; `make truth` prints them for 500 a line."""
     plain = report(JOBS, 5, Way(), "0.05")
     assert plain.right >= plain.best - 3 / JOBS
@@ -63,7 +64,7 @@ def test_jobs_end_and_come_close_to_the_best_that_could_be_chosen():
     assert followed.rounds <= plain.rounds
 
 
-def test_the_judges_know_the_card_and_take_what_it_says():
+def test_the_judges_know_the_card_and_take_what_it_says() -> None:
     gaps_of_nobody = type("Seen", (), {"valves": {}})()
     assert with_paper(gaps_of_nobody, ()) == best_possible(gaps_of_nobody, (), World()) == {}
     engine = simulated(11)
@@ -78,7 +79,7 @@ def test_the_judges_know_the_card_and_take_what_it_says():
 
 
 @pytest.mark.long
-def test_simulate_prints_for_people_and_for_programs():
+def test_simulate_prints_for_people_and_for_programs() -> None:
     run = CliRunner()
     said = run.invoke(simulate, ["--jobs", "1", "--seed", "2", "--json"])
     answer = json.loads(said.output)
@@ -89,7 +90,7 @@ def test_simulate_prints_for_people_and_for_programs():
 
 
 @pytest.mark.parametrize("policy", ["no", "[]", '{"aim": "left"}', '{"truth": true}'])
-def test_a_policy_that_cannot_be_is_refused(policy):
+def test_a_policy_that_cannot_be_is_refused(policy: Any) -> None:
     said = CliRunner().invoke(main, ["simulate", "--policy", policy], standalone_mode=False)
     assert said.exit_code == 2
     assert "policy" in said.output

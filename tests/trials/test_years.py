@@ -1,6 +1,7 @@
 """Forecasts held against what is true in simulated engines: see `docs/decisions` for 200 a line."""
 
 import os
+from typing import Any
 
 import numpy as np
 import pytest
@@ -16,7 +17,9 @@ ENGINES = 200 if LONG else 12
     [2, 3, pytest.param(5, marks=pytest.mark.long), pytest.param(8, marks=pytest.mark.long)],
 )
 @pytest.mark.long
-def test_nine_rates_in_ten_lie_where_they_are_said_to_and_the_next_check_comes_in_time(checks):
+def test_nine_rates_in_ten_lie_where_they_are_said_to_and_the_next_check_comes_in_time(
+    checks: Any,
+) -> None:
     years = [year(seed, checks) for seed in range(ENGINES)]
     covered = np.mean([one for of in years for one in of.covered])
     assert 0.85 - (0 if LONG else 0.1) <= covered <= (0.97 if LONG else 1)
@@ -29,7 +32,7 @@ def test_nine_rates_in_ten_lie_where_they_are_said_to_and_the_next_check_comes_i
 
 
 @pytest.mark.long
-def test_a_valve_that_wears_three_times_as_fast_is_found_and_few_honest_ones_are():
+def test_a_valve_that_wears_three_times_as_fast_is_found_and_few_honest_ones_are() -> None:
     """On engines of 4 to 16 valves; now and then one truly wears twice as fast by itself.
 
     0.888 of 600 engines; what a smaller number of them may miss is two standard errors.

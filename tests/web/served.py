@@ -7,9 +7,10 @@ import sys
 import time
 from http.client import HTTPConnection, HTTPException
 from pathlib import Path
+from typing import Any
 
 
-def ask(port, method, path, body=None, **headers):
+def ask(port: Any, method: Any, path: Any, body: Any = None, **headers: Any) -> Any:
     wire = HTTPConnection("127.0.0.1", port, timeout=120)
     try:
         wire.request(method, path, None if body is None else json.dumps(body),
@@ -23,7 +24,7 @@ def ask(port, method, path, body=None, **headers):
 class Served:
     """A server as `plimb serve` runs it, with its workers."""
 
-    def __init__(self, record):
+    def __init__(self, record: Any) -> None:
         with socket.create_server(("127.0.0.1", 0)) as free:
             self.port = free.getsockname()[1]
         command = [str(Path(sys.executable).parent / "plimb"), "serve", "--json",
@@ -33,28 +34,28 @@ class Served:
         self.ask("GET", "/api/health")
         self.helper = min(self.children)  # makes the copies; it was there before the workers
 
-    def ask(self, method, path, body=None):
+    def ask(self, method: Any, path: Any, body: Any = None) -> Any:
         return ask(self.port, method, path, body)
 
-    def stop(self):
+    def stop(self) -> None:
         self.process.terminate()
         self.process.wait(timeout=30)
         self.process.stdout.close()
 
-    def name(self, _time=0):
+    def name(self, _time: Any = 0) -> Any:
         return self.ask("GET", "/api/shop")[1]["name"]
 
     @property
-    def workers(self):
+    def workers(self) -> Any:
         return self.children - {self.helper}
 
     @property
-    def children(self):
+    def children(self) -> Any:
         found = subprocess.run(["pgrep", "-P", str(self.process.pid)], capture_output=True,
                                text=True, check=False)  # fmt: skip
         return {int(one) for one in found.stdout.split()}
 
-    def replaced(self, worker, within_s=60):
+    def replaced(self, worker: Any, within_s: Any = 60) -> Any:
         """Wait until a worker is gone and another in its place; return the longest answer."""
         longest, until = 0.0, time.monotonic() + within_s
         while worker in self.workers or len(self.workers) < 2:

@@ -5,11 +5,14 @@ import inspect
 import json
 import re
 from pathlib import Path
+from typing import Any
 
 import pytest
+from flask.testing import FlaskClient
 
 from plimb.core import errors as facts
 from plimb.practice.application import practice_app
+from plimb.record.database import Database
 from plimb.web.server import page
 from plimb.web.server.application import create_app
 from plimb.web.wire.errors import STATUS
@@ -17,7 +20,7 @@ from plimb.web.wire.errors import STATUS
 FRONT = Path(__file__).parents[2] / "frontend" / "src" / "api"
 
 
-def gap(**changed):
+def gap(**changed: Any) -> Any:
     body = {
         "version": 1,
         "key": "a-key-of-its-own",
@@ -29,16 +32,16 @@ def gap(**changed):
     return {**body, **changed}
 
 
-def version(client, card=2):
+def version(client: Any, card: Any = 2) -> Any:
     return client.get(f"/api/cards/{card}").json["version"]
 
 
-def test_health(client):
+def test_health(client: FlaskClient) -> None:
     answer = client.get("/api/health")
     assert (answer.status_code, answer.json["status"]) == (200, "ok")
 
 
-def test_a_reading_comes_back_judged_on_the_card(client):
+def test_a_reading_comes_back_judged_on_the_card(client: FlaskClient) -> None:
     seen = version(client)
     answer = client.post("/api/cards/2/acts/gap", json=gap(version=seen, text="15-18"))
     assert answer.status_code == 200
@@ -54,7 +57,7 @@ def test_a_reading_comes_back_judged_on_the_card(client):
     }
 
 
-def test_the_same_key_is_done_once(client):
+def test_the_same_key_is_done_once(client: FlaskClient) -> None:
     body = gap(version=version(client))
     first, again = (client.post("/api/cards/2/acts/gap", json=body) for _ in range(2))
     assert first.json == again.json
@@ -72,8 +75,8 @@ def test_the_same_key_is_done_once(client):
     ],
 )
 def test_what_touches_another_thing_is_done_as_if_it_had_seen_what_came_meanwhile(
-    client, kind, said, clashes
-):
+    client: FlaskClient, kind: Any, said: Any, clashes: Any
+) -> None:
     seen = version(client)
     meanwhile = gap(version=seen, key="meanwhile", text="18", reason="again")
     assert client.post("/api/cards/2/acts/gap", json=meanwhile).status_code == 200
@@ -84,14 +87,14 @@ def test_what_touches_another_thing_is_done_as_if_it_had_seen_what_came_meanwhil
         assert answer.json["version"] == seen + 2
 
 
-def test_the_whole_of_one_valve_over_the_wire(client):
+def test_the_whole_of_one_valve_over_the_wire(client: FlaskClient) -> None:
     card = client.post(
         "/api/cards",
         json={"engine_id": 2, "opened_by": "Ada", "reason": "Noise", "distance": 12},
     ).json
     place = f"/api/cards/{card['id']}"
 
-    def send(method, where, **body):
+    def send(method: Any, where: Any, **body: Any) -> Any:
         nonlocal card
         key = f"{where}-{card['version']:08}"
         answer = getattr(client, method)(
@@ -150,7 +153,9 @@ REFUSED = [
     REFUSED,
     ids=[f"{code}-{n}" for n, (*_, code, _field) in enumerate(REFUSED)],
 )
-def test_every_refusal_has_one_shape(client, method, path, body, status, code, field):
+def test_every_refusal_has_one_shape(
+    client: FlaskClient, method: Any, path: Any, body: Any, status: Any, code: Any, field: Any
+) -> None:
     if body and body.get("version") == 1 and body["version"] is not True:
         body = {**body, "version": version(client)}
     answer = getattr(client, method)(path, **({"json": body} if body is not None else {}))
@@ -164,13 +169,17 @@ def test_every_refusal_has_one_shape(client, method, path, body, status, code, f
     ("data", "kind", "status"),
     [("{", "application/json", 400), ("{}", "text/plain", 415), ("a=1", None, 415)],
 )
-def test_what_is_no_json_is_refused_in_the_same_shape(client, data, kind, status):
+def test_what_is_no_json_is_refused_in_the_same_shape(
+    client: FlaskClient, data: Any, kind: Any, status: Any
+) -> None:
     answer = client.post("/api/cards/2/acts/gap", data=data, content_type=kind)
     assert answer.status_code == status
     assert set(answer.json) == {"code", "sentence", "field", "offers"}
 
 
-def test_a_fault_of_our_own_is_told_without_its_insides(school, monkeypatch):
+def test_a_fault_of_our_own_is_told_without_its_insides(
+    school: Database, monkeypatch: pytest.MonkeyPatch
+) -> None:
     monkeypatch.setattr("plimb.web.api.shop.read_shop", lambda _database: 1 / 0)
     answer = create_app(school).test_client().get("/api/shop")
     assert (answer.status_code, answer.json["code"]) == (500, "fault")
@@ -180,7 +189,7 @@ def test_a_fault_of_our_own_is_told_without_its_insides(school, monkeypatch):
     assert "nothing was changed" not in answer.json["sentence"]
 
 
-def test_every_refusal_of_the_core_has_a_status():
+def test_every_refusal_of_the_core_has_a_status() -> None:
     classes = {
         one
         for _name, one in inspect.getmembers(facts, inspect.isclass)
@@ -189,7 +198,7 @@ def test_every_refusal_of_the_core_has_a_status():
     assert classes == set(STATUS)
 
 
-def test_what_is_typed_is_read_back_without_being_written(client):
+def test_what_is_typed_is_read_back_without_being_written(client: FlaskClient) -> None:
     seen = version(client)
     body = {"kind": "gap", "valve": "3 IN L", "text": "5-6", "unit": "in"}
     answer = client.post("/api/cards/2/understand", json=body).json
@@ -202,7 +211,7 @@ def test_what_is_typed_is_read_back_without_being_written(client):
     assert version(client) == seen
 
 
-def test_an_engine_file_is_taken_in_once(client):
+def test_an_engine_file_is_taken_in_once(client: FlaskClient) -> None:
     document = json.dumps(
         {
             "format": "plimb-engine",
@@ -225,7 +234,9 @@ def test_an_engine_file_is_taken_in_once(client):
     assert client.post("/api/engines", json=body).json["field"] == "label"
 
 
-def test_the_page_is_sent_for_every_place_and_its_files_for_ever(client, tmp_path, monkeypatch):
+def test_the_page_is_sent_for_every_place_and_its_files_for_ever(
+    client: FlaskClient, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
     (tmp_path / "assets").mkdir()
     (tmp_path / "index.html").write_text("<title>Plimb</title>")
     (tmp_path / "assets" / "app-1.js").write_text("1")
@@ -239,17 +250,21 @@ def test_the_page_is_sent_for_every_place_and_its_files_for_ever(client, tmp_pat
         assert "immutable" in asset.headers["Cache-Control"]
 
 
-def test_the_document_kept_for_the_front_end_is_the_one_the_server_writes(school, tmp_path):
+def test_the_document_kept_for_the_front_end_is_the_one_the_server_writes(
+    school: Database, tmp_path: Path
+) -> None:
     """With practice in it, which is served beside the shop's own."""
     kept = json.loads((FRONT / "openapi.json").read_text("utf-8"))
     client = practice_app(school, tmp_path).test_client()
     assert client.get("/api/openapi.json").json == kept
 
 
-def test_the_first_screen_loads_at_most_150_kb_of_script_and_style_compressed(school):
+def test_the_first_screen_loads_at_most_150_kb_of_script_and_style_compressed(
+    school: Database,
+) -> None:
     client = create_app(school).test_client()
     with client.get("/") as answer:
-        shown = answer.text
+        shown = answer.get_data(as_text=True)
     waiting, sizes = re.findall(r"/assets/([\w.-]+\.(?:js|css))", shown), {}
     while waiting:
         name = waiting.pop()

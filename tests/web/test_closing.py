@@ -3,6 +3,7 @@
 import csv
 import io
 import json
+from typing import Any
 
 import pypdfium2
 import pytest
@@ -10,6 +11,7 @@ import pytest
 from plimb.card.document import fingerprint_of
 from plimb.core.lengths import mm
 from plimb.record.cards import get_card
+from plimb.record.database import Database
 from plimb.record.shims import audit
 from plimb.web.server.application import create_app
 
@@ -18,16 +20,16 @@ from .test_pieces import Card
 
 
 @pytest.fixture
-def served(school):
+def served(school: Database) -> Any:
     return create_app(school, clock=lambda: NOON).test_client()
 
 
 @pytest.fixture
-def card(served):
+def card(served: Any) -> Any:
     return Card(served, 4)
 
 
-def test_a_piece_is_fitted_measured_and_taken_out_again(card):
+def test_a_piece_is_fitted_measured_and_taken_out_again(card: Any) -> None:
     card.send("post", "acts/fit", valve="1 IN R", fitted=False, measured="")
     assert not next(s for s in card.now["fit"] if s["valve"] == "1 IN R")["fitted"]
     card.send("post", "acts/fit", valve="1 IN R", fitted=True, measured="2.517")
@@ -51,7 +53,7 @@ BOLTS = {
 }  # fmt: skip
 
 
-def test_bolts_are_laid_out_and_turned_stage_by_stage(card):
+def test_bolts_are_laid_out_and_turned_stage_by_stage(card: Any) -> None:
     card.send("post", "acts/bolts", **BOLTS)
     cover = next(one for one in card.now["bolts"] if one["name"] == "Cover")
     assert sorted(cover["order"]) == [0, 1, 2]
@@ -80,16 +82,16 @@ def test_bolts_are_laid_out_and_turned_stage_by_stage(card):
         ({"torque": "abc"}, "torque"),
     ],
 )
-def test_bolts_that_cannot_be_are_refused(card, changed, field):
+def test_bolts_that_cannot_be_are_refused(card: Any, changed: Any, field: Any) -> None:
     assert card.send("post", "acts/bolts", status=422, **BOLTS | changed)["field"] == field
 
 
-def test_a_torque_in_the_wrong_unit_is_asked_about(served):
+def test_a_torque_in_the_wrong_unit_is_asked_about(served: Any) -> None:
     said = served.post("/api/torque", json={"torque": "88", "unit": "lbf·ft", "thread": "M6"}).json
     assert (said["likely"], said["likely_unit"]) == ("88.0 lbf·in", "lbf·in")
 
 
-def test_turns_by_hand_are_counted_and_the_shop_says_how_many(card, served):
+def test_turns_by_hand_are_counted_and_the_shop_says_how_many(card: Any, served: Any) -> None:
     assert (card.now["hand_turns"], card.now["hand_turns_wanted"]) == (2, 2)
     card.send("post", "acts/turn-by-hand", turns=3)
     assert card.now["hand_turns"] == 3
@@ -101,7 +103,9 @@ def test_turns_by_hand_are_counted_and_the_shop_says_how_many(card, served):
     assert again.now["bolts"][0]["stages"][2]["torque"] == "88.5 lbf·in"
 
 
-def test_the_proof_is_explained_and_another_round_keeps_the_first(card, school, seen):
+def test_the_proof_is_explained_and_another_round_keeps_the_first(
+    card: Any, school: Database, seen: Any
+) -> None:
     top = card.now["explained"]["ranked"][0]
     assert (top["cause"], set(top["valves"])) == ("swapped", {"1 IN R", "2 IN R"})
     assert card.now["explained"]["beyond"] == ["1 IN R", "2 IN R"]
@@ -125,7 +129,7 @@ def test_the_proof_is_explained_and_another_round_keeps_the_first(card, school, 
         assert audit(session) == []
 
 
-def test_a_round_of_nothing_but_doubt_is_fine(card):
+def test_a_round_of_nothing_but_doubt_is_fine(card: Any) -> None:
     for valve, typed in {"1 IN R": "15", "2 IN R": "12"}.items():
         card.send("post", "acts/gap", valve=valve, purpose="proof", text=typed, unit="mm")
     assert card.now["explained"]["fine"]
@@ -133,13 +137,13 @@ def test_a_round_of_nothing_but_doubt_is_fine(card):
     assert (card.now["at"], card.now["not_in_spec"]) == ("sign", [])
 
 
-def sign(card):
+def sign(card: Any) -> None:
     for valve, typed in {"1 IN R": "15", "2 IN R": "12"}.items():
         card.send("post", "acts/gap", valve=valve, purpose="proof", text=typed, unit="mm")
     card.send("post", "acts/sign", signed_by="Ada Lund", remarks="Smooth", next_distance=24000)
 
 
-def test_a_signed_sheet_can_be_checked_and_amended_but_not_changed(card, served):
+def test_a_signed_sheet_can_be_checked_and_amended_but_not_changed(card: Any, served: Any) -> None:
     place = card.place
     early = served.get(f"{place}/sheet.pdf").data
     assert served.post(f"{place}/check-pdf", data=early).status_code == 422
@@ -170,17 +174,17 @@ def test_a_signed_sheet_can_be_checked_and_amended_but_not_changed(card, served)
     assert "does not agree" in served.post(f"{place}/check-pdf", data=another).json["says"]
     assert served.post("/api/cards/3/check-pdf", data=newer).status_code == 409
     for where in ("fit", "turn-by-hand", "bolts"):
-        body = {"fit": {"valve": "1 IN R", "fitted": True, "measured": ""},
+        body: Any = {"fit": {"valve": "1 IN R", "fitted": True, "measured": ""},
                 "turn-by-hand": {"turns": 9}, "bolts": BOLTS}[where]  # fmt: skip
         assert card.send("post", f"acts/{where}", status=409, **body)["code"] == "card_signed"
 
 
-def text_of(pdf):
+def text_of(pdf: Any) -> Any:
     document = pypdfium2.PdfDocument(pdf)
     return len(document), " ".join(page.get_textpage().get_text_range() for page in document)
 
 
-def test_the_pdf_says_all_of_it_and_its_text_can_be_found(card, served):
+def test_the_pdf_says_all_of_it_and_its_text_can_be_found(card: Any, served: Any) -> None:
     sign(card)
     card.client.post(f"{card.place}/amendments", json={
         "key": "amend-0001", "written_by": "Šárka", "text": "Žluťoučký ≤ 0.2"})  # fmt: skip
@@ -197,7 +201,7 @@ def test_the_pdf_says_all_of_it_and_its_text_can_be_found(card, served):
 
 @pytest.mark.parametrize(("engine", "valves"), [(2, 5), (3, 16), (5, 24), (6, 16)])
 @pytest.mark.long
-def test_up_to_sixteen_valves_go_on_one_page(served, engine, valves):
+def test_up_to_sixteen_valves_go_on_one_page(served: Any, engine: Any, valves: Any) -> None:
     body = {"engine_id": engine, "opened_by": "Ada", "reason": "Interval", "distance": 1}
     opened = served.post("/api/cards", json=body)
     card = Card(served, opened.json["id"])
@@ -212,7 +216,7 @@ def test_up_to_sixteen_valves_go_on_one_page(served, engine, valves):
     assert b"Archivo" in with_fonts
 
 
-def test_readings_go_out_as_csv_superseded_ones_too(card, served):
+def test_readings_go_out_as_csv_superseded_ones_too(card: Any, served: Any) -> None:
     card.send("post", "acts/gap", valve="1 IN R", purpose="proof", text="15", unit="mm")
     answer = served.get(f"{card.place}/readings.csv")
     rows = list(csv.DictReader(io.StringIO(answer.text, newline="")))
@@ -222,7 +226,7 @@ def test_readings_go_out_as_csv_superseded_ones_too(card, served):
     assert {r["thickness_mm"] for r in rows if r["kind"] == "piece"} >= {"2.602", "2.561"}
 
 
-def test_a_guess_stays_one_on_the_card_in_its_files_and_back_again(card, served):
+def test_a_guess_stays_one_on_the_card_in_its_files_and_back_again(card: Any, served: Any) -> None:
     now = card.send("post", "acts/gap", valve="1 IN R", purpose="proof", text="15?", unit="mm")
     valve = next(v for v in now["valves"] if v["valve"] == "1 IN R")
     assert (valve["proof"]["guess"], valve["found"]["guess"]) == (True, False)
@@ -234,7 +238,7 @@ def test_a_guess_stays_one_on_the_card_in_its_files_and_back_again(card, served)
     assert next(v for v in taken["valves"] if v["valve"] == "1 IN R")["proof"]["guess"]
 
 
-def test_a_card_file_is_taken_in_and_is_the_same_card(card, served):
+def test_a_card_file_is_taken_in_and_is_the_same_card(card: Any, served: Any) -> None:
     text = served.get(f"{card.place}/card.json").text
     taken = served.post("/api/cards/file", json={"text": text})
     assert taken.status_code == 201
@@ -252,7 +256,7 @@ def test_a_card_file_is_taken_in_and_is_the_same_card(card, served):
     )  # fmt: skip
 
 
-def test_the_sheet_on_the_screen_has_every_line_that_is_printed(card, served):
+def test_the_sheet_on_the_screen_has_every_line_that_is_printed(card: Any, served: Any) -> None:
     """Screen and PDF are one sheet: the same rows, the same figures, the same ranges."""
     sheet = served.get(f"{card.place}/sheet").json
     _pages, printed = text_of(served.get(f"{card.place}/sheet.pdf").data)
@@ -267,7 +271,9 @@ def test_the_sheet_on_the_screen_has_every_line_that_is_printed(card, served):
         assert spec["name"] in printed
 
 
-def test_an_engine_with_openers_and_closers_has_its_range_for_each_on_the_sheet(served):
+def test_an_engine_with_openers_and_closers_has_its_range_for_each_on_the_sheet(
+    served: Any,
+) -> None:
     start = {
         "layout": "v-twin", "valves": 2, "camshafts": 1, "follower": "opener-closer",
         "angle": None, "reversed_head": False, "crank_along": False, "firing": None,
@@ -292,7 +298,7 @@ def test_an_engine_with_openers_and_closers_has_its_range_for_each_on_the_sheet(
         assert figure in printed
 
 
-def test_the_bench_shows_each_verdict_at_its_own_valve(card, served):
+def test_the_bench_shows_each_verdict_at_its_own_valve(card: Any, served: Any) -> None:
     line = next(one for one in served.get("/api/shop").json["cards"] if one["id"] == 4)
     assert line["verdicts"] == {one["valve"]: one["verdict"] for one in card.now["valves"]}
     assert len(set(line["verdicts"].values())) > 1

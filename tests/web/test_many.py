@@ -4,11 +4,15 @@ import shutil
 import socket
 import time
 from concurrent.futures import ThreadPoolExecutor
+from pathlib import Path
+from typing import Any
 
 import pytest
+from flask.testing import FlaskClient
 
+from plimb.record.database import Database
 from plimb.record.idempotency import asked_with
-from plimb.record.shims import audit
+from plimb.record.shims import add_shims, audit
 from plimb.shop import drawer_csv
 from plimb.shop.drawer_csv import import_drawer
 
@@ -20,7 +24,7 @@ DRAWER = f"family,marked,measured_mm,condition,count\r\n{ROWS}"
 
 
 @pytest.fixture
-def serving(filled, tmp_path):
+def serving(filled: Path, tmp_path: Path) -> Any:
     """Return the port of a server in a process of its own."""
     served = Served(shutil.copy(filled, tmp_path / "many.sqlite3"))
     yield served.port
@@ -28,11 +32,11 @@ def serving(filled, tmp_path):
 
 
 @pytest.mark.long
-def test_eight_write_on_one_card_while_a_thousand_rows_are_read_in(serving):
+def test_eight_write_on_one_card_while_a_thousand_rows_are_read_in(serving: Any) -> None:
     """Nobody is refused for the record's sake, and no act waits for the whole file."""
     waits, codes = [], []
 
-    def technician(number):
+    def technician(number: Any) -> None:
         for turn in range(6):
             for attempt in range(200):
                 seen = ask(serving, "GET", "/api/cards/2")[1]["version"]
@@ -62,7 +66,7 @@ def test_eight_write_on_one_card_while_a_thousand_rows_are_read_in(serving):
 
 
 @pytest.mark.long
-def test_connections_that_trickle_keep_nobody_out(serving):
+def test_connections_that_trickle_keep_nobody_out(serving: Any) -> None:
     trickling = []
     try:
         for _one in range(200):
@@ -77,7 +81,7 @@ def test_connections_that_trickle_keep_nobody_out(serving):
 
 
 @pytest.mark.long
-def test_what_is_far_too_long_is_refused_before_it_is_kept(serving):
+def test_what_is_far_too_long_is_refused_before_it_is_kept(serving: Any) -> None:
     wire = socket.create_connection(("127.0.0.1", serving), timeout=20)
     head = (
         b"POST /api/cards HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\n"
@@ -97,7 +101,9 @@ CREATES = [
 
 
 @pytest.mark.parametrize(("place", "body", "of"), CREATES, ids=lambda one: str(one)[:20])
-def test_what_is_made_is_made_once_and_its_key_is_for_nothing_else(client, place, body, of):
+def test_what_is_made_is_made_once_and_its_key_is_for_nothing_else(
+    client: FlaskClient, place: Any, body: Any, of: Any
+) -> None:
     before = len(client.get("/api/shop").json[of])
     key = {"Idempotency-Key": "made-once-001"}
     first = client.post(place, json=body, headers=key)
@@ -113,8 +119,8 @@ def test_what_is_made_is_made_once_and_its_key_is_for_nothing_else(client, place
     assert client.post(place, json=body, headers={"Idempotency-Key": "x"}).status_code == 422
 
 
-def test_an_act_whose_key_was_used_for_another_is_refused(client):
-    def act(turns):
+def test_an_act_whose_key_was_used_for_another_is_refused(client: FlaskClient) -> None:
+    def act(turns: Any) -> Any:
         version = client.get("/api/cards/2").json["version"]
         body = {"turns": turns, "version": version, "key": "turned-01"}
         return client.post("/api/cards/2/acts/turn-by-hand", json=body)
@@ -124,13 +130,15 @@ def test_an_act_whose_key_was_used_for_another_is_refused(client):
     assert (act(3).status_code, act(3).json["code"]) == (409, "key_reused")
 
 
-def test_a_file_cut_off_while_it_is_written_goes_on_from_there(school, monkeypatch):
+def test_a_file_cut_off_while_it_is_written_goes_on_from_there(
+    school: Database, monkeypatch: pytest.MonkeyPatch
+) -> None:
     class Cut(Exception):
         pass
 
-    whole, calls = drawer_csv.add_shims, []
+    whole, calls = add_shims, []
 
-    def cut_off(*args):
+    def cut_off(*args: Any) -> Any:
         calls.append(1)
         if len(calls) == 3:
             raise Cut

@@ -1,38 +1,41 @@
 """Measuring over the wire: conditions, safety, tray, turning, blades, questions, engines."""
 
+import itertools
 import json
+from typing import Any
 
 import pytest
+from flask.testing import FlaskClient
 
 
 @pytest.fixture
-def card(client):
+def card(client: FlaskClient) -> Any:
     """Return a function that changes card 2 and gives the answer."""
 
-    def send(verb, where, expect=200, **body):
+    count = itertools.count(1)
+
+    def send(verb: Any, where: Any, expect: Any = 200, **body: Any) -> Any:
         version = client.get("/api/cards/2").json["version"]
-        send.count += 1
-        key = f"measuring-{send.count:04}"
+        key = f"measuring-{next(count):04}"
         answer = getattr(client, verb)(
             f"/api/cards/2/{where}", json={"version": version, "key": key, **body}
         )
         assert answer.status_code == expect, answer.json
         return answer.json
 
-    send.count = 0
     return send
 
 
-def valve(answer, name):
+def valve(answer: Any, name: Any) -> Any:
     return next(one for one in answer["valves"] if one["valve"] == name)
 
 
-def found(card, name, text, **more):
+def found(card: Any, name: Any, text: Any, **more: Any) -> Any:
     body = {"valve": name, "purpose": "found", "text": text, "unit": "mm", "repeats": False}
     return valve(card("post", "acts/gap", **{**body, **more}), name)
 
 
-def test_warm_wants_a_reason_marks_the_readings_and_asks_once(card):
+def test_warm_wants_a_reason_marks_the_readings_and_asks_once(card: Any) -> None:
     warm = {"rested_hours": "2", "temperature_c": "40,5", "reason": ""}
     assert card("post", "acts/conditions", 409, **warm)["field"] == "reason"
     noted = card("post", "acts/conditions", **{**warm, "reason": "ferry"})["conditions"]
@@ -51,17 +54,17 @@ def test_warm_wants_a_reason_marks_the_readings_and_asks_once(card):
         ({"rested_hours": "nan"}, "rested"),
     ],
 )
-def test_conditions_that_cannot_be_are_refused(card, conditions, field):
+def test_conditions_that_cannot_be_are_refused(card: Any, conditions: Any, field: Any) -> None:
     body = {"rested_hours": None, "temperature_c": None, "reason": ""}
     assert card("post", "acts/conditions", 422, **{**body, **conditions})["field"] == field
 
 
-def test_a_line_that_is_not_on_the_safety_list_is_refused(card):
+def test_a_line_that_is_not_on_the_safety_list_is_refused(card: Any) -> None:
     assert card("post", "acts/tick", 422, item="umbrella", done=True)["field"] == "item"
 
 
-def test_the_safety_list_is_ticked_and_unticked(card):
-    def done(answer):
+def test_the_safety_list_is_ticked_and_unticked(card: Any) -> None:
+    def done(answer: Any) -> Any:
         return {item["id"] for item in answer["safety"] if item["done"]}
 
     off = done(card("post", "acts/tick", item="power", done=False))
@@ -69,7 +72,7 @@ def test_the_safety_list_is_ticked_and_unticked(card):
     assert done(card("post", "acts/tick", item="power", done=True)) == off | {"power"}
 
 
-def test_a_tray_is_kept_and_one_off_its_outline_refused(card):
+def test_a_tray_is_kept_and_one_off_its_outline_refused(card: Any) -> None:
     pocket = {"x": 0.25, "y": 1, "length": "45", "note": "", "count": 2}
     part = {"name": "Cover", "note": "", "pockets": [pocket]}
     assert card("post", "acts/tray", parts=[part])["tray"] == [part]
@@ -78,7 +81,7 @@ def test_a_tray_is_kept_and_one_off_its_outline_refused(card):
     assert card("post", "acts/tray", 422, parts=[{**part, "name": " "}])["field"] == "parts"
 
 
-def test_turning_says_where_each_lobe_points(card):
+def test_turning_says_where_each_lobe_points(card: Any) -> None:
     turning = card("post", "acts/method", method="marks", blade_set_id=1)["turning"]
     assert [stop["mark"] for stop in turning["stops"]] == ["T1", "T3"]
     assert turning["stops"][0]["narrow"] is True
@@ -91,7 +94,7 @@ def test_turning_says_where_each_lobe_points(card):
     assert card("post", "acts/method", 404, method="marks", blade_set_id=77)["field"] == "blades"
 
 
-def test_a_slip_is_asked_about_until_it_is_answered(card):
+def test_a_slip_is_asked_about_until_it_is_answered(card: Any) -> None:
     asked = found(card, "4 IN L", "1.5")["questions"]
     assert [(one["slip"], one["suggestion"]) for one in asked] == [("tenfold", "0.15")]
     kept = card("post", "acts/keep", valve="4 IN L", purpose="found", slips=["tenfold"])
@@ -99,7 +102,7 @@ def test_a_slip_is_asked_about_until_it_is_answered(card):
     assert found(card, "4 IN L", "1.6")["questions"] != []
 
 
-def test_a_repeat_stands_beside_the_first_and_a_correction_does_not(card):
+def test_a_repeat_stands_beside_the_first_and_a_correction_does_not(card: Any) -> None:
     found(card, "4 IN L", "15")
     twice = found(card, "4 IN L", "17", repeats=True)
     assert [gap["mm"] for gap in twice["repeats"]] == ["0.17", "0.15"]
@@ -107,7 +110,7 @@ def test_a_repeat_stands_beside_the_first_and_a_correction_does_not(card):
     assert [gap["mm"] for gap in found(card, "4 IN L", "16")["repeats"]] == ["0.16"]
 
 
-def test_the_next_blade_settles_step_by_step(client):
+def test_the_next_blade_settles_step_by_step(client: FlaskClient) -> None:
     known = {"goes_nm": None, "refuses_nm": None}
     for _try in range(4):
         answer = client.post(
@@ -121,12 +124,12 @@ def test_the_next_blade_settles_step_by_step(client):
     assert answer["reading"] == "14-20"
 
 
-def blade_set(**changed):
+def blade_set(**changed: Any) -> Any:
     blades = [{"marked": mark, "measured": None, "state": "sound"} for mark in ("0.10", "0.15")]
     return {"name": "Second", "stacking": False, "blades": blades, **changed}
 
 
-def test_a_feeler_set_is_added_and_changed(client):
+def test_a_feeler_set_is_added_and_changed(client: FlaskClient) -> None:
     added = client.post("/api/blade-sets", json=blade_set())
     assert added.status_code == 201
     number = next(one["id"] for one in added.json["blade_sets"] if one["name"] == "Second")
@@ -156,14 +159,16 @@ def test_a_feeler_set_is_added_and_changed(client):
         ({"blades": [{"marked": "0.1", "measured": None, "state": "sound"}] * 2}, "blade"),
     ],
 )
-def test_a_set_that_cannot_be_is_refused_and_nothing_kept(client, changed, field):
+def test_a_set_that_cannot_be_is_refused_and_nothing_kept(
+    client: FlaskClient, changed: Any, field: Any
+) -> None:
     before = client.get("/api/shop").json["blade_sets"]
     answer = client.post("/api/blade-sets", json=blade_set(**changed))
     assert (answer.status_code, answer.json["field"]) == (422, field)
     assert client.get("/api/shop").json["blade_sets"] == before
 
 
-def start(client, **changed):
+def start(client: Any, **changed: Any) -> Any:
     body = {
         "layout": "triple", "valves": 4, "camshafts": 2, "follower": "bucket-under",
         "angle": None, "reversed_head": False, "crank_along": False, "firing": None,
@@ -172,7 +177,7 @@ def start(client, **changed):
     return client.post("/api/engines/start", json=body)
 
 
-def test_an_engine_is_started_corrected_and_its_old_cards_keep_the_old(client):
+def test_an_engine_is_started_corrected_and_its_old_cards_keep_the_old(client: FlaskClient) -> None:
     card_before = client.get("/api/cards/2").json
     number = next(
         one["id"]
@@ -196,7 +201,7 @@ def test_an_engine_is_started_corrected_and_its_old_cards_keep_the_old(client):
     assert now == card_before
 
 
-def test_a_draft_is_drawn_and_a_broken_one_refused_with_its_place(client):
+def test_a_draft_is_drawn_and_a_broken_one_refused_with_its_place(client: FlaskClient) -> None:
     draft = start(client).json
     assert len(draft["drawing"]["banks"][0]["valves"]) == len(draft["valves"]) == 12
     document = json.loads(draft["document"])
@@ -206,7 +211,9 @@ def test_a_draft_is_drawn_and_a_broken_one_refused_with_its_place(client):
     assert start(client, valves=7).json["field"] == "valves"
 
 
-def test_the_largest_engine_kept_for_the_front_ends_tests_is_the_servers(client):
+def test_the_largest_engine_kept_for_the_front_ends_tests_is_the_servers(
+    client: FlaskClient,
+) -> None:
     from pathlib import Path
 
     kept = Path(__file__).parents[2] / "frontend/src/api/answers/largest-engine.json"

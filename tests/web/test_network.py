@@ -9,6 +9,7 @@ import sys
 from datetime import UTC, datetime, timedelta
 from http.client import HTTPSConnection
 from pathlib import Path
+from typing import Any
 
 import pytest
 from click.testing import CliRunner
@@ -27,7 +28,7 @@ AT = datetime(2026, 11, 24, 12, tzinfo=UTC)
 
 
 @pytest.fixture
-def known(filled, tmp_path):
+def known(filled: Path, tmp_path: Path) -> Any:
     """Return a record with an owner in it."""
     record = Path(shutil.copy(filled, tmp_path / "shop.sqlite3"))
     database = Database(record)
@@ -36,7 +37,7 @@ def known(filled, tmp_path):
     return record
 
 
-def test_nobody_elsewhere_is_served_while_nobody_is_set_up(filled, tmp_path):
+def test_nobody_elsewhere_is_served_while_nobody_is_set_up(filled: Path, tmp_path: Path) -> None:
     record = shutil.copy(filled, tmp_path / "shop.sqlite3")
     words = ["serve", "--database", str(record), "--host", "0.0.0.0", "--port", "18942"]
     said = CliRunner().invoke(main, words)
@@ -46,7 +47,7 @@ def test_nobody_elsewhere_is_served_while_nobody_is_set_up(filled, tmp_path):
 
 
 @pytest.fixture
-def network(known):
+def network(known: Any) -> Any:
     """Return a function that asks a server that others reach, trusting the shop's authority."""
     with socket.create_server(("127.0.0.1", 0)) as free:
         port = free.getsockname()[1]
@@ -56,7 +57,7 @@ def network(known):
     assert json.loads(process.stdout.readline())["url"].startswith("https://")
     trust = ssl.create_default_context(cafile=str(known.with_name("shop-tls") / "authority.pem"))
 
-    def ask(method, path, body=None, **headers):
+    def ask(method: Any, path: Any, body: Any = None, **headers: Any) -> Any:
         wire = HTTPSConnection("127.0.0.1", port, timeout=30, context=trust)
         wire.request(method, path, None if body is None else json.dumps(body),
                      {"Content-Type": "application/json", **headers})  # fmt: skip
@@ -71,7 +72,7 @@ def network(known):
     process.stdout.close()
 
 
-def test_others_come_in_encrypted_and_signed_in(network):
+def test_others_come_in_encrypted_and_signed_in(network: Any) -> None:
     ask, port = network
     for place in ("/api/shop", "/api/cards/3", "/api/cards/1/sheet.pdf", "/api/history/card/1"):
         assert ask("GET", place)[0].status == 401
@@ -100,7 +101,7 @@ def test_others_come_in_encrypted_and_signed_in(network):
 
 
 @pytest.mark.long
-def test_connections_that_trickle_keep_nobody_out_of_the_encrypted_server(network):
+def test_connections_that_trickle_keep_nobody_out_of_the_encrypted_server(network: Any) -> None:
     """Half never finish their handshake, half send a request that never ends."""
     ask, port = network
     lax = ssl.create_default_context()
@@ -124,7 +125,7 @@ def test_connections_that_trickle_keep_nobody_out_of_the_encrypted_server(networ
             wire.close()
 
 
-def test_a_calendar_is_read_by_whoever_has_its_address_and_made_by_owners(known):
+def test_a_calendar_is_read_by_whoever_has_its_address_and_made_by_owners(known: Any) -> None:
     database = Database(known)
     add_person(database, name="Pim", role=PersonRole.TECHNICIAN, code="4711", now=NOON)
     app = create_app(database, clock=lambda: NOON, host="0.0.0.0", names=("shop.example",))
@@ -145,13 +146,15 @@ def test_a_calendar_is_read_by_whoever_has_its_address_and_made_by_owners(known)
     database.close()
 
 
-def test_on_the_network_nobody_set_up_reads_nothing(school):
+def test_on_the_network_nobody_set_up_reads_nothing(school: Database) -> None:
     client = create_app(school, host="0.0.0.0", names=("shed",)).test_client()
     assert client.get("/api/shop", base_url="https://shed:8017").status_code == 401
     assert client.get("/api/health", base_url="https://shed:8017").status_code == 200
 
 
-def test_a_certificate_is_kept_while_it_holds_and_made_anew_when_it_does_not(tmp_path):
+def test_a_certificate_is_kept_while_it_holds_and_made_anew_when_it_does_not(
+    tmp_path: Path,
+) -> None:
     record = tmp_path / "shop.sqlite3"
     first = own_certificate(record, ["shed", "192.0.2.7"], AT)
     assert set(names_in(first.certificate)) == {"shed", "192.0.2.7"}
@@ -160,7 +163,10 @@ def test_a_certificate_is_kept_while_it_holds_and_made_anew_when_it_does_not(tmp
     moved = own_certificate(record, ["shed", "192.0.2.8"], AT)
     assert moved.certificate.read_bytes() != was
     later = moved.certificate.read_bytes()
-    assert own_certificate(record, ["shed"], AT + timedelta(days=380)).certificate != later
+    assert (
+        own_certificate(record, ["shed"], AT + timedelta(days=380)).certificate.read_bytes()
+        != later
+    )
     assert fingerprint(moved.authority) == authority
     assert {path.stat().st_mode & 0o777 for path in first.certificate.parent.iterdir()} == {0o600}
     assert own_names("shed.example")[0] == "shed.example"
@@ -173,20 +179,20 @@ def test_a_certificate_is_kept_while_it_holds_and_made_anew_when_it_does_not(tmp
         (["--certificate", "nothing.pem"], "give both or none"),
     ],
 )
-def test_a_certificate_that_cannot_be_is_one_sentence(known, more, says):
+def test_a_certificate_that_cannot_be_is_one_sentence(known: Any, more: Any, says: Any) -> None:
     words = ["serve", "--database", str(known), "--host", "0.0.0.0", "--port", "18943", *more]
     said = CliRunner().invoke(main, words)
     assert (said.exit_code, says in said.output) == (2, True)
 
 
-def test_a_file_that_is_no_certificate_is_said(tmp_path):
+def test_a_file_that_is_no_certificate_is_said(tmp_path: Path) -> None:
     (tmp_path / "no.pem").write_text("none")
     with pytest.raises(BadValue, match="cannot be read"):
         names_in(tmp_path / "no.pem")
 
 
 @pytest.mark.long
-def test_people_are_set_up_from_the_command_line(tmp_path):
+def test_people_are_set_up_from_the_command_line(tmp_path: Path) -> None:
     at = ["--database", str(tmp_path / "p.sqlite3")]
     run = CliRunner().invoke
     assert "Nobody is set up" in run(main, ["people", *at]).output

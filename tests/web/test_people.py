@@ -1,9 +1,11 @@
 """Who works here: set up, signed in, let do what is theirs, found in what they wrote."""
 
 from datetime import timedelta
+from typing import Any
 
 import pytest
 
+from plimb.record.database import Database
 from plimb.record.people import PersonRole
 from plimb.shop.people import IDLE, WHOLE_STAY, add_person
 from plimb.web.server.application import create_app
@@ -14,41 +16,41 @@ from ..conftest import NOON
 class Clock:
     now = NOON
 
-    def __call__(self):
+    def __call__(self) -> Any:
         return self.now
 
 
 @pytest.fixture
-def clock():
+def clock() -> Any:
     return Clock()
 
 
 @pytest.fixture
-def app(school, clock):
+def app(school: Database, clock: Any) -> Any:
     add_person(school, name="Oda Ferrin", role=PersonRole.OWNER, code="hill-climb", now=NOON)
     add_person(school, name="Pim Ostrel", role=PersonRole.TECHNICIAN, code="4711", now=NOON)
     return create_app(school, clock=clock)
 
 
 @pytest.fixture
-def bench(app):
+def bench(app: Any) -> Any:
     return app.test_client()
 
 
-def here(client, person=2, code="4711"):
+def here(client: Any, person: Any = 2, code: Any = "4711") -> Any:
     return client.post("/api/people/here", json={"person_id": person, "code": code})
 
 
-def open_card(client, key="opened-01"):
+def open_card(client: Any, key: Any = "opened-01") -> Any:
     return client.post("/api/cards", json={"engine_id": 1, "opened_by": "Anybody",
                                            "reason": "Interval"})  # fmt: skip
 
 
-def settings(client):
+def settings(client: Any) -> Any:
     return client.patch("/api/settings", json={"hand_turns": 3})
 
 
-def test_whoever_changes_something_is_somebody_and_anybody_may_look(bench):
+def test_whoever_changes_something_is_somebody_and_anybody_may_look(bench: Any) -> None:
     assert bench.get("/api/cards/3").status_code == 200
     refused = open_card(bench)
     assert (refused.status_code, refused.json["code"]) == (401, "who")
@@ -65,7 +67,7 @@ def test_whoever_changes_something_is_somebody_and_anybody_may_look(bench):
     assert open_card(bench).status_code == 401
 
 
-def test_settings_people_and_copies_are_the_owners(bench):
+def test_settings_people_and_copies_are_the_owners(bench: Any) -> None:
     here(bench)
     for refused in (
         settings(bench),
@@ -80,7 +82,7 @@ def test_settings_people_and_copies_are_the_owners(bench):
     assert settings(bench).status_code == 200
 
 
-def test_who_may_is_said_at_every_address(app):
+def test_who_may_is_said_at_every_address(app: Any) -> None:
     """A right that was lost with a view that was renamed or written anew fails here."""
     app = getattr(app, "app", app)
     marked = {"may": set(), "before_who": set()}
@@ -102,7 +104,7 @@ def test_who_may_is_said_at_every_address(app):
     }  # fmt: skip
 
 
-def test_a_code_of_ones_own_is_changed_and_ends_every_other_screen(app, bench):
+def test_a_code_of_ones_own_is_changed_and_ends_every_other_screen(app: Any, bench: Any) -> None:
     other = app.test_client()
     here(bench)
     here(other)
@@ -112,7 +114,7 @@ def test_a_code_of_ones_own_is_changed_and_ends_every_other_screen(app, bench):
     assert here(other, code="90210").status_code == 200
 
 
-def test_wrong_codes_cost_time_and_a_right_one_before_it_is_up_too(bench, clock):
+def test_wrong_codes_cost_time_and_a_right_one_before_it_is_up_too(bench: Any, clock: Any) -> None:
     for _try in range(3):
         assert here(bench, code="0000").json["sentence"] == "That is not the code."
     assert "try again in 2 s" in here(bench).json["sentence"]
@@ -125,7 +127,9 @@ def test_wrong_codes_cost_time_and_a_right_one_before_it_is_up_too(bench, clock)
     assert here(bench, 99, "4711").json["sentence"] == "That is not the code."
 
 
-def test_a_screen_left_alone_for_a_day_and_one_used_for_a_week_sign_out(bench, clock):
+def test_a_screen_left_alone_for_a_day_and_one_used_for_a_week_sign_out(
+    bench: Any, clock: Any
+) -> None:
     here(bench)
     clock.now += IDLE - timedelta(minutes=1)
     assert open_card(bench).status_code == 201
@@ -142,7 +146,7 @@ def test_a_screen_left_alone_for_a_day_and_one_used_for_a_week_sign_out(bench, c
     assert settings(bench).status_code == 401
 
 
-def test_who_leaves_is_out_at_once_and_what_they_wrote_stays_theirs(app, bench):
+def test_who_leaves_is_out_at_once_and_what_they_wrote_stays_theirs(app: Any, bench: Any) -> None:
     pim = app.test_client()
     here(pim)
     card = open_card(pim).json["id"]
@@ -156,7 +160,7 @@ def test_who_leaves_is_out_at_once_and_what_they_wrote_stays_theirs(app, bench):
 
 
 @pytest.mark.parametrize("how", [("role", {"role": "technician"}), ("gone", {"gone": True})])
-def test_one_owner_is_always_left(bench, how):
+def test_one_owner_is_always_left(bench: Any, how: Any) -> None:
     here(bench, 1, "hill-climb")
     said = bench.put(f"/api/people/1/{how[0]}", json=how[1])
     assert (said.status_code, "only owner" in said.json["sentence"]) == (409, True)
@@ -174,7 +178,7 @@ def test_one_owner_is_always_left(bench, how):
         ("Udo", "technician", "x" * 65, "json.code"),
     ],
 )
-def test_who_cannot_be_set_up_so(bench, name, role, code, field):
+def test_who_cannot_be_set_up_so(bench: Any, name: Any, role: Any, code: Any, field: Any) -> None:
     here(bench, 1, "hill-climb")
     said = bench.post("/api/people", json={"name": name, "role": role, "code": code})
     assert said.status_code == 422
@@ -182,7 +186,7 @@ def test_who_cannot_be_set_up_so(bench, name, role, code, field):
     assert len(bench.get("/api/people").json["people"]) == 2
 
 
-def test_the_first_one_is_an_owner_and_set_up_by_anybody_at_this_machine(school):
+def test_the_first_one_is_an_owner_and_set_up_by_anybody_at_this_machine(school: Database) -> None:
     client = create_app(school).test_client()
     said = client.post("/api/people", json={"name": "Udo", "role": "technician", "code": "4812"})
     assert (said.status_code, said.json["field"]) == (422, "role")
@@ -192,7 +196,9 @@ def test_the_first_one_is_an_owner_and_set_up_by_anybody_at_this_machine(school)
     assert open_card(client).status_code == 401
 
 
-def test_codes_and_tokens_are_kept_as_hashes_and_leave_with_no_file(app, bench, school):
+def test_codes_and_tokens_are_kept_as_hashes_and_leave_with_no_file(
+    app: Any, bench: Any, school: Database
+) -> None:
     token = here(bench).headers["Set-Cookie"].split("plimb=")[1].split(";")[0]
     with school.reading() as session:
         raw = session.connection()
@@ -204,7 +210,7 @@ def test_codes_and_tokens_are_kept_as_hashes_and_leave_with_no_file(app, bench, 
     assert "argon2" not in noted
 
 
-def test_a_change_of_every_kind_is_in_the_history_with_what_was_before(bench):
+def test_a_change_of_every_kind_is_in_the_history_with_what_was_before(bench: Any) -> None:
     here(bench, 1, "hill-climb")
     settings(bench)
     (last, *_rest) = bench.get("/api/history/shop/1").json["happened"]

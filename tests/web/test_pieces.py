@@ -1,8 +1,11 @@
 """Pieces over the wire: read, planned, taken, ordered, received, and at rest when signed."""
 
+from typing import Any
+
 import pytest
 
 from plimb.core.lengths import mm
+from plimb.record.database import Database
 from plimb.record.shims import audit
 from plimb.standins.counter import run_counter
 from plimb.standins.instrument import SimulatedMicrometer
@@ -15,11 +18,11 @@ from ..conftest import NOON
 class Card:
     """One card over the wire; each act with a key of its own."""
 
-    def __init__(self, client, number):
+    def __init__(self, client: Any, number: Any) -> None:
         self.client, self.place, self.acts = client, f"/api/cards/{number}", 0
         self.now = client.get(self.place).json
 
-    def send(self, method, where, *, status=200, **body):
+    def send(self, method: Any, where: Any, *, status: Any = 200, **body: Any) -> Any:
         self.acts += 1
         key = f"act-{self.acts:08}"
         answer = getattr(self.client, method)(
@@ -30,34 +33,34 @@ class Card:
             self.now = answer.json
         return answer.json
 
-    def valve(self, name):
+    def valve(self, name: Any) -> Any:
         return next(one for one in self.now["valves"] if one["valve"] == name)
 
-    def plan(self):
+    def plan(self) -> Any:
         return self.client.get(f"{self.place}/plan").json
 
-    def move(self, name):
+    def move(self, name: Any) -> Any:
         return next(one for one in self.plan()["moves"] if one["valve"] == name)
 
 
 @pytest.fixture
-def card(school):
+def card(school: Database) -> Any:
     counter = run_counter()
     return Card(create_app(school, clock=lambda: NOON, counter=counter).test_client(), 3)
 
 
-def pieces(card, nominal_nm):
+def pieces(card: Any, nominal_nm: Any) -> Any:
     family = pockets(card)["id"]
     place = f"/api/families/{family}/pocket?nominal_nm={nominal_nm}"
     return card.client.get(place).json["pieces"]
 
 
-def pockets(card, name="8.90 mm"):
+def pockets(card: Any, name: Any = "8.90 mm") -> Any:
     drawer = card.client.get("/api/drawer").json
     return next(one for one in drawer["families"] if one["name"] == name)
 
 
-def test_an_ambiguous_marking_is_asked_about_with_what_it_could_be(card):
+def test_an_ambiguous_marking_is_asked_about_with_what_it_could_be(card: Any) -> None:
     refused = card.send("post", "acts/shim", status=422, valve="3 EX L", text="25?")
     assert refused["code"] == "ambiguous"
     assert [mm(one.removeprefix("25?=")) for one in refused["offers"]] == [
@@ -67,7 +70,7 @@ def test_an_ambiguous_marking_is_asked_about_with_what_it_could_be(card):
     assert card.valve("3 EX L")["piece"]["marked_as"]["nm"] == mm("2.50")
 
 
-def test_a_disagreement_is_answered_once_and_counts_in_the_sum(card):
+def test_a_disagreement_is_answered_once_and_counts_in_the_sum(card: Any) -> None:
     piece = card.valve("3 IN L")["piece"]
     assert (piece["disagrees"], piece["answered"]) == (True, False)
     assert "3 IN L" in next(t for t in card.now["todo"] if t["stage"] == "read")["waiting"]
@@ -81,7 +84,7 @@ def test_a_disagreement_is_answered_once_and_counts_in_the_sum(card):
     assert refused["code"] == "not_ready"
 
 
-def test_the_zero_is_taken_off_and_the_instrument_says_what_it_is_good_to(card):
+def test_the_zero_is_taken_off_and_the_instrument_says_what_it_is_good_to(card: Any) -> None:
     card.send("post", "acts/zero", instrument_id=1, zero="-0.004")
     assert card.now["zero"]["nm"] == -4000
     card.send("post", "acts/shim", valve="1 IN R", text="2.444 2.446", condition="worn")
@@ -93,7 +96,7 @@ def test_the_zero_is_taken_off_and_the_instrument_says_what_it_is_good_to(card):
     card.send("post", "acts/zero", status=404, instrument_id=99, zero="")
 
 
-def test_the_plan_is_taken_whole_and_what_it_takes_is_kept_back(card):
+def test_the_plan_is_taken_whole_and_what_it_takes_is_kept_back(card: Any) -> None:
     plan = card.plan()
     assert (plan["optimal"], plan["taken"]) == (True, False)
     from_drawer = [m for m in plan["moves"] if m["source"] == "drawer"]
@@ -111,7 +114,7 @@ def test_the_plan_is_taken_whole_and_what_it_takes_is_kept_back(card):
             assert card.valve(move["valve"])["chosen"]["thickness"]["nm"] == move["thickness"]["nm"]
 
 
-def test_a_pin_holds_and_the_plan_goes_round_it(card):
+def test_a_pin_holds_and_the_plan_goes_round_it(card: Any) -> None:
     plan = card.plan()
     rung = next(r for r in card.move("1 EX R")["options"] if r["source"] == "drawer")
     card.send("post", "acts/choose", valve="1 EX R", thickness_nm=rung["thickness"]["nm"],
@@ -123,7 +126,7 @@ def test_a_pin_holds_and_the_plan_goes_round_it(card):
     assert card.plan()["moves"] == plan["moves"]
 
 
-def test_a_piece_that_went_from_the_drawer_meanwhile_is_not_taken(card):
+def test_a_piece_that_went_from_the_drawer_meanwhile_is_not_taken(card: Any) -> None:
     shim = pieces(card, mm("2.65"))[0]
     gone = {"where": "gone"}
     body = {"seen": shim["place"], "to": gone, "why": "lost"}
@@ -144,12 +147,12 @@ def test_a_piece_that_went_from_the_drawer_meanwhile_is_not_taken(card):
         ({"thickness_nm": mm("0.1"), "source": "drawer"}, "shim"),
     ],
 )
-def test_a_choice_that_cannot_be_is_refused(card, body, field):
+def test_a_choice_that_cannot_be_is_refused(card: Any, body: Any, field: Any) -> None:
     refused = card.send("post", "acts/choose", status=422, valve="1 EX R", **body)
     assert refused["field"] == field
 
 
-def test_a_forbidden_piece_is_left_out_and_allowed_again(card):
+def test_a_forbidden_piece_is_left_out_and_allowed_again(card: Any) -> None:
     nm = card.move("1 EX R")["thickness"]["nm"]
     card.send("post", "acts/rule-out", valve="1 EX R", thickness_nm=nm, forbidden=True)
     assert card.move("1 EX R")["thickness"]["nm"] != nm
@@ -157,7 +160,7 @@ def test_a_forbidden_piece_is_left_out_and_allowed_again(card):
     assert card.move("1 EX R")["thickness"]["nm"] == nm
 
 
-def test_the_alternatives_are_one_choice_away_and_priced(card):
+def test_the_alternatives_are_one_choice_away_and_priced(card: Any) -> None:
     variants = {one["name"]: one for one in card.plan()["variants"]}
     assert float(variants["best"]["cost"]) <= float(variants["only-new"]["cost"])
     card.send("post", "acts/variant", variant="only-new")
@@ -167,7 +170,9 @@ def test_the_alternatives_are_one_choice_away_and_priced(card):
     card.send("post", "acts/variant", status=422, variant="cheapest")
 
 
-def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card, school):
+def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(
+    card: Any, school: Database
+) -> None:
     card.send("post", "acts/trust", valve="3 IN L", trust="measured")
     card.send("post", "acts/variant", variant="only-new")
     card.send("post", "acts/take-plan")
@@ -208,7 +213,9 @@ def test_what_is_bought_is_ordered_once_received_once_and_ends_in_its_valve(card
     assert pockets(card)["on_trays"] == 0
 
 
-def test_swapped_pieces_end_in_each_others_valves_and_nothing_is_lost(card, school):
+def test_swapped_pieces_end_in_each_others_valves_and_nothing_is_lost(
+    card: Any, school: Database
+) -> None:
     card.send("post", "acts/trust", valve="3 IN L", trust="measured")
     before = pockets(card)
     there = before["pieces"] + before["in_engines"]
@@ -223,7 +230,7 @@ def test_swapped_pieces_end_in_each_others_valves_and_nothing_is_lost(card, scho
         assert audit(session) == []
 
 
-def test_without_a_counter_the_list_is_taken_along(school):
+def test_without_a_counter_the_list_is_taken_along(school: Database) -> None:
     card = Card(create_app(school, clock=lambda: NOON).test_client(), 3)
     card.send("post", "acts/variant", variant="only-new")
     card.send("post", "acts/take-plan")
@@ -232,7 +239,7 @@ def test_without_a_counter_the_list_is_taken_along(school):
     assert not card.plan()["counter"]
 
 
-def test_the_micrometers_readings_reach_the_screen(school):
+def test_the_micrometers_readings_reach_the_screen(school: Database) -> None:
     micrometer = SimulatedMicrometer()
     keep_readings(school.path, micrometer.port)
     app = create_app(school, clock=lambda: NOON, instrument=micrometer.port)
@@ -252,7 +259,7 @@ def test_the_micrometers_readings_reach_the_screen(school):
     assert plain.post("/api/instrument/press", json=body).status_code == 409
 
 
-def test_instruments_are_added_once(card):
+def test_instruments_are_added_once(card: Any) -> None:
     body = {"name": "Thimble", "doubt": "0.002"}
     shop = card.client.post("/api/instruments", json=body)
     assert shop.json["instruments"][0]["name"] == "Thimble"
@@ -260,7 +267,7 @@ def test_instruments_are_added_once(card):
         assert card.client.post("/api/instruments", json=wrong).status_code == 422
 
 
-def test_the_drawer_over_the_wire(card):
+def test_the_drawer_over_the_wire(card: Any) -> None:
     family = pockets(card)
     place = f"/api/families/{family['id']}"
     added = card.client.post(f"{place}/pieces", json={"text": "2.655x2", "condition": "worn"})

@@ -10,6 +10,7 @@ import sys
 from concurrent.futures import ThreadPoolExecutor
 from http.client import HTTPConnection, HTTPException
 from pathlib import Path
+from typing import Any
 
 import pytest
 import sqlalchemy as sa
@@ -42,13 +43,13 @@ for line in sys.stdin:
 
 
 @pytest.fixture
-def stable():
+def stable() -> Any:
     """Return a function that starts a server in a process of its own."""
     process = subprocess.Popen(
         [sys.executable, "-c", SERVE], stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True
     )
 
-    def start(record):
+    def start(record: Any) -> Any:
         return Server(record, process)
 
     yield start
@@ -67,7 +68,7 @@ class Server:
         self.child, self.port = (int(part) for part in stable.stdout.readline().split())
         self.there = True
 
-    def send(self, method, path, body):
+    def send(self, method: Any, path: Any, body: Any) -> Any:
         wire = HTTPConnection("127.0.0.1", self.port, timeout=5)
         try:
             wire.request(method, path, json.dumps(body), {"Content-Type": "application/json"})
@@ -76,7 +77,7 @@ class Server:
         finally:
             wire.close()
 
-    def cut(self):
+    def cut(self) -> None:
         gone = os.pidfd_open(self.child)
         os.kill(self.child, signal.SIGKILL)
         select.select([gone], [], [])
@@ -84,7 +85,7 @@ class Server:
         self.there = False
 
 
-def acts(dice, cut):
+def acts(dice: Any, cut: Any) -> Any:
     """Give what a technician does one after the other, each with a mark of its own."""
     number = 0
     while True:
@@ -105,7 +106,7 @@ def acts(dice, cut):
             yield "POST", "acts/choose", mark, {"valve": valve, "thickness_nm": None}
 
 
-def written(session, row, acts):
+def written(session: Any, row: Any, acts: Any) -> Any:
     """Return how many lines of a kind there are, and how many acts that each write one."""
     lines = session.scalar(sa.select(sa.func.count()).select_from(row))
     done = sa.select(sa.func.count()).where(EventRow.kind == acts)
@@ -115,7 +116,9 @@ def written(session, row, acts):
 KINDS = ((GapRow, "gap"), (ShimReadingRow, "shim"))
 
 
-def test_power_cuts_lose_nothing_acknowledged_and_leave_nothing_half_done(tmp_path, stable):
+def test_power_cuts_lose_nothing_acknowledged_and_leave_nothing_half_done(
+    tmp_path: Path, stable: Any
+) -> None:
     record, dice = tmp_path / "record.sqlite3", random.Random(50)
     load_demo(record)
     known = set()
@@ -176,13 +179,15 @@ EIGHT = 100 if os.environ.get("PLIMB_LONG") else 4
 
 
 @pytest.mark.long
-def test_eight_who_write_when_the_power_goes_find_all_that_was_acknowledged(tmp_path, stable):
+def test_eight_who_write_when_the_power_goes_find_all_that_was_acknowledged(
+    tmp_path: Path, stable: Any
+) -> None:
     """And the journal holds together, whichever write was cut in two."""
     record, dice = tmp_path / "record.sqlite3", random.Random(8)
     load_demo(record)
     known: list[str] = []
 
-    def technician(server, cut, number):
+    def technician(server: Any, cut: Any, number: Any) -> None:
         card = 2 + number % 3
         for turn in range(400):
             key = f"eight-{cut}-{number}-{turn}"

@@ -3,8 +3,10 @@
 import io
 import json
 from pathlib import Path
+from typing import Any
 
 import pytest
+from flask.testing import FlaskClient
 from pypdf import PdfReader
 
 from plimb.card.acts.choose import choose_piece
@@ -14,12 +16,13 @@ from plimb.core.engine.engine import Side
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.lengths import Unit, mm
 from plimb.core.shim.shim import Source
+from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from ..guest import Job
 
 
-def settings(client):
+def settings(client: Any) -> Any:
     return {one["name"]: one["value"] for one in client.get("/api/settings").json["settings"]}
 
 
@@ -33,7 +36,7 @@ def settings(client):
         {"other_shim_nm": "0.02"},
     ],
 )  # fmt: skip
-def test_what_is_not_sent_keeps_its_value(client, sent):
+def test_what_is_not_sent_keeps_its_value(client: FlaskClient, sent: Any) -> None:
     first = {"hand_turns": 4, "wrench": "lbf·ft", "round_cost": "120", "sure": 85,
              "hand_nm": "0.005"}  # fmt: skip
     assert client.patch("/api/settings", json=first).status_code == 200
@@ -53,14 +56,16 @@ def test_what_is_not_sent_keeps_its_value(client, sent):
      {"hand_nm": "9"}, {"keep_days": 0}, {"keep_weeks": -1}, {"keep_months": 9999}, {"aim": "up"},
      {"round_cost": "much"}, {"shaft_cost": "-1"}, {"room_nm": "2"}, {"unit": "furlong"}],
 )  # fmt: skip
-def test_one_that_cannot_be_is_refused_and_nothing_else_is_changed(client, wrong):
+def test_one_that_cannot_be_is_refused_and_nothing_else_is_changed(
+    client: FlaskClient, wrong: Any
+) -> None:
     before = settings(client)
     refused = client.patch("/api/settings", json={"wrench": "lbf·in", **wrong})
     assert (refused.status_code, refused.json["field"]) == (422, next(iter(wrong)))
     assert settings(client) == before
 
 
-def test_the_shops_name_stands_on_sheets_and_files_and_none_is_made_up(database):
+def test_the_shops_name_stands_on_sheets_and_files_and_none_is_made_up(database: Database) -> None:
     job = Job(database)
     client = create_app(database).test_client()
     assert settings(client)["name"] == ""
@@ -76,7 +81,7 @@ def test_the_shops_name_stands_on_sheets_and_files_and_none_is_made_up(database)
     assert said["origin"]["shop"] == "Kestrel Lane"
 
 
-def test_new_cards_begin_with_what_the_shop_has_set_and_open_ones_stay(database):
+def test_new_cards_begin_with_what_the_shop_has_set_and_open_ones_stay(database: Database) -> None:
     job = Job(database)
     before = job.view
     change_settings(database, aim="tight", rounding="thinner", act="all", hand_turns=3)
@@ -87,7 +92,9 @@ def test_new_cards_begin_with_what_the_shop_has_set_and_open_ones_stay(database)
     assert job.view.hand_turns_wanted == 3
 
 
-def test_one_figure_takes_the_shops_room_and_is_asked_about_where_there_is_none(database):
+def test_one_figure_takes_the_shops_room_and_is_asked_about_where_there_is_none(
+    database: Database,
+) -> None:
     job = Job(database)
     with pytest.raises(BadValue) as asked:
         job.spec(Side.INTAKE, "0.13")
@@ -101,7 +108,9 @@ def test_one_figure_takes_the_shops_room_and_is_asked_about_where_there_is_none(
     assert spec.high_nm - spec.low_nm == pytest.approx(mm("0.04"), abs=mm("0.0005"))
 
 
-def test_a_shim_is_asked_about_where_it_is_further_off_than_the_shop_has_set(database):
+def test_a_shim_is_asked_about_where_it_is_further_off_than_the_shop_has_set(
+    database: Database,
+) -> None:
     sizes = {"diameter": 9.48, "runs": [{"from": 2.0, "to": 3.0, "step": 0.05}]}
     job = Job(database, change=lambda engine: engine.update(family=sizes))
     job.spec(Side.INTAKE, "0.10-0.20")
@@ -116,7 +125,7 @@ def test_a_shim_is_asked_about_where_it_is_further_off_than_the_shop_has_set(dat
     assert job.view.fit[0].fitted
 
 
-def test_the_history_of_the_shop_says_a_setting_in_its_words(client):
+def test_the_history_of_the_shop_says_a_setting_in_its_words(client: FlaskClient) -> None:
     client.patch("/api/settings", json={"aim": "tight", "hand_nm": "0.006"})
     client.patch("/api/settings", json={"aim": ""})
     last, first, *_rest = client.get("/api/history/shop/1").json["happened"]
@@ -126,7 +135,7 @@ def test_the_history_of_the_shop_says_a_setting_in_its_words(client):
     assert felt in first["changes"]
 
 
-def test_every_setting_has_its_words_and_stands_in_the_list(client):
+def test_every_setting_has_its_words_and_stands_in_the_list(client: FlaskClient) -> None:
     listed = (Path(__file__).parents[2] / "docs" / "settings.md").read_text("utf-8")
     for one in client.get("/api/settings").json["settings"]:
         assert one["says"], one["name"]

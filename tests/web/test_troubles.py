@@ -1,5 +1,8 @@
 """A full disk, a damaged record, a folder that is not there: one sentence, and what to do."""
 
+from pathlib import Path
+from typing import Any
+
 import pytest
 from click.testing import CliRunner
 from sqlalchemy import event
@@ -13,18 +16,18 @@ from plimb.web.server.application import create_app
 from plimb.web.server.serving import run_server
 
 
-def full(database):
+def full(database: Database) -> None:
     """Let a record grow no further."""
     with database.reading() as session:
         pages = session.connection().exec_driver_sql("PRAGMA page_count").scalar()
     database.engine.dispose()
 
     @event.listens_for(database.engine, "connect")
-    def limit(connection, _record):
+    def limit(connection: Any, _record: Any) -> None:
         connection.execute(f"PRAGMA max_page_count={pages}")
 
 
-def test_a_full_disk_is_said_so_and_what_was_written_before_stands(school):
+def test_a_full_disk_is_said_so_and_what_was_written_before_stands(school: Database) -> None:
     full(school)
     client = create_app(school).test_client()
     document = client.get("/api/engines/1").get_json()["document"]
@@ -44,7 +47,9 @@ def test_a_full_disk_is_said_so_and_what_was_written_before_stands(school):
     assert engines == before + sum(one.status_code < 300 for one in answers)
 
 
-def test_a_record_that_cannot_be_written_is_looked_at_and_exported(school, tmp_path, monkeypatch):
+def test_a_record_that_cannot_be_written_is_looked_at_and_exported(
+    school: Database, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
     school.close()
     # whoever runs the tests may write anything: the record says that nobody may
     monkeypatch.setattr("plimb.record.database.is_writable", lambda _path: False)
@@ -66,7 +71,9 @@ def test_a_record_that_cannot_be_written_is_looked_at_and_exported(school, tmp_p
 
 
 @pytest.mark.parametrize("command", ["check", "export", "serve"])
-def test_a_damaged_record_is_one_sentence_on_the_command_line(school, tmp_path, command):
+def test_a_damaged_record_is_one_sentence_on_the_command_line(
+    school: Database, tmp_path: Path, command: Any
+) -> None:
     school.close()
     torn = tmp_path / "torn.sqlite3"
     whole = school.path.read_bytes()
@@ -78,7 +85,7 @@ def test_a_damaged_record_is_one_sentence_on_the_command_line(school, tmp_path, 
     assert command == "check" or "damaged" in said.output
 
 
-def test_a_record_that_cannot_be_made_is_one_sentence(tmp_path):
+def test_a_record_that_cannot_be_made_is_one_sentence(tmp_path: Path) -> None:
     (tmp_path / "file").write_text("in the way", "utf-8")
     said = CliRunner().invoke(main, ["serve", "--database", str(tmp_path / "file" / "a.sqlite3")])
     assert said.exit_code == 2
@@ -96,18 +103,20 @@ def test_a_record_that_cannot_be_made_is_one_sentence(tmp_path):
         (OSError("disk I/O error"), "another disk"),
     ],
 )
-def test_troubles_are_worded(fault, says):
+def test_troubles_are_worded(fault: Any, says: Any) -> None:
     assert says in plain_words(fault)
 
 
-def test_what_is_no_trouble_of_the_record_has_no_words():
+def test_what_is_no_trouble_of_the_record_has_no_words() -> None:
     assert plain_words(ValueError("no such valve")) == ""
 
 
-def test_a_record_is_held_from_its_first_start_on(tmp_path, monkeypatch):
+def test_a_record_is_held_from_its_first_start_on(
+    tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
     record, said = tmp_path / "not there yet" / "shop.sqlite3", []
 
-    def serve(*_args, **_more):
+    def serve(*_args: Any, **_more: Any) -> None:
         with pytest.raises(BadValue, match="it is served at"), record_lock(record, "another"):
             pass
         said.append("refused")

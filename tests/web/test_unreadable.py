@@ -2,6 +2,7 @@
 
 import json
 import sqlite3
+from typing import Any
 
 import pytest
 
@@ -25,8 +26,8 @@ DAMAGES = [
 
 
 @pytest.fixture
-def damaged(school):
-    def damage(statement):
+def damaged(school: Database) -> Any:
+    def damage(statement: Any) -> Any:
         school.close()
         raw = sqlite3.connect(school.path)
         raw.execute(statement)
@@ -38,7 +39,7 @@ def damaged(school):
 
 
 @pytest.mark.parametrize("statement", DAMAGES)
-def test_the_bench_comes_up_with_all_the_others(damaged, statement):
+def test_the_bench_comes_up_with_all_the_others(damaged: Any, statement: Any) -> None:
     client = damaged(statement)
     bench = client.get("/api/shop").json
     assert [one["id"] for one in bench["unreadable"]] == [2]
@@ -53,7 +54,9 @@ def test_the_bench_comes_up_with_all_the_others(damaged, statement):
     assert client.put("/api/unreadable/99/away", json={"away": True}).status_code == 404
 
 
-def test_moments_with_an_offset_and_proofs_without_a_history_come_in_as_they_are(school):
+def test_moments_with_an_offset_and_proofs_without_a_history_come_in_as_they_are(
+    school: Database,
+) -> None:
     with school.reading() as session:
         document = json.loads(card_text(session, 1))
     document["job"]["opened_at"] = "2026-03-04T01:30:00+02:00"

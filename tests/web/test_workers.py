@@ -6,6 +6,7 @@ import signal
 import time
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
+from typing import Any
 
 import pytest
 
@@ -13,7 +14,7 @@ from .served import Served
 
 
 @pytest.fixture
-def served(filled, tmp_path):
+def served(filled: Path, tmp_path: Path) -> Any:
     made = Served(shutil.copy(filled, tmp_path / "workers.sqlite3"))
     yield made
     made.stop()
@@ -24,7 +25,7 @@ several = pytest.mark.skipif(len(os.sched_getaffinity(0)) < 2, reason="one worke
 
 @pytest.mark.long
 @several
-def test_what_was_written_and_what_was_put_back_is_what_all_read_from_then_on(served):
+def test_what_was_written_and_what_was_put_back_is_what_all_read_from_then_on(served: Any) -> None:
     before = served.name()
     copies = served.ask("POST", "/api/copies")[1]["copies"]
     for name in ("One", "Two", "Three"):
@@ -45,7 +46,9 @@ def test_what_was_written_and_what_was_put_back_is_what_all_read_from_then_on(se
     "how", [signal.SIGKILL, pytest.param(signal.SIGSTOP, marks=pytest.mark.long)]
 )
 @pytest.mark.long
-def test_a_worker_that_dies_or_hangs_is_replaced_and_others_are_answered_meanwhile(served, how):
+def test_a_worker_that_dies_or_hangs_is_replaced_and_others_are_answered_meanwhile(
+    served: Any, how: Any
+) -> None:
     worker = min(served.workers)
     os.kill(worker, how)
     print(f"{how.name}: longest answer meanwhile {served.replaced(worker):.2f} s")
@@ -54,7 +57,7 @@ def test_a_worker_that_dies_or_hangs_is_replaced_and_others_are_answered_meanwhi
 
 @pytest.mark.long
 @several
-def test_wrong_codes_are_counted_by_all_of_them_together(served):
+def test_wrong_codes_are_counted_by_all_of_them_together(served: Any) -> None:
     served.ask("POST", "/api/people", {"name": "Oda", "role": "owner", "code": "hill-climb"})
     wrong = {"person_id": 1, "code": "hill-climx"}
     with ThreadPoolExecutor(6) as pool:
@@ -64,7 +67,9 @@ def test_wrong_codes_are_counted_by_all_of_them_together(served):
 
 
 @pytest.mark.long
-def test_the_server_ends_at_once_and_leaves_nobody_behind_though_one_is_stopped(served):
+def test_the_server_ends_at_once_and_leaves_nobody_behind_though_one_is_stopped(
+    served: Any,
+) -> None:
     children = served.children
     os.kill(max(children), signal.SIGSTOP)
     served.process.send_signal(signal.SIGINT)
@@ -72,7 +77,7 @@ def test_the_server_ends_at_once_and_leaves_nobody_behind_though_one_is_stopped(
     assert not [one for one in children if Path(f"/proc/{one}").exists()]
 
 
-def test_workers_end_with_their_server(served):
+def test_workers_end_with_their_server(served: Any) -> None:
     children = served.children
     served.process.kill()
     served.process.wait(timeout=30)

@@ -1,6 +1,6 @@
 """The practice application: the same screens on a record of their own, and the lessons."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Mapping
 from pathlib import Path
 from typing import Any
 
@@ -86,7 +86,7 @@ class SideShop:
             self._app.extensions["plimb"].database.close()
 
 
-def beside(shop: Database, host: str, names: tuple[str, ...]) -> dict[str, SideShop]:
+def beside(shop: Database, host: str, names: tuple[str, ...]) -> Mapping[str, SideShop]:
     """Return what is served beside a shop's own record, by where: practice, the demo school."""
     path = shop.path
 

@@ -3,6 +3,7 @@
 import json
 from fractions import Fraction
 from pathlib import Path
+from typing import Any
 
 import pytest
 
@@ -15,20 +16,20 @@ from plimb.files.starting_point import Layout, Start, starting_point
 CASES = json.loads((Path(__file__).parents[2] / "cases" / "at-rest.json").read_text("utf-8"))
 
 
-def engine_of(case):
+def engine_of(case: Any) -> Any:
     start = Start(layout=Layout(case["layout"]), follower=Follower(case["follower"]))
     return EngineFile.model_validate(starting_point(start)).to_core()
 
 
 @pytest.mark.parametrize("case", CASES, ids=lambda case: case["layout"])
-def test_what_rests_is_what_the_table_says_which_the_browser_is_held_to_as_well(case):
+def test_what_rests_is_what_the_table_says_which_the_browser_is_held_to_as_well(case: Any) -> None:
     engine = engine_of(case)
     for crank, resting in case["at"]:
         assert set(at_rest(engine, USUAL_EVENTS, Fraction(crank))) == set(resting), crank
 
 
 @pytest.mark.parametrize("case", CASES, ids=lambda case: case["layout"])
-def test_the_lanes_of_the_table_are_those_that_go_to_the_browser(case):
+def test_the_lanes_of_the_table_are_those_that_go_to_the_browser(case: Any) -> None:
     engine = engine_of(case)
     cycle = cycle_of(engine, USUAL_EVENTS, Method.MARKS, plan_turning(engine))
     drawn = [

@@ -2,6 +2,7 @@
 
 from fractions import Fraction
 from itertools import combinations
+from typing import Any
 
 import pytest
 from hypothesis import given, settings
@@ -24,18 +25,18 @@ from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 
 
-def engine(layout, **more):
+def engine(layout: Any, **more: Any) -> Any:
     file = starting_point(Start(layout=Layout(layout), **more))
     return EngineFile.model_validate(file).to_core()
 
 
-def at(plan, mark):
+def at(plan: Any, mark: Any) -> Any:
     stop = next(stop for stop in plan.stops if stop.mark == mark)
     return {side: {int(v.split()[0]) for v in stop.valves if side in v} for side in ("IN", "EX")}
 
 
 @pytest.mark.parametrize("edge", [1, 40, 90, 130, 179])
-def test_the_two_positions_of_an_inline_four(edge):
+def test_the_two_positions_of_an_inline_four(edge: Any) -> None:
     """1-3-4-2 at No. 1 compression TDC: IN 1, 2 and EX 1, 3 (common practice).
 
     With a lobe that lifts for any `edge` in (0, 180] degrees either side of the two dead
@@ -53,7 +54,7 @@ def test_the_two_positions_of_an_inline_four(edge):
 
 
 @pytest.mark.parametrize("lifted", [262, 300, 360, 440, 458])
-def test_the_two_positions_of_a_straight_six(lifted):
+def test_the_two_positions_of_a_straight_six(lifted: Any) -> None:
     """1-5-3-6-2-4 at No. 1 compression TDC: IN 1, 2, 4 and EX 1, 3, 5 (common practice).
 
     Any duration with ramps in (260, 460], for a symmetric lobe centred 110° from TDC.
@@ -70,7 +71,7 @@ def test_the_two_positions_of_a_straight_six(lifted):
         assert at(plan, "T6") == {"IN": {3, 5, 6}, "EX": {2, 4, 6}}
 
 
-def lifted_at(machine, events, degrees):
+def lifted_at(machine: Any, events: Any, degrees: Any) -> Any:
     """Which valves are off the base circle, by the definition alone and for whole degrees."""
     fires = {one.number: one.fires_at for one in machine.cylinders}
     off = set()
@@ -87,7 +88,7 @@ def lifted_at(machine, events, degrees):
     return off
 
 
-def fewest(machine, events):
+def fewest(machine: Any, events: Any) -> Any:
     """The fewest stops by trying every set of the 720 whole degrees."""
     every = {valve.id for valve in machine.clearances}
     reach = {frozenset(every - lifted_at(machine, events, degrees)) for degrees in range(720)}
@@ -124,7 +125,7 @@ timings = st.builds(
 
 
 @pytest.mark.parametrize("machine", MACHINES.values(), ids=MACHINES)
-def test_the_planner_agrees_with_every_whole_degree_tried(machine):
+def test_the_planner_agrees_with_every_whole_degree_tried(machine: Any) -> None:
     plan = plan_turning(machine)
     assert len(plan.stops) == fewest(machine, USUAL_EVENTS)
 
@@ -132,7 +133,9 @@ def test_the_planner_agrees_with_every_whole_degree_tried(machine):
 @pytest.mark.slow
 @settings(max_examples=60)
 @given(st.sampled_from(list(MACHINES.values())), timings)
-def test_every_valve_is_at_rest_at_its_stop_and_no_fewer_stops_do(machine, events):
+def test_every_valve_is_at_rest_at_its_stop_and_no_fewer_stops_do(
+    machine: Any, events: Any
+) -> None:
     plan = plan_turning(machine, events)
     placed = [valve for stop in plan.stops for valve in stop.valves]
     assert sorted(placed) == sorted(valve.id for valve in machine.clearances)
@@ -150,7 +153,7 @@ def test_every_valve_is_at_rest_at_its_stop_and_no_fewer_stops_do(machine, event
     assert plan.turning == gaps
 
 
-def test_marked_stops_are_preferred_and_own_marks_are_used():
+def test_marked_stops_are_preferred_and_own_marks_are_used() -> None:
     plan = plan_turning(MACHINES["twin 270"])
     assert [(stop.degrees, stop.mark) for stop in plan.stops] == [(0, "T1"), (270, "T2")]
     file = starting_point(Start(layout=Layout.PARALLEL_TWIN))
@@ -159,17 +162,17 @@ def test_marked_stops_are_preferred_and_own_marks_are_used():
     assert [(stop.degrees, stop.mark) for stop in plan.stops] == [(0, "|F"), (360, "|F")]
 
 
-def test_a_narrow_margin_is_known_as_such():
+def test_a_narrow_margin_is_known_as_such() -> None:
     assert min(stop.margin for stop in plan_turning(MACHINES["V-four"]).stops) == 10 < COMFORT
 
 
-def lobe_points(engine, clearance, events, degrees):
+def lobe_points(engine: Any, clearance: Any, events: Any, degrees: Any) -> Any:
     """Say where the lobe points, in cam degrees past its follower: 180 is straight away."""
     fires = next(one.fires_at for one in engine.cylinders if one.number == clearance.cylinder)
     return ((degrees - fires - events.peak(clearance.side)) % 720) / 2
 
 
-def test_by_the_lobe_each_lobe_points_straight_away():
+def test_by_the_lobe_each_lobe_points_straight_away() -> None:
     machine = MACHINES["twin 270"]
     plan = plan_turning(machine, USUAL_EVENTS, Method.LOBE)
     assert len(plan.stops) == 4
@@ -179,7 +182,7 @@ def test_by_the_lobe_each_lobe_points_straight_away():
             assert lobe_points(machine, clearance, USUAL_EVENTS, stop.degrees) == 180
 
 
-def test_the_lobe_points_at_its_follower_at_full_lift():
+def test_the_lobe_points_at_its_follower_at_full_lift() -> None:
     machine = MACHINES["triple"]
     peak = USUAL_EVENTS.peak(Side.INTAKE)
     assert lobe_points(machine, machine.clearance("1 IN L"), USUAL_EVENTS, peak) == 0
@@ -188,33 +191,33 @@ def test_the_lobe_points_at_its_follower_at_full_lift():
     )
 
 
-def test_the_order_of_measuring_follows_the_stops():
+def test_the_order_of_measuring_follows_the_stops() -> None:
     machine = MACHINES["triple"]
     order = order_by_plan(machine, plan_turning(machine))
     assert order[:6] == ("1 IN L", "1 IN R", "1 EX L", "1 EX R", "3 IN L", "3 IN R")
     assert sorted(order) == sorted(valve.id for valve in machine.clearances)
 
 
-def test_timing_that_leaves_no_rest_is_refused():
+def test_timing_that_leaves_no_rest_is_refused() -> None:
     with pytest.raises(BadValue, match="lifted"):
         Events(intake_opens_btdc=360, intake_closes_abdc=240)
 
 
-def starts():
+def starts() -> Any:
     for layout in Layout:
         for valves in (2, 3, 4, 5):
             yield Start(layout=layout, valves=valves, camshafts=1 + valves % 2)
 
 
 @pytest.mark.parametrize("start", list(starts()), ids=lambda s: f"{s.layout}-{s.valves}")
-def test_every_layout_can_be_started_from_and_turned(start):
+def test_every_layout_can_be_started_from_and_turned(start: Any) -> None:
     machine = EngineFile.model_validate(starting_point(start)).to_core()
     cylinders = len(machine.cylinders)
     assert len(machine.clearances) == cylinders * start.valves
     assert 1 <= len(plan_turning(machine).stops) <= cylinders
 
 
-def test_an_opener_closer_has_two_clearances_a_valve_each_with_its_spec():
+def test_an_opener_closer_has_two_clearances_a_valve_each_with_its_spec() -> None:
     machine = engine("l-twin", follower=Follower.OPENER_CLOSER, valves=2)
     assert [valve.id for valve in machine.clearances][:2] == ["1 IN op", "1 IN cl"]
     assert len(machine.clearances) == 8
@@ -232,7 +235,7 @@ def test_an_opener_closer_has_two_clearances_a_valve_each_with_its_spec():
         ),
     ],
 )
-def test_a_layout_that_is_not_met_is_refused(start, field):
+def test_a_layout_that_is_not_met_is_refused(start: Any, field: Any) -> None:
     with pytest.raises(BadValue) as refusal:
         starting_point(Start(**start))
     assert refusal.value.field == field
@@ -241,13 +244,13 @@ def test_a_layout_that_is_not_met_is_refused(start, field):
 # the maker's marks ---------------------------------------------------------------------------
 
 
-def marked(layout, marks, **start):
+def marked(layout: Any, marks: Any, **start: Any) -> Any:
     document = starting_point(Start(layout=layout, **start))
     document["engine"]["crank"]["marks"] = marks
     return EngineFile.model_validate(document).to_core()
 
 
-def test_the_makers_table_needs_no_angle_and_no_timing():
+def test_the_makers_table_needs_no_angle_and_no_timing() -> None:
     rear = ["2 IN L", "2 IN R", "2 EX L", "2 EX R"]
     front = [name.replace("2", "1", 1) for name in rear]
     machine = marked(Layout.V_TWIN, [{"name": "R", "valves": rear}, {"name": "F", "valves": front}])
@@ -256,7 +259,7 @@ def test_the_makers_table_needs_no_angle_and_no_timing():
     assert all(stop.degrees is None and stop.margin is None for stop in plan.stops)
 
 
-def test_what_the_makers_table_leaves_is_worked_out_behind_it():
+def test_what_the_makers_table_leaves_is_worked_out_behind_it() -> None:
     machine = marked(Layout.V_TWIN, [{"name": "R", "valves": ["2 IN L", "2 IN R"]}])
     plan = plan_turning(machine)
     assert plan.stops[0].valves == ("2 IN L", "2 IN R")
@@ -264,7 +267,7 @@ def test_what_the_makers_table_leaves_is_worked_out_behind_it():
     assert all(stop.margin for stop in plan.stops[1:])
 
 
-def test_a_180_degree_twin_with_its_own_marks_is_never_sent_to_an_unmarked_place():
+def test_a_180_degree_twin_with_its_own_marks_is_never_sent_to_an_unmarked_place() -> None:
     marks = [{"name": "1", "degrees": 0}, {"name": "2", "degrees": 180}]
     machine = marked(Layout.PARALLEL_TWIN, marks, valves=2, camshafts=1, angle=180)
     assert {stop.mark for stop in plan_turning(machine).stops} == {"1", "2"}
@@ -272,23 +275,23 @@ def test_a_180_degree_twin_with_its_own_marks_is_never_sent_to_an_unmarked_place
     assert len(plan_turning(machine, USUAL_EVENTS).stops) == 1
 
 
-def test_the_only_mark_of_a_single_is_for_all_its_valves():
+def test_the_only_mark_of_a_single_is_for_all_its_valves() -> None:
     machine = marked(Layout.SINGLE, [{"name": "T"}])
     assert [stop.valves for stop in plan_turning(machine).stops] == [tuple(machine.by_id)]
 
 
-def test_of_a_marks_two_turns_the_one_is_meant_where_its_valves_rest():
+def test_of_a_marks_two_turns_the_one_is_meant_where_its_valves_rest() -> None:
     marks = [{"name": "T", "degrees": 0, "valves": ["IN L", "IN R", "EX L", "EX R"]}]
     assert plan_turning(marked(Layout.SINGLE, marks)).stops[0].degrees == 0
 
 
 @pytest.mark.parametrize("valves", [["9 IN"], ["IN L", "IN L"]])
-def test_a_mark_names_valves_that_are_there_each_once(valves):
+def test_a_mark_names_valves_that_are_there_each_once(valves: Any) -> None:
     with pytest.raises(BadValue):
         marked(Layout.SINGLE, [{"name": "T", "valves": valves}])
 
 
-def test_a_renamed_valve_is_still_measured_at_its_mark():
+def test_a_renamed_valve_is_still_measured_at_its_mark() -> None:
     document = starting_point(Start(layout=Layout.SINGLE))
     document["engine"]["valves"][0] |= {"id": "Left inlet", "key": "IN L"}
     document["engine"]["crank"]["marks"] = [{"name": "T", "valves": ["Left inlet"]}]
@@ -296,7 +299,7 @@ def test_a_renamed_valve_is_still_measured_at_its_mark():
     assert plan_turning(machine).stops[0].valves == ("Left inlet",)
 
 
-def test_on_the_bench_each_lobe_is_a_stop_camshaft_by_camshaft():
+def test_on_the_bench_each_lobe_is_a_stop_camshaft_by_camshaft() -> None:
     machine = marked(Layout.INLINE_FOUR, [])
     stops = plan_turning(machine, None, Method.BENCH).stops
     assert [stop.camshaft for stop in stops] == ["IN"] * 4 + ["EX"] * 4
@@ -304,7 +307,9 @@ def test_on_the_bench_each_lobe_is_a_stop_camshaft_by_camshaft():
 
 
 @pytest.mark.parametrize("layout", ["parallel-twin", "inline-four", "v-four", "straight-six"])
-def test_where_nobody_said_when_cylinders_fire_each_is_measured_at_its_own_dead_centre(layout):
+def test_where_nobody_said_when_cylinders_fire_each_is_measured_at_its_own_dead_centre(
+    layout: Any,
+) -> None:
     machine = engine(layout, firing="")
     stops = plan_turning(machine).stops
     assert [stop.mark for stop in stops] == [f"T{one.number}" for one in machine.cylinders]
@@ -325,7 +330,9 @@ def test_where_nobody_said_when_cylinders_fire_each_is_measured_at_its_own_dead_
         ("triple", "1-3-2", {1: 0, 3: 240, 2: 480}),
     ],
 )
-def test_a_firing_that_somebody_chose_is_the_one_there_is(layout, firing, angles):
+def test_a_firing_that_somebody_chose_is_the_one_there_is(
+    layout: Any, firing: Any, angles: Any
+) -> None:
     machine = engine(layout, firing=firing)
     assert {one.number: one.fires_at for one in machine.cylinders} == angles
     with pytest.raises(BadValue, match="firing of"):

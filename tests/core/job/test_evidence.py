@@ -7,6 +7,7 @@ and then much more; felt to ± 0.006 mm, as a number or between two blades (comm
 import os
 import random
 from collections import Counter
+from typing import Any
 
 import pytest
 
@@ -25,7 +26,7 @@ BLADES = [n * 10_000 for n in (*range(3, 11), 13, 15, 18, 20, 23, 25, 28, 30, 33
 PAIRS = [[v.id for v in FOUR.along(n, side)] for n in (1, 2, 3, 4) for side in Side]
 
 
-def honest(dice):
+def honest(dice: Any) -> Any:
     """Return the true gaps of a check by valve, and what the check before left."""
     true, left = {}, {}
     for pair in PAIRS:
@@ -39,7 +40,7 @@ def honest(dice):
     return true, left
 
 
-def felt(true_nm, dice, *, number=None):
+def felt(true_nm: Any, dice: Any, *, number: Any = None) -> Any:
     """Return an honest reading of a true gap, of a number by chance."""
     nm = true_nm + dice.gauss(0, 4_000)
     goes = max((b for b in BLADES if b <= nm), default=None)
@@ -52,7 +53,7 @@ def felt(true_nm, dice, *, number=None):
     return Reading(goes=(goes,), refuses=None, feel=None, gap=gap)
 
 
-def scaled(reading, factor):
+def scaled(reading: Any, factor: Any) -> Any:
     """Return a reading whose keys were taken for another unit."""
     gap = reading.gap
     if gap.low_nm is None:
@@ -62,7 +63,7 @@ def scaled(reading, factor):
                    gap=Gap(low_nm=low, high_nm=high, open_above=low < high))  # fmt: skip
 
 
-def thou(dice, true, readings):
+def thou(dice: Any, true: Any, readings: Any) -> Any:
     """Thou typed where hundredths are meant: 6 for 0.15 mm."""
     for valve, nm in true.items():
         readings[valve] = scaled(felt(round(nm / NM_PER_THOU) * NM_PER_THOU, dice, number=True),
@@ -70,7 +71,7 @@ def thou(dice, true, readings):
     return set(true)
 
 
-def sides(dice, true, readings):
+def sides(dice: Any, true: Any, readings: Any) -> Any:
     """Intake and exhaust of one cylinder written down for each other."""
     n = dice.randrange(1, 5)
     for one, other in zip(FOUR.along(n, Side.INTAKE), FOUR.along(n, Side.EXHAUST), strict=True):
@@ -78,7 +79,7 @@ def sides(dice, true, readings):
     return {v.id for side in Side for v in FOUR.along(n, side)}
 
 
-def wrong_tdc(dice, true, readings):
+def wrong_tdc(dice: Any, true: Any, readings: Any) -> Any:
     """One cylinder at overlap: both sides lifted, or one of them and the other all but."""
     n = dice.randrange(1, 5)
     lifted = [side for side in Side if dice.random() < 0.7] or [dice.choice(list(Side))]
@@ -89,7 +90,7 @@ def wrong_tdc(dice, true, readings):
     return {v.id for side in Side for v in FOUR.along(n, side)}
 
 
-def stuck(dice, true, readings):
+def stuck(dice: Any, true: Any, readings: Any) -> Any:
     """A thin blade sticks to the other: it reads that much too small."""
     valve, thin = dice.choice(list(true)), dice.choice(THIN)
     number = felt(true[valve], dice, number=True).gap.best_nm - thin
@@ -99,7 +100,7 @@ def stuck(dice, true, readings):
     return {valve}
 
 
-def twins(dice, true, readings):
+def twins(dice: Any, true: Any, readings: Any) -> Any:
     """Left and right of a pair that differ by 0.03 or more."""
     apart = [p for p in PAIRS if abs(true[p[0]] - true[p[1]]) >= 30_000]
     if not apart:
@@ -109,7 +110,7 @@ def twins(dice, true, readings):
     return {one, other}
 
 
-def asked(readings, left):
+def asked(readings: Any, left: Any) -> Any:
     """Return what is asked, by valve, of readings and of the card."""
     before = {valve: Before(gap=point(nm)) for valve, nm in left.items()}
     found = {valve: list(questions(FOUR, valve, readings, before=before)) for valve in readings}
@@ -118,7 +119,7 @@ def asked(readings, left):
     return {valve: one for valve, one in found.items() if one}
 
 
-def caught(slip, known, seed):
+def caught(slip: Any, known: Any, seed: Any) -> Any:
     dice, hit, tried = random.Random(seed), 0, 0
     why = Counter()
     for _check in range(CHECKS):
@@ -144,7 +145,7 @@ TABLE = [
 @pytest.mark.parametrize(
     ("slip", "with_check", "without"), TABLE, ids=[row[0].__name__ for row in TABLE]
 )
-def test_simulated_slips_are_asked_about(slip, with_check, without):
+def test_simulated_slips_are_asked_about(slip: Any, with_check: Any, without: Any) -> None:
     for known, wanted in ((True, with_check), (False, without)):
         share, why = caught(slip, known, 11)
         print(f"\n[figures] {slip.__name__}, {'with' if known else 'without'} a check before: "
@@ -153,7 +154,7 @@ def test_simulated_slips_are_asked_about(slip, with_check, without):
 
 
 @pytest.mark.parametrize("known", [True, False])
-def test_honest_readings_are_questioned_less_than_once_in_two_hundred(known):
+def test_honest_readings_are_questioned_less_than_once_in_two_hundred(known: Any) -> None:
     dice, total, why = random.Random(5), 0, Counter()
     for _check in range(CHECKS):
         true, left = honest(dice)
@@ -167,7 +168,7 @@ def test_honest_readings_are_questioned_less_than_once_in_two_hundred(known):
     assert questioned / total < 1 / 200
 
 
-def test_a_card_typed_in_the_other_unit_says_which():
+def test_a_card_typed_in_the_other_unit_says_which() -> None:
     typed = {"1 IN L": "0.06", "1 IN R": "0.06", "1 EX L": "0.1"}
     readings = {
         valve: Reading(goes=None, refuses=None, feel=None, gap=point(mm(nm)))

@@ -4,6 +4,7 @@ import math
 from dataclasses import replace
 from fractions import Fraction
 from itertools import pairwise, permutations
+from typing import Any
 
 import pytest
 from hypothesis import given, settings
@@ -35,7 +36,9 @@ from plimb.files.starting_point import Layout, Start, starting_point
         ("7", TorqueUnit.LBF_IN, Thread.M6, TorqueUnit.NM),
     ],
 )
-def test_a_figure_that_fits_another_unit_better_is_asked_about(value, unit, thread, likely):
+def test_a_figure_that_fits_another_unit_better_is_asked_about(
+    value: Any, unit: Any, thread: Any, likely: Any
+) -> None:
     doubt = doubt_of(parse_torque(value, unit), thread)
     if likely is None:
         assert doubt is None
@@ -44,13 +47,13 @@ def test_a_figure_that_fits_another_unit_better_is_asked_about(value, unit, thre
         assert doubt.likely.words() in doubt.sentence
 
 
-def test_a_figure_that_fits_no_unit_says_what_may_happen():
+def test_a_figure_that_fits_no_unit_says_what_may_happen() -> None:
     assert "shear" in doubt_of(parse_torque("200", TorqueUnit.NM), Thread.M6).sentence
     assert "loose" in doubt_of(parse_torque("1", TorqueUnit.NM), Thread.M6).sentence
 
 
 @pytest.mark.parametrize("text", ["", "abc", "0", "501", "-5", "nan"])
-def test_what_is_no_torque_is_refused(text):
+def test_what_is_no_torque_is_refused(text: str) -> None:
     with pytest.raises(BadValue):
         parse_torque(text, TorqueUnit.NM)
 
@@ -58,23 +61,23 @@ def test_what_is_no_torque_is_refused(text):
 @pytest.mark.parametrize(
     ("value", "words"), [("9.996", "10.00 N·m"), ("12.34", "12.3 N·m"), ("123.4", "123 N·m")]
 )
-def test_a_torque_is_shown_as_a_wrench_can_be_set(value, words):
+def test_a_torque_is_shown_as_a_wrench_can_be_set(value: Any, words: Any) -> None:
     assert Torque(value=Fraction(value), unit=TorqueUnit.NM).words() == words
 
 
 # tightening ----------------------------------------------------------------------------
 
 
-def grid(rows, columns):
+def grid(rows: Any, columns: Any) -> Any:
     return tuple((x * 1.0, y * 1.0) for y in range(rows) for x in range(columns))
 
 
-def ring(many):
+def ring(many: Any) -> Any:
     turn = 2 * math.pi / many
     return tuple((math.cos(n * turn), math.sin(n * turn)) for n in range(many))
 
 
-def avoidable(bolts):
+def avoidable(bolts: Any) -> Any:
     """Return whether any order at all keeps neighbours apart, by trying every one."""
     beside = neighbours(bolts)
     return any(
@@ -83,7 +86,7 @@ def avoidable(bolts):
     )
 
 
-def consecutive_neighbours(bolts, order):
+def consecutive_neighbours(bolts: Any, order: Any) -> Any:
     """Say how often the order goes from a bolt to one beside it."""
     beside = neighbours(bolts)
     return sum((a, b) in beside for a, b in pairwise(order))
@@ -99,7 +102,7 @@ def consecutive_neighbours(bolts, order):
         ).map(lambda places: tuple((x / 40, y / 40) for x, y in places)),
     )
 )
-def test_every_bolt_once_and_no_neighbours_one_after_the_other(bolts):
+def test_every_bolt_once_and_no_neighbours_one_after_the_other(bolts: Any) -> None:
     order = tightening_order(bolts)
     assert sorted(order) == list(range(len(bolts)))
     rows = len({y for _x, y in bolts}), len({x for x, _y in bolts})
@@ -116,7 +119,7 @@ def test_every_bolt_once_and_no_neighbours_one_after_the_other(bolts):
 @pytest.mark.parametrize(
     ("bolts", "first"), [(grid(2, 5), {2, 7}), (grid(3, 3), {4}), (grid(1, 7), {3})]
 )
-def test_it_begins_in_the_middle_and_ends_outside(bolts, first):
+def test_it_begins_in_the_middle_and_ends_outside(bolts: Any, first: Any) -> None:
     order = tightening_order(bolts)
     assert order[0] in first
     middle = (sum(x for x, _y in bolts) / len(bolts), sum(y for _x, y in bolts) / len(bolts))
@@ -126,11 +129,11 @@ def test_it_begins_in_the_middle_and_ends_outside(bolts, first):
 
 
 @pytest.mark.parametrize("bolts", [(), ((0.5, 0.5),), ((0.0, 0.0), (1.0, 0.0))])
-def test_one_bolt_and_none_are_no_trouble(bolts):
+def test_one_bolt_and_none_are_no_trouble(bolts: Any) -> None:
     assert sorted(tightening_order(bolts)) == list(range(len(bolts)))
 
 
-def test_a_bolt_ringed_by_five_is_the_exception_and_has_few():
+def test_a_bolt_ringed_by_five_is_the_exception_and_has_few() -> None:
     bolts = ((0.0, 0.0), *ring(5))
     order = tightening_order(bolts)
     assert not avoidable(bolts)
@@ -144,7 +147,7 @@ names = st.sampled_from("ABCDEFGH")
 
 
 @given(st.dictionaries(names, st.one_of(st.none(), names), min_size=1))
-def test_never_two_valves_open_and_never_two_pieces_loose(wished):
+def test_never_two_valves_open_and_never_two_pieces_loose(wished: Any) -> None:
     """Chains and rings of pieces: each giver gives once, and changes itself."""
     moves, given_away = {}, set()
     for valve, giver in wished.items():
@@ -170,12 +173,12 @@ def test_never_two_valves_open_and_never_two_pieces_loose(wished):
     assert not loose
 
 
-def engine_of(follower):
+def engine_of(follower: Any) -> Any:
     document = starting_point(Start(layout=Layout.SINGLE, follower=follower))
     return EngineFile.model_validate(document).to_core()
 
 
-def test_a_step_says_where_the_piece_is_from_and_where_the_old_one_goes():
+def test_a_step_says_where_the_piece_is_from_and_where_the_old_one_goes() -> None:
     engine = engine_of(Follower.BUCKET_UNDER)
     a, b = [one.id for one in engine.clearances][:2]
     choices = {
@@ -196,14 +199,14 @@ def test_a_step_says_where_the_piece_is_from_and_where_the_old_one_goes():
         (Follower.OPENER_CLOSER, Role.CLOSE, "half rings"),
     ],
 )
-def test_each_follower_is_fitted_its_own_way(follower, action, says):
+def test_each_follower_is_fitted_its_own_way(follower: Any, action: Any, says: Any) -> None:
     engine = engine_of(follower)
     valve = next(one.id for one in engine.clearances if one.action is action)
     (step,) = fit_steps(engine, {valve: Choice(thickness_nm=mm("2.5"))}, {valve: mm("2.6")})
     assert any(says in check for check in step.checks)
 
 
-def test_closing_goes_from_caps_to_tensioner_to_turning_by_hand():
+def test_closing_goes_from_caps_to_tensioner_to_turning_by_hand() -> None:
     engine = engine_of(Follower.BUCKET_UNDER)
     steps = [one.id for one in closing_list(engine, ("IN", "EX"), 4)]
     order = [steps.index(f"close-{one}") for one in ("caps", "marks", "tensioner", "turns")]
@@ -212,7 +215,7 @@ def test_closing_goes_from_caps_to_tensioner_to_turning_by_hand():
     assert [one.id for one in closing_list(engine, (), 2, 2)][:1] == ["close2-turns"]
 
 
-def test_the_numbers_beside_the_bolts_are_not_the_bolts_in_turning_order():
+def test_the_numbers_beside_the_bolts_are_not_the_bolts_in_turning_order() -> None:
     """Beside the first bolt stands 3: it is turned third."""
     assert order_of([3, 1, 2]) == (1, 2, 0)
     assert order_of(None, [3, 1, 2]) == (3, 1, 2)
@@ -222,7 +225,7 @@ def test_the_numbers_beside_the_bolts_are_not_the_bolts_in_turning_order():
             order_of(wrong)
 
 
-def chain(*moves):
+def chain(*moves: Any) -> Any:
     """Return choices: a valve, the valve its piece comes out of, or None for a new one."""
     return {
         valve: Choice(
@@ -234,11 +237,11 @@ def chain(*moves):
     }
 
 
-def steps_of(engine, choices, stops=None):
+def steps_of(engine: Any, choices: Any, stops: Any = None) -> Any:
     return fit_steps(engine, choices, dict.fromkeys(choices, mm("2.6")), stops)
 
 
-def test_with_the_shaft_in_no_bucket_is_empty_while_anything_is_turned():
+def test_with_the_shaft_in_no_bucket_is_empty_while_anything_is_turned() -> None:
     """The piece at hand goes in first and pushes the next one on, stop after stop."""
     document = starting_point(Start(layout=Layout.PARALLEL_TWIN, follower=Follower.BUCKET_OVER))
     engine = EngineFile.model_validate(document).to_core()
@@ -259,7 +262,7 @@ def test_with_the_shaft_in_no_bucket_is_empty_while_anything_is_turned():
     )
 
 
-def test_closers_come_before_openers_and_what_has_gone_in_is_not_said_to_follow():
+def test_closers_come_before_openers_and_what_has_gone_in_is_not_said_to_follow() -> None:
     document = starting_point(Start(layout=Layout.SINGLE, follower=Follower.OPENER_CLOSER))
     engine = EngineFile.model_validate(document).to_core()
     names = [one.id for one in engine.clearances]

@@ -1,5 +1,7 @@
 """Kinds of job: which stages there are, what is listed, which valves are set and where to."""
 
+from typing import Any
+
 import pytest
 
 from plimb.core.engine.followers import Follower
@@ -23,7 +25,7 @@ from plimb.files.starting_point import Layout, Start, starting_point
 ALL = tuple(Stage)
 
 
-def single(follower=Follower.BUCKET_UNDER):
+def single(follower: Any = Follower.BUCKET_UNDER) -> Any:
     document = starting_point(Start(layout=Layout.SINGLE, follower=follower))
     document["engine"]["spec"] = {
         "intake": {"min": 0.10, "max": 0.20}, "exhaust": {"min": 0.20, "max": 0.30},
@@ -35,7 +37,7 @@ def single(follower=Follower.BUCKET_UNDER):
 ENGINE = single()
 
 
-def record(text, shim=None, choice=None):
+def record(text: Any, shim: Any = None, choice: Any = None) -> Any:
     family = ENGINE.clearances[0].family
     return ValveRecord(
         found=parse_reading(text, Unit.MM),
@@ -47,7 +49,7 @@ def record(text, shim=None, choice=None):
 GAPS = {"IN L": "15", "IN R": "15", "EX L": "25", "EX R": "25"}
 
 
-def seen(kind, changes=None, which=WhichToSet.OUT, **around):
+def seen(kind: Any, changes: Any = None, which: Any = WhichToSet.OUT, **around: Any) -> Any:
     records = {valve: record(text) for valve, text in GAPS.items()} | (changes or {})
     said = JobContext(kind=kind_of_job(kind), **around)
     return job_status(ENGINE, records, SizePolicy(), which, around=said)
@@ -65,13 +67,13 @@ def seen(kind, changes=None, which=WhichToSet.OUT, **around):
         (JobKind.EVERY, ALL),
     ],
 )
-def test_each_kind_has_its_own_stages_in_its_own_order(kind, stages):
+def test_each_kind_has_its_own_stages_in_its_own_order(kind: Any, stages: Any) -> None:
     assert tuple(one.stage for one in seen(kind).todo) == stages
     assert kind_of_job(kind).label
     assert kind_of_job(kind).means.endswith(".")
 
 
-def test_a_check_only_opens_nothing_and_still_asks_for_the_cover():
+def test_a_check_only_opens_nothing_and_still_asks_for_the_cover() -> None:
     closing = ("close-cover", "close-cover-torque")
     view = seen(JobKind.CHECK, {"IN L": record("8")}, closing=closing, unclosed=closing[1:])
     assert view.opened == ()
@@ -81,7 +83,7 @@ def test_a_check_only_opens_nothing_and_still_asks_for_the_cover():
     assert (sign.asks, sign.waiting) == (closing, closing[1:])
 
 
-def test_after_head_work_every_reference_piece_is_written_down_before_the_gaps():
+def test_after_head_work_every_reference_piece_is_written_down_before_the_gaps() -> None:
     nothing = {valve: ValveRecord() for valve in GAPS}
     view = seen(JobKind.HEAD_WORK_BENCH, nothing)
     read = next(one for one in view.todo if one.stage is Stage.READ)
@@ -91,19 +93,19 @@ def test_after_head_work_every_reference_piece_is_written_down_before_the_gaps()
 
 
 @pytest.mark.parametrize("kind", [JobKind.SET, JobKind.EVERY, JobKind.BENCH])
-def test_once_a_piece_is_out_nothing_leads_back_to_feel(kind):
+def test_once_a_piece_is_out_nothing_leads_back_to_feel(kind: Any) -> None:
     some = {"IN L": record("8", "250"), "EX R": ValveRecord()}
     assert seen(kind, some).at is not Stage.FEEL
     assert seen(kind, {"IN L": record("8"), "EX R": ValveRecord()}).at is Stage.FEEL
 
 
-def test_set_everything_sets_what_is_in_spec_too():
+def test_set_everything_sets_what_is_in_spec_too() -> None:
     assert seen(JobKind.SET).opened == ()
     assert set(seen(JobKind.EVERY).opened) == set(GAPS)
     assert "every valve is set" in seen(JobKind.EVERY).valves["IN L"].reason
 
 
-def test_one_valve_leaves_the_others_alone_without_a_remark():
+def test_one_valve_leaves_the_others_alone_without_a_remark() -> None:
     changes = {"EX L": ValveRecord(), "IN R": record("7")}
     view = seen(JobKind.ONE, changes, only="IN L", change_nm=mm("0.05"))
     assert view.opened == ("IN L",)
@@ -122,13 +124,15 @@ def test_one_valve_leaves_the_others_alone_without_a_remark():
         ("12", "-0.05", "0.10"),
     ],
 )
-def test_a_known_amount_is_aimed_at_from_the_gap_as_found_and_never_out_of_spec(found, change, aim):
+def test_a_known_amount_is_aimed_at_from_the_gap_as_found_and_never_out_of_spec(
+    found: Any, change: Any, aim: Any
+) -> None:
     by_nm = mm(change) if change[0] != "-" else -mm(change[1:])
     sizing = by_amount(ENGINE.clearance("IN L"), record(found), by_nm, SizePolicy())
     assert sizing.aim == mm(aim)
 
 
-def test_two_thou_wider_takes_a_piece_two_thou_thinner():
+def test_two_thou_wider_takes_a_piece_two_thou_thinner() -> None:
     choice = Choice(thickness_nm=mm("2.45"))
     changes = {"IN L": record("15", "250 2.500", choice)}
     view = seen(JobKind.ONE, changes, only="IN L", change_nm=mm("0.05"))
@@ -141,7 +145,7 @@ NEVER_ON_A_BENCH = {"power", "stand", "fuel", "plugs-out", "direction"}
 
 
 @pytest.mark.parametrize("kind", JobKind)
-def test_lists_name_what_belongs_to_the_kind_and_nothing_else(kind):
+def test_lists_name_what_belongs_to_the_kind_and_nothing_else(kind: Any) -> None:
     row = kind_of_job(kind)
     method = Method.BENCH if row.on_bench else Method.MARKS
     ready = {one.id for one in safety_list(ENGINE, method, row)}
@@ -161,13 +165,13 @@ def test_lists_name_what_belongs_to_the_kind_and_nothing_else(kind):
     assert ("Reference shims" in tools) is row.reference
 
 
-def test_the_cover_closes_every_engine_once_it_is_proved():
+def test_the_cover_closes_every_engine_once_it_is_proved() -> None:
     closing = [one.id for one in cover_list()]
     assert closing == ["close-cover", "close-cover-torque", "close-rest"]
     assert cover_list(round_=2)[0].id == "close2-cover"
 
 
-def test_tools_follow_the_follower_and_the_way_of_turning():
+def test_tools_follow_the_follower_and_the_way_of_turning() -> None:
     over = single(Follower.BUCKET_OVER)
     kind = kind_of_job(JobKind.SET)
     assert "Holding-down tool for the buckets" in tool_list(over, kind, Method.MARKS)

@@ -5,6 +5,7 @@ import random
 from collections import Counter
 from dataclasses import replace
 from itertools import permutations
+from typing import Any
 
 import pytest
 
@@ -23,7 +24,7 @@ MICROMETER, MARKING = mm("0.004"), mm("0.02")
 SPEC = {Side.INTAKE: mm("0.15"), Side.EXHAUST: mm("0.26")}
 
 
-def feel(dice, gap_nm, sigma=None):
+def feel(dice: Any, gap_nm: Any, sigma: Any = None) -> Any:
     """Return what somebody writes down for a true gap: a drag, a bracket, or that nothing goes."""
     off = dice.uniform(-1, 1) * mm("0.006") if sigma is None else dice.gauss(0, sigma)
     felt = gap_nm + off
@@ -40,7 +41,7 @@ def feel(dice, gap_nm, sigma=None):
 class Job:
     """One engine with true gaps and pieces, some changed, before and after."""
 
-    def __init__(self, dice, cylinders=3, sigma=None):
+    def __init__(self, dice: Any, cylinders: Any = 3, sigma: Any = None) -> None:
         self.dice, self.sigma = dice, sigma
         self.valves = []
         for cylinder in range(1, cylinders + 1):
@@ -60,10 +61,10 @@ class Job:
             self.true[name] = {"gap": max(gap, mm("0.05")), "old": old, "new": new}
             self.rows[name] = (cylinder, side, touched)
 
-    def measured(self, true_nm, doubt=MICROMETER):
+    def measured(self, true_nm: Any, doubt: Any = MICROMETER) -> Any:
         return true_nm + round(self.dice.uniform(-doubt, doubt))
 
-    def proved(self, shifts=None, unmeasured=()):
+    def proved(self, shifts: Any = None, unmeasured: Any = ()) -> Any:
         """Return the proof, each true gap after the change off by what is in `shifts`."""
         proved = []
         for name, (cylinder, side, touched) in self.rows.items():
@@ -86,7 +87,7 @@ class Job:
         return proved
 
 
-def nothing(job):
+def nothing(job: Any) -> Any:
     """Nothing is wrong; one piece in five is known from its marking alone, as near as they are."""
     unmeasured = {
         name: job.measured(job.true[name]["new"], MARKING)
@@ -96,7 +97,7 @@ def nothing(job):
     return job.proved(unmeasured=unmeasured)
 
 
-def swapped(job):
+def swapped(job: Any) -> Any:
     names = [name for name, _c, _s in job.changed]
     pairs = [
         (a, b) for a in names for b in names
@@ -109,12 +110,12 @@ def swapped(job):
     return job.proved({a: by, b: -by})
 
 
-def dirt(job):
+def dirt(job: Any) -> Any:
     name = job.dice.choice(job.changed)[0]
     return job.proved({name: -round(job.dice.uniform(mm("0.05"), mm("0.15")))})
 
 
-def cam(job):
+def cam(job: Any) -> Any:
     side = job.dice.choice(list(Side))
     by = job.dice.uniform(mm("0.05"), mm("0.20"))
     return job.proved(
@@ -126,14 +127,14 @@ def cam(job):
     )
 
 
-def marking(job):
+def marking(job: Any) -> Any:
     name = job.dice.choice(job.changed)[0]
     true = job.true[name]
     off = job.dice.choice([1, 1, 1, -1]) * round(job.dice.uniform(mm("0.05"), mm("0.10")))
     return job.proved(unmeasured={name: true["new"] + off})
 
 
-def wrong_tdc(job):
+def wrong_tdc(job: Any) -> Any:
     cylinder = job.dice.randint(1, 3)
     lifted = {
         name: -round(job.dice.uniform(mm("0.20"), mm("0.60")))
@@ -143,7 +144,7 @@ def wrong_tdc(job):
     return job.proved(lifted)
 
 
-def cycle(job):
+def cycle(job: Any) -> Any:
     """Three pieces that differ, each in the next one's place."""
     names = [name for name, _c, _s in job.changed]
     rings = [
@@ -158,13 +159,13 @@ def cycle(job):
     return job.proved({a: new[a] - new[b], b: new[b] - new[c], c: new[c] - new[a]})
 
 
-def alike(job):
+def alike(job: Any) -> Any:
     """Another hand or set: everything reads 0.03 to 0.06 off, one way."""
     by = job.dice.choice([-1, -1, 1]) * round(job.dice.uniform(mm("0.03"), mm("0.06")))
     return job.proved({name: by for name, _c, _s in job.valves})
 
 
-def misread(job):
+def misread(job: Any) -> Any:
     """One valve read a blade off, of a set by 0.05; smaller only where nothing was under it."""
     name, _cylinder, _side = job.dice.choice(job.valves)
     touched = any(name == one for one, _c, _s in job.changed)
@@ -186,7 +187,9 @@ CAUSES = {
 
 @pytest.mark.slow
 @pytest.mark.parametrize("cause", CAUSES)
-def test_the_right_cause_comes_first_in_nine_of_ten(cause, capsys):
+def test_the_right_cause_comes_first_in_nine_of_ten(
+    cause: Any, capsys: pytest.CaptureFixture[str]
+) -> None:
     first, dice, tried = Counter(), random.Random(7), 0
     while tried < PROOFS:
         proof = CAUSES[cause](Job(dice))
@@ -203,7 +206,9 @@ def test_the_right_cause_comes_first_in_nine_of_ten(cause, capsys):
 @pytest.mark.slow
 @pytest.mark.parametrize("sigma", ["0.004", "0.008", "0.012"])
 @pytest.mark.long
-def test_where_nothing_is_wrong_a_cause_is_claimed_in_fewer_than_one_of_fifty(sigma, capsys):
+def test_where_nothing_is_wrong_a_cause_is_claimed_in_fewer_than_one_of_fifty(
+    sigma: Any, capsys: pytest.CaptureFixture[str]
+) -> None:
     dice, claimed = random.Random(11), 0
     for _proof in range(2 * PROOFS):
         claimed += not explain(tuple(nothing(Job(dice, sigma=mm(sigma))))).fine
@@ -217,7 +222,9 @@ def test_where_nothing_is_wrong_a_cause_is_claimed_in_fewer_than_one_of_fifty(si
 
 
 @pytest.mark.slow
-def test_two_causes_at_once_are_both_named_in_seven_of_ten(capsys):
+def test_two_causes_at_once_are_both_named_in_seven_of_ten(
+    capsys: pytest.CaptureFixture[str],
+) -> None:
     """Dirt under one valve and a swap elsewhere, or dirt under two."""
     dice, right, tried = random.Random(3), 0, 0
     while tried < PROOFS:
@@ -246,7 +253,7 @@ def test_two_causes_at_once_are_both_named_in_seven_of_ten(capsys):
 
 
 @pytest.mark.slow
-def test_a_cause_names_only_valves_that_are_off_themselves():
+def test_a_cause_names_only_valves_that_are_off_themselves() -> None:
     dice = random.Random(21)
     for _proof in range(PROOFS):
         cause = dice.choice([swapped, dirt, cam, wrong_tdc, cycle, alike, misread])
@@ -258,7 +265,7 @@ def test_a_cause_names_only_valves_that_are_off_themselves():
             assert set(named.valves) <= off
 
 
-def test_held_open_before_is_worked_back_in_nine_of_ten(capsys):
+def test_held_open_before_is_worked_back_in_nine_of_ten(capsys: pytest.CaptureFixture[str]) -> None:
     dice, right = random.Random(5), 0
     for _proof in range(PROOFS):
         job = Job(dice)
@@ -273,7 +280,14 @@ def test_held_open_before_is_worked_back_in_nine_of_ten(capsys):
     assert right >= 0.9 * PROOFS
 
 
-def one(valve="A", found=None, proof=None, old="2.50", new="2.40", **more):
+def one(
+    valve: str = "A",
+    found: Any = None,
+    proof: Any = None,
+    old: Any = "2.50",
+    new: Any = "2.40",
+    **more: Any,
+) -> Any:
     base = Proved(
         valve=valve, cylinder=1, side=Side.INTAKE, camshaft="IN",
         found=point(mm("0.10")) if found is None else found,
@@ -284,12 +298,12 @@ def one(valve="A", found=None, proof=None, old="2.50", new="2.40", **more):
     return replace(base, **more)
 
 
-def test_as_predicted_is_fine_and_says_nothing():
+def test_as_predicted_is_fine_and_says_nothing() -> None:
     said = explain((one(), one("B", cylinder=2)))
     assert (said.fine, said.ranked) == (True, ())
 
 
-def test_a_swap_names_both_valves_their_difference_and_what_to_read():
+def test_a_swap_names_both_valves_their_difference_and_what_to_read() -> None:
     said = explain(
         (
             one("A", proof=point(mm("0.10")), new="2.40"),
@@ -305,7 +319,7 @@ def test_a_swap_names_both_valves_their_difference_and_what_to_read():
     assert sum(ranked.chance for ranked in said.ranked) == pytest.approx(1, abs=0.05)
 
 
-def test_a_valve_held_open_gives_the_true_gap_before():
+def test_a_valve_held_open_gives_the_true_gap_before() -> None:
     said = explain((one(found=none_below(mm("0.03")), proof=point(mm("0.05")), new="2.40"),))
     assert "0.05 − (2.50 − 2.40) = −0.05: it was held open by 0.05" in said.ranked[0].evidence
     assert "(0.037 to 0.063)" in said.ranked[0].evidence
@@ -316,7 +330,7 @@ def test_a_valve_held_open_gives_the_true_gap_before():
     assert "0.08, but 0.03 was refused" in never.ranked[0].evidence
 
 
-def test_nothing_known_is_said_to_be_unknown():
+def test_nothing_known_is_said_to_be_unknown() -> None:
     said = explain(
         (
             one("A", proof=point(mm("0.60"))),
@@ -328,7 +342,7 @@ def test_nothing_known_is_said_to_be_unknown():
     assert "Measure it again" in said.ranked[0].check
 
 
-def test_the_order_of_the_valves_does_not_matter():
+def test_the_order_of_the_valves_does_not_matter() -> None:
     dice = random.Random(3)
     proof = dirt(Job(dice))
     there, back = explain(tuple(proof)), explain(tuple(proof[::-1]))

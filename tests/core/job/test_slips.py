@@ -1,6 +1,7 @@
 """Each slip is caught, a right reading near it is not accused, and honest ones seldom are."""
 
 from decimal import Decimal
+from typing import Any
 
 import pytest
 
@@ -22,11 +23,11 @@ FOUR = EngineFile.model_validate(FILE).to_core()
 THIN = (mm("0.03"), mm("0.04"), mm("0.05"))
 
 
-def read(text, unit=Unit.MM):
+def read(text: Any, unit: Any = Unit.MM) -> Any:
     return parse_reading(text, unit, thinnest_nm=mm("0.03"))
 
 
-def asked(valve, typed, *, unit=Unit.MM, before=None, **more):
+def asked(valve: str, typed: Any, *, unit: Any = Unit.MM, before: Any = None, **more: Any) -> Any:
     readings = {name: read(text, unit) for name, text in typed.items()}
     left = {name: Before(gap=point(mm(gap))) for name, gap in (before or {}).items()}
     found = questions(FOUR, valve, readings, unit=unit, before=left, **more)
@@ -60,7 +61,9 @@ CAUGHT = {
 @pytest.mark.parametrize(
     ("valve", "typed", "more", "slip", "suggestion"), CAUGHT.values(), ids=CAUGHT
 )
-def test_the_slip_is_caught_with_its_reason(valve, typed, more, slip, suggestion):
+def test_the_slip_is_caught_with_its_reason(
+    valve: str, typed: str, more: Any, slip: Any, suggestion: Any
+) -> None:
     found = asked(valve, typed, **more)
     assert slip in found
     assert found[slip].sentence[-1] in ".?"
@@ -96,7 +99,7 @@ RIGHT = {
 
 
 @pytest.mark.parametrize(("valve", "typed", "more"), RIGHT.values(), ids=RIGHT)
-def test_a_right_reading_near_a_slip_is_not_accused(valve, typed, more):
+def test_a_right_reading_near_a_slip_is_not_accused(valve: str, typed: str, more: Any) -> None:
     assert asked(valve, typed, **more) == {}
 
 
@@ -104,11 +107,11 @@ def test_a_right_reading_near_a_slip_is_not_accused(valve, typed, more):
     ("rested", "degrees", "warm"),
     [("4", "35", False), ("3.9", "20", True), ("10", "35.1", True), (None, None, False)],
 )
-def test_over_35_degrees_or_under_4_hours_is_warm(rested, degrees, warm):
+def test_over_35_degrees_or_under_4_hours_is_warm(rested: Any, degrees: Any, warm: Any) -> None:
     hours, temperature = (text and Decimal(text) for text in (rested, degrees))
     assert Conditions(rested_hours=hours, temperature_c=temperature).warm is warm
 
 
-def test_questions_come_one_at_a_time_where_the_size_itself_is_off():
+def test_questions_come_one_at_a_time_where_the_size_itself_is_off() -> None:
     found = asked(IN, {IN: "1.5", "1 IN R": "15"}, before={IN: "0.15"})
     assert list(found) == [Slip.TENFOLD]

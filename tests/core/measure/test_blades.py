@@ -3,6 +3,7 @@
 from dataclasses import replace
 from functools import cache
 from statistics import fmean
+from typing import Any
 
 import pytest
 from hypothesis import example, given, settings
@@ -27,7 +28,7 @@ from plimb.core.measure.printed import parse_spec
 from plimb.core.measure.shorthand import parse_reading
 
 
-def blade_set(*hundredths, stacking=False, bent=()):
+def blade_set(*hundredths: Any, stacking: Any = False, bent: Any = ()) -> Any:
     blades = tuple(
         Blade(nominal_nm=n * 10_000, state=BladeState.BENT if n in bent else BladeState.SOUND)
         for n in hundredths
@@ -40,13 +41,13 @@ FINE = blade_set(3, 4, 5, 6, 7, 8, 9, 10, 13, 15, 18, 20, 23, 25, 28, 30, 33, 35
 SPEC = parse_limits("0.15-0.20", Unit.MM)
 
 
-def test_a_stack_fills_a_hole_and_a_single_blade_is_preferred():
+def test_a_stack_fills_a_hole_and_a_single_blade_is_preferred() -> None:
     tries = {one.thickness_nm: one.blades for one in FINE.tries()}
     assert tries[mm("0.17")] == (mm("0.13"), mm("0.04"))
     assert tries[mm("0.15")] == (mm("0.15"),)
 
 
-def test_a_measured_blade_counts_as_measured_and_a_bent_one_not_at_all():
+def test_a_measured_blade_counts_as_measured_and_a_bent_one_not_at_all() -> None:
     blades = (
         Blade(nominal_nm=mm("0.10"), measured_nm=mm("0.102")),
         Blade(nominal_nm=mm("0.15"), state=BladeState.BENT),
@@ -58,17 +59,17 @@ def test_a_measured_blade_counts_as_measured_and_a_bent_one_not_at_all():
 @pytest.mark.parametrize(
     ("nominal", "measured"), [("0.005", None), ("2.5", None), ("0.10", "0.14")]
 )
-def test_what_is_no_blade_is_refused(nominal, measured):
+def test_what_is_no_blade_is_refused(nominal: Any, measured: Any) -> None:
     with pytest.raises(BadValue, match="blade"):
         Blade(nominal_nm=mm(nominal), measured_nm=measured and mm(measured))
 
 
-def test_a_set_has_each_blade_once():
+def test_a_set_has_each_blade_once() -> None:
     with pytest.raises(BadValue, match="twice"):
         blade_set(5, 5)
 
 
-def follow(gap_nm, limits, blades):
+def follow(gap_nm: Any, limits: Any, blades: Any) -> Any:
     """Try what is suggested on a true gap until nothing more is; return the tries and the end."""
     known, asked = Tried(), []
     while one := next_blade(known, limits, blades):
@@ -81,7 +82,7 @@ def follow(gap_nm, limits, blades):
     return asked, known
 
 
-def halve(gap_nm, limits, blades):
+def halve(gap_nm: Any, limits: Any, blades: Any) -> Any:
     """Halve all that is at hand until the verdict is settled or nothing is left to try."""
     tries, known, count = list(blades.tries()), Tried(), 0
     while tries and known.settled(limits) is None:
@@ -107,7 +108,7 @@ sets = st.builds(
 @given(limits, sets)
 @example(Limits(low_nm=50_000, high_nm=110_000), blade_set(2, 4, 8, 13, stacking=True))
 @example(Limits(low_nm=110_000, high_nm=130_000), blade_set(2, 3, 4, 11, 12, 23))
-def test_over_all_gaps_it_ends_and_needs_no_more_tries_than_halving(spec, blades):
+def test_over_all_gaps_it_ends_and_needs_no_more_tries_than_halving(spec: Any, blades: Any) -> None:
     gaps = range(2_500, 2 * spec.high_nm - spec.low_nm, 5_000)
     ours, theirs = [], []
     for gap_nm in gaps:
@@ -123,14 +124,14 @@ def test_over_all_gaps_it_ends_and_needs_no_more_tries_than_halving(spec, blades
     assert fmean(ours) <= fmean(theirs) + 1e-9
 
 
-def test_the_first_try_is_the_best_of_all_orders_on_a_small_set():
+def test_the_first_try_is_the_best_of_all_orders_on_a_small_set() -> None:
     """Against an exhaustive search over every blade at every step."""
     blades = blade_set(8, 10, 13, 15, 18, 20, 23)
     tries = blades.tries()
     gaps = range(2_500, 2 * SPEC.high_nm - SPEC.low_nm, 5_000)
 
     @cache
-    def best(known):
+    def best(known: Any) -> Any:
         if known.settled(SPEC):
             return 0.0
         low, high = known.goes_nm or 0, known.refuses_nm or 10**9
@@ -150,7 +151,7 @@ def test_the_first_try_is_the_best_of_all_orders_on_a_small_set():
         )
 
     @cache
-    def reachable(known):
+    def reachable(known: Any) -> Any:
         low, high = known.goes_nm or 0, known.refuses_nm or 10**9
         left = [one for one in tries if low < one.thickness_nm < high]
         return known.settled(SPEC) is not None or any(
@@ -171,12 +172,12 @@ def test_the_first_try_is_the_best_of_all_orders_on_a_small_set():
         (between(mm("0.25"), mm("0.30")), None),
     ],
 )
-def test_from_a_reading_it_asks_only_what_still_matters(gap, following):
+def test_from_a_reading_it_asks_only_what_still_matters(gap: Any, following: Any) -> None:
     one = next_blade(known_from(gap), SPEC, FIVES)
     assert (one and one.thickness_nm) == (following and mm(following))
 
 
-def test_finely_it_halves_down_to_neighbours():
+def test_finely_it_halves_down_to_neighbours() -> None:
     known, count = Tried(goes_nm=mm("0.05")), 0
     while one := next_finer(known, SPEC, FINE):
         assert len(one.blades) == 1
@@ -185,7 +186,7 @@ def test_finely_it_halves_down_to_neighbours():
     assert count <= 5
 
 
-def test_nothing_going_is_no_gap_and_one_going_is_tight():
+def test_nothing_going_is_no_gap_and_one_going_is_tight() -> None:
     refused = Tried(refuses_nm=mm("0.15"))
     assert refused.settled(SPEC) is Verdict.NONE
     assert Tried(goes_nm=mm("0.10"), refuses_nm=mm("0.15")).settled(SPEC) is Verdict.TIGHT
@@ -198,13 +199,15 @@ TWO_SCALES = BladeSet(name="both", blades=(SIX, Blade(nominal_nm=101_600, stampe
 
 
 @pytest.mark.parametrize(("text", "unit"), [("6", Unit.INCH), ("0.152", Unit.MM)])
-def test_a_blade_with_two_scales_is_its_inch_marking_whichever_is_typed(text, unit):
+def test_a_blade_with_two_scales_is_its_inch_marking_whichever_is_typed(
+    text: str, unit: Any
+) -> None:
     gap = parse_reading(text, unit, thick=TWO_SCALES.thickness).gap
     assert gap.best_nm == 152_400
     assert judge(gap, parse_spec(".004-.006", Unit.INCH).check) is Verdict.IN
 
 
-def test_a_stack_is_as_thick_as_it_was_measured():
+def test_a_stack_is_as_thick_as_it_was_measured() -> None:
     pair = BladeSet(
         name="pair",
         blades=(Blade(nominal_nm=mm("0.18")), Blade(nominal_nm=mm("0.09"))),
@@ -234,13 +237,13 @@ def test_a_stack_is_as_thick_as_it_was_measured():
         ),
     ],
 )
-def test_markings_and_stacks_that_cannot_be_are_refused(wrong, says):
+def test_markings_and_stacks_that_cannot_be_are_refused(wrong: Any, says: Any) -> None:
     with pytest.raises(BadValue, match=says):
         wrong()
 
 
 @pytest.mark.parametrize("pattern", PATTERNS, ids=lambda one: one.name)
-def test_sets_as_they_are_sold_can_be_used_at_once(pattern):
+def test_sets_as_they_are_sold_can_be_used_at_once(pattern: Any) -> None:
     blades = BladeSet(name=pattern.name, blades=pattern.blades)
     assert len(blades.usable) >= 17
     for blade in blades.blades:
@@ -259,6 +262,8 @@ def test_sets_as_they_are_sold_can_be_used_at_once(pattern):
         ("0.13 to 0.18mm", Unit.INCH, ("0.13", "0.18")),
     ],
 )
-def test_a_unit_typed_behind_a_spec_counts_before_the_one_that_is_set(text, unit, ends):
+def test_a_unit_typed_behind_a_spec_counts_before_the_one_that_is_set(
+    text: str, unit: Any, ends: Any
+) -> None:
     check = parse_spec(text, unit).check
     assert (check.low_nm, check.high_nm) == tuple(mm(end) for end in ends)

@@ -1,5 +1,7 @@
 """A spec is read as a manual prints it; what its figures could mean twice is asked, never kept."""
 
+from typing import Any
+
 import pytest
 
 from plimb.core.errors import BadValue, TwoMeanings
@@ -26,7 +28,9 @@ from plimb.core.measure.printed import parse_spec
         ("０．１０－０．１５", Unit.MM, "", "0.10", "0.15"),
     ],
 )
-def test_what_a_manual_prints_is_read_as_it_stands(text, unit, room, low, high):
+def test_what_a_manual_prints_is_read_as_it_stands(
+    text: str, unit: Any, room: Any, low: Any, high: Any
+) -> None:
     check = parse_spec(text, unit, room).check
     assert (check.low_nm, check.high_nm) == (mm(low), mm(high))
 
@@ -45,7 +49,9 @@ def test_what_a_manual_prints_is_read_as_it_stands(text, unit, room, low, high):
         ("0-15", Unit.MM, ("0-0.15 mm",)),
     ],
 )
-def test_what_could_be_meant_twice_is_asked_and_each_answer_is_read(text, unit, offers):
+def test_what_could_be_meant_twice_is_asked_and_each_answer_is_read(
+    text: str, unit: Any, offers: Any
+) -> None:
     with pytest.raises(TwoMeanings) as asked:
         parse_spec(text, unit)
     assert asked.value.offers == offers
@@ -54,21 +60,21 @@ def test_what_could_be_meant_twice_is_asked_and_each_answer_is_read(text, unit, 
 
 
 @pytest.mark.parametrize("room", ["0", "0.", "0.0", "0.00"])
-def test_a_tolerance_of_nothing_is_refused_on_the_way_to_a_real_one(room):
+def test_a_tolerance_of_nothing_is_refused_on_the_way_to_a_real_one(room: Any) -> None:
     with pytest.raises(BadValue, match="With ± 0") as refusal:
         parse_spec("0.17", Unit.MM, room)
     assert refusal.value.field == "room"
     assert parse_spec("0.17", Unit.MM, f"{room.rstrip('0.') or '0'}.03").plus_minus_nm == mm("0.03")
 
 
-def test_a_tolerance_larger_than_the_gap_is_asked_about_at_its_own_field():
+def test_a_tolerance_larger_than_the_gap_is_asked_about_at_its_own_field() -> None:
     with pytest.raises(TwoMeanings, match=r"0\.03") as asked:
         parse_spec("0.17", Unit.MM, "3")
     assert (asked.value.field, asked.value.offers) == ("room", ("0.03",))
 
 
 @pytest.mark.parametrize("text", ["a-b", "0.2-0.1", "10-15 mm", "0.30 ± 0.5", "-", "±"])
-def test_what_is_no_clearance_in_any_reading_is_refused(text):
+def test_what_is_no_clearance_in_any_reading_is_refused(text: str) -> None:
     with pytest.raises(BadValue) as refusal:
         parse_spec(text, Unit.MM)
     assert not isinstance(refusal.value, TwoMeanings)

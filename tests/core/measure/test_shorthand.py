@@ -1,5 +1,7 @@
 """What is typed is understood, and said back in words."""
 
+from typing import Any
+
 import pytest
 
 from plimb.core.errors import BadValue
@@ -36,7 +38,7 @@ from plimb.core.measure.shorthand import parse_reading
         (".006", Unit.INCH, "6 thou goes with light drag"),
     ],
 )
-def test_each_form_is_said_back(typed, unit, words):
+def test_each_form_is_said_back(typed: str, unit: Any, words: Any) -> None:
     assert parse_reading(typed, unit, thinnest_nm=mm("0.04")).words(unit) == words
 
 
@@ -48,37 +50,37 @@ def test_each_form_is_said_back(typed, unit, words):
         "13-15-18", "13l15", "13-15=16", "=14", "1e2", "none<", "15 mm", "-0",
     ],
 )  # fmt: skip
-def test_what_cannot_be_a_gap_is_refused(typed):
+def test_what_cannot_be_a_gap_is_refused(typed: str) -> None:
     with pytest.raises(BadValue) as refusal:
         parse_reading(typed, Unit.MM, thinnest_nm=mm("0.03"))
     assert refusal.value.field in ("gap", "called")
 
 
-def test_nothing_goes_needs_a_blade_to_be_below():
+def test_nothing_goes_needs_a_blade_to_be_below() -> None:
     with pytest.raises(BadValue, match="thinnest blade"):
         parse_reading("x", Unit.MM)
 
 
-def test_a_stack_is_the_sum_of_its_blades():
+def test_a_stack_is_the_sum_of_its_blades() -> None:
     gap = parse_reading("15+2", Unit.MM).gap
     assert gap.is_point
     assert gap.best_nm == mm("0.17")
 
 
-def test_the_called_number_is_the_best_guess():
+def test_the_called_number_is_the_best_guess() -> None:
     assert parse_reading("13-18=14", Unit.MM).gap.best_nm == mm("0.14")
     assert parse_reading("13-18", Unit.MM).gap.best_nm == mm("0.155")
 
 
-def test_a_drag_with_a_refused_blade_is_still_the_blade():
+def test_a_drag_with_a_refused_blade_is_still_the_blade() -> None:
     assert parse_reading("13d-15", Unit.MM).gap.is_point
 
 
-def test_zero_is_a_number_only_where_a_sum_is_asked_for():
+def test_zero_is_a_number_only_where_a_sum_is_asked_for() -> None:
     assert parse_reading("0.00", Unit.MM, zero_is_number=True).gap.best_nm == 0
 
 
-def test_a_measured_blade_counts_as_what_it_measures_and_is_named_as_marked():
+def test_a_measured_blade_counts_as_what_it_measures_and_is_named_as_marked() -> None:
     measured = BladeSet(
         name="own",
         blades=(
@@ -93,7 +95,7 @@ def test_a_measured_blade_counts_as_what_it_measures_and_is_named_as_marked():
 
 
 @pytest.mark.parametrize("text", ["5 8", "1 3-15", "0.1 3", "13-1 5"])
-def test_a_blank_inside_a_figure_is_refused_and_not_swallowed(text):
+def test_a_blank_inside_a_figure_is_refused_and_not_swallowed(text: str) -> None:
     with pytest.raises(BadValue, match="blank inside"):
         parse_reading(text, Unit.MM, thinnest_nm=mm("0.03"))
 
@@ -111,7 +113,7 @@ def test_a_blank_inside_a_figure_is_refused_and_not_swallowed(text):
         ("about fourteen", "14?"),
     ],
 )  # fmt: skip
-def test_a_reading_that_is_said_aloud_is_the_one_that_would_be_typed(said, typed):
+def test_a_reading_that_is_said_aloud_is_the_one_that_would_be_typed(said: Any, typed: str) -> None:
     thinnest = mm("0.03")
     heard = parse_reading(said, Unit.MM, thinnest_nm=thinnest)
     assert heard == parse_reading(typed, Unit.MM, thinnest_nm=thinnest)
@@ -121,6 +123,6 @@ def test_a_reading_that_is_said_aloud_is_the_one_that_would_be_typed(said, typed
 @pytest.mark.parametrize(
     "said", ["five eight", "it does not go", "a bit wide", "fifteen tight two"]
 )
-def test_what_is_said_and_not_understood_is_refused_in_its_own_words(said):
+def test_what_is_said_and_not_understood_is_refused_in_its_own_words(said: Any) -> None:
     with pytest.raises(BadValue, match=f"“{said}”"):
         parse_reading(said, Unit.MM, thinnest_nm=mm("0.03"))

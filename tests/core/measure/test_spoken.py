@@ -7,6 +7,7 @@ code that hears them is used. Forms of speech are common practice.
 import random
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import Any
 
 import pytest
 
@@ -51,7 +52,7 @@ class Meant:
     called: int | None = None
 
 
-def in_words(number, dice):
+def in_words(number: Any, dice: Any) -> Any:
     """Say a whole number below sixty in one of the ways that people do."""
     way = dice.random()
     if way < 0.2:
@@ -64,7 +65,7 @@ def in_words(number, dice):
     return TENS[tens * 10] + (f"{dice.choice(' -')}{ONES[rest]}" if rest else "")
 
 
-def figure(number, unit, dice):
+def figure(number: Any, unit: Any, dice: Any) -> Any:
     """Return a blade as it is said, and its thickness in nanometres."""
     thou = unit is Unit.INCH
     whole_nm = number * (NM_PER_THOU if thou else mm("0.01"))
@@ -81,7 +82,7 @@ def figure(number, unit, dice):
     return in_words(number, dice), whole_nm
 
 
-def utterance(unit, dice):
+def utterance(unit: Any, dice: Any) -> Any:
     """Return something said about a gap, and what is meant by it."""
     thin, thick = sorted(dice.sample(range(2, 59), 2))
     low, low_nm = figure(thin, unit, dice)
@@ -124,7 +125,7 @@ def utterance(unit, dice):
 
 @pytest.mark.slow
 @pytest.mark.parametrize("half", [0, 1])
-def test_of_all_that_is_said_nothing_is_kept_as_another_figure(half):
+def test_of_all_that_is_said_nothing_is_kept_as_another_figure(half: Any) -> None:
     dice, kept, asked = random.Random(20261201 + half), 0, 0
     for _one in range(UTTERANCES // 2):
         unit = dice.choice((Unit.MM, Unit.INCH))
@@ -161,7 +162,7 @@ def test_of_all_that_is_said_nothing_is_kept_as_another_figure(half):
         ("oh five", Unit.MM, "5", "0.05"),
     ],
 )
-def test_what_can_be_told_is_taken(said, unit, typed, mm_goes):
+def test_what_can_be_told_is_taken(said: Any, unit: Any, typed: str, mm_goes: Any) -> None:
     heard = parse_reading(said, unit)
     assert (heard.typed, heard.goes) == (typed, (mm(mm_goes),))
 
@@ -178,7 +179,7 @@ def test_what_can_be_told_is_taken(said, unit, typed, mm_goes):
         ("fifteen millimetres", ("15",)),
     ],
 )
-def test_what_cannot_be_told_apart_is_asked_and_each_answer_is_read(said, offers):
+def test_what_cannot_be_told_apart_is_asked_and_each_answer_is_read(said: Any, offers: Any) -> None:
     with pytest.raises(TwoMeanings) as asked:
         parse_reading(said, Unit.MM)
     assert asked.value.offers == offers
@@ -186,7 +187,7 @@ def test_what_cannot_be_told_apart_is_asked_and_each_answer_is_read(said, offers
         parse_reading(offer, Unit.MM)
 
 
-def test_the_blades_at_hand_tell_apart_what_the_ear_cannot():
+def test_the_blades_at_hand_tell_apart_what_the_ear_cannot() -> None:
     has = frozenset(("5", "6", "13", "15"))
     assert parse_reading("one three goes", Unit.MM, blades=has).goes == (mm("0.13"),)
     assert parse_reading("five six refuses", Unit.MM, blades=has).typed == "5-6"
@@ -198,11 +199,11 @@ def test_the_blades_at_hand_tell_apart_what_the_ear_cannot():
     "said", ["no, fourteen", "six thou to 0.18 mm", "x tight", "fifteen goes thirteen refuses",
              "zero", "one " * 40, "thirteen wobbles", "to", "not tight fifteen"],
 )  # fmt: skip
-def test_what_is_no_reading_is_refused(said):
+def test_what_is_no_reading_is_refused(said: Any) -> None:
     with pytest.raises(BadValue) as refusal:
         parse_reading(said, Unit.MM, spoken=True)
     assert not isinstance(refusal.value, TwoMeanings)
 
 
-def test_half_a_hundredth_is_exact():
+def test_half_a_hundredth_is_exact() -> None:
     assert Fraction(parse_reading("0.135", Unit.MM).gap.best_nm, 1000) == 135

@@ -1,6 +1,7 @@
 """What a hand decided is weighed like any other: out is out, wherever the piece comes from."""
 
 import random
+from typing import Any
 
 import pytest
 
@@ -27,7 +28,7 @@ SOURCES = {
 
 
 @pytest.mark.parametrize("source", SOURCES)
-def test_a_piece_that_holds_the_valve_open_is_said_to_wherever_it_comes_from(source):
+def test_a_piece_that_holds_the_valve_open_is_said_to_wherever_it_comes_from(source: Any) -> None:
     rows = (row("A", gap(10), "2.80"), row("B", gap(16), "2.95"))
     request, plan = planned(*rows, drawer=(stock("2.95"),), pins={"A": SOURCES[source]})
     assert plan.move("A").gap.best_nm == -50_000
@@ -41,7 +42,7 @@ def test_a_piece_that_holds_the_valve_open_is_said_to_wherever_it_comes_from(sou
 
 
 @pytest.mark.parametrize("thickness", ["2.60", "2.85"])
-def test_a_bought_piece_that_is_out_is_not_called_closer(thickness):
+def test_a_bought_piece_that_is_out_is_not_called_closer(thickness: Any) -> None:
     pin = Pin(source=Source.COUNTER, thickness_nm=mm(thickness))
     request, plan = planned(row("A", gap(5), "2.80"), pins={"A": pin})
     assert plan.out_of_spec == ("A",)
@@ -51,7 +52,7 @@ def test_a_bought_piece_that_is_out_is_not_called_closer(thickness):
 
 
 @pytest.mark.slow
-def test_of_random_decisions_just_those_are_called_in_that_land_in():
+def test_of_random_decisions_just_those_are_called_in_that_land_in() -> None:
     """Each pinned piece is out of the plan's account just where its best gap is out."""
     dice, out = random.Random(20261201), 0
     for _plan in range(400):
@@ -76,7 +77,7 @@ def test_of_random_decisions_just_those_are_called_in_that_land_in():
     assert 100 < out < 390
 
 
-def test_a_swap_with_an_empty_drawer_says_who_has_no_shim_until_the_other_is_decided():
+def test_a_swap_with_an_empty_drawer_says_who_has_no_shim_until_the_other_is_decided() -> None:
     rows = (row("A", gap(12), "2.80", family=BARE), row("B", gap(18), "2.70", family=BARE))
     one = Pin(source=Source.ENGINE, thickness_nm=mm("2.70"), from_valve="B")
     request, plan = planned(*rows, pins={"A": one})
@@ -91,7 +92,9 @@ def test_a_swap_with_an_empty_drawer_says_who_has_no_shim_until_the_other_is_dec
 
 
 @pytest.mark.parametrize(("size", "thinner"), [("2.60", True), ("2.80", False), ("2.95", False)])
-def test_a_piece_for_a_valve_without_a_gap_stays_and_one_no_thinner_is_warned_of(size, thinner):
+def test_a_piece_for_a_valve_without_a_gap_stays_and_one_no_thinner_is_warned_of(
+    size: Any, thinner: Any
+) -> None:
     pin = Pin(source=Source.DRAWER, thickness_nm=mm(size))
     lost = row("A", none_below(mm("0.03")), "2.80")
     request, plan = planned(lost, drawer=(stock(size), stock("2.55")), pins={"A": pin})
@@ -101,7 +104,7 @@ def test_a_piece_for_a_valve_without_a_gap_stays_and_one_no_thinner_is_warned_of
     assert ("A" in plan.out_of_spec) is not thinner
 
 
-def test_of_a_valve_that_was_not_measured_nothing_is_claimed():
+def test_of_a_valve_that_was_not_measured_nothing_is_claimed() -> None:
     pin = Pin(source=Source.COUNTER, thickness_nm=mm("2.60"))
     request, plan = planned(row("A", None, "2.80"), row("B", gap(16), "2.70"), pins={"A": pin})
     move = plan.move("A")
@@ -110,5 +113,5 @@ def test_of_a_valve_that_was_not_measured_nothing_is_claimed():
     assert reasons(request, plan)["A"].because is Because.NOT_KNOWN
 
 
-def test_a_request_without_valves_has_a_plan():
+def test_a_request_without_valves_has_a_plan() -> None:
     assert plan_engine(PlanRequest(rows=())).moves == ()

@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 from decimal import Decimal
+from typing import Any
 
 import pytest
 
@@ -37,7 +38,15 @@ SEVEN = replace(NINE, diameter_nm=mm("7.48"))
 SPEC = Spec(check=parse_limits("0.15-0.22", Unit.MM))
 
 
-def row(name, gap, piece, camshaft="IN", family=NINE, spec=SPEC, **more):
+def row(
+    name: Any,
+    gap: Any,
+    piece: Any,
+    camshaft: Any = "IN",
+    family: Any = NINE,
+    spec: Any = SPEC,
+    **more: Any,
+) -> Any:
     clearance = Clearance(
         id=name, cylinder=1, side=Side.INTAKE, position=None, camshaft=camshaft, spec=spec,
         family=family,
@@ -46,34 +55,36 @@ def row(name, gap, piece, camshaft="IN", family=NINE, spec=SPEC, **more):
     return PlanRow(clearance=clearance, gap=gap, piece_nm=piece_nm, **more)
 
 
-def gap(hundredths):
+def gap(hundredths: Any) -> Any:
     return point(hundredths * 10_000)
 
 
-def stock(thickness, count=1, family=NINE):
+def stock(thickness: Any, count: Any = 1, family: Any = NINE) -> Any:
     return Stock(thickness_nm=mm(thickness), kind=family.kind, count=count)
 
 
-def planned(*rows, drawer=(), pins=None, forbidden=frozenset(), **policy):
+def planned(
+    *rows: Any, drawer: Any = (), pins: Any = None, forbidden: Any = frozenset(), **policy: Any
+) -> Any:
     request = PlanRequest(
         rows=rows, drawer=drawer, policy=Policy(**policy), pins=pins, forbidden=forbidden
     )
     return request, plan_engine(request)
 
 
-def said(*rows, **more):
+def said(*rows: Any, **more: Any) -> Any:
     request, plan = planned(*rows, **more)
     return {valve: why.words for valve, why in reasons(request, plan).items()}
 
 
-def test_each_move_says_its_sum_where_it_comes_from_and_what_was_given_up():
+def test_each_move_says_its_sum_where_it_comes_from_and_what_was_given_up() -> None:
     words = said(row("A", gap(10), "2.80"), row("B", gap(30), "2.70"), row("C", gap(18), "2.5"))
     assert words["C"] == "In range at 0.18: its shim stays."
     assert words["A"].startswith("2.70 out of B costs nothing: 0.10 + 2.80 − 2.70 = 0.20, in range")
     assert words["B"].startswith("2.80 out of A costs nothing: 0.30 + 2.70 − 2.80 = 0.20")
 
 
-def test_what_is_bought_says_why_nothing_at_hand_serves():
+def test_what_is_bought_says_why_nothing_at_hand_serves() -> None:
     assert "Nothing at hand lands in range. Buy 2.70" in said(row("A", gap(10), "2.80"))["A"]
     words = said(row("A", gap(10), "2.80"), row("B", gap(10), "2.80"), drawer=(stock("2.70"),))
     assert sorted(line.split(".")[0] for line in words.values()) == ["2", "The 2"]
@@ -83,23 +94,23 @@ def test_what_is_bought_says_why_nothing_at_hand_serves():
     )["A"]  # fmt: skip
 
 
-def test_a_piece_of_another_family_is_never_at_hand():
+def test_a_piece_of_another_family_is_never_at_hand() -> None:
     request, plan = planned(row("A", gap(10), "2.80"), drawer=(stock("2.70", family=SEVEN),))
     assert plan.move("A").source is Source.COUNTER
     assert all(rung.source is not Source.DRAWER for rung in all_options(request, plan)["A"])
 
 
-def test_a_valve_under_a_camshaft_that_stays_in_keeps_its_piece_and_says_so():
+def test_a_valve_under_a_camshaft_that_stays_in_keeps_its_piece_and_says_so() -> None:
     words = said(row("A", gap(10), "2.80"), row("B", gap(20), "2.70", camshaft="EX"))
     assert words["B"] == "In range at 0.20, and its camshaft stays in: its shim stays."
 
 
-def test_a_nearer_size_from_the_counter_is_named():
+def test_a_nearer_size_from_the_counter_is_named() -> None:
     words = said(row("A", gap(10), "2.80"), drawer=(stock("2.74"),))
     assert words["A"].endswith("A bought 2.70 would give 0.20, nearer to the aim.")
 
 
-def test_no_gap_is_provisional_and_is_bought_only_where_nothing_at_hand_is_thin_enough():
+def test_no_gap_is_provisional_and_is_bought_only_where_nothing_at_hand_is_thin_enough() -> None:
     request, plan = planned(row("A", none_below(mm("0.03")), "2.80"), drawer=(stock("2.55"),))
     move = plan.move("A")
     assert (move.provisional, move.source, plan.order) == (True, Source.DRAWER, ())
@@ -119,7 +130,7 @@ def test_no_gap_is_provisional_and_is_bought_only_where_nothing_at_hand_is_thin_
     assert (plan.cannot[0].thin_nm, plan.cannot[0].thick_nm) == (None, mm("2.68"))
 
 
-def test_a_piece_for_now_robs_no_valve_that_is_in_spec_under_a_shaft_that_stays():
+def test_a_piece_for_now_robs_no_valve_that_is_in_spec_under_a_shaft_that_stays() -> None:
     lost = row("A", none_below(mm("0.03")), "2.80")
     other = row("B", gap(18), "2.60", camshaft="EX")
     for buy, source in ((True, Source.COUNTER), (False, Source.SAME)):
@@ -139,11 +150,11 @@ def test_a_piece_for_now_robs_no_valve_that_is_in_spec_under_a_shaft_that_stays(
         (row("A", gap(18), "0.9", condition=Condition.SCRAP), {}, "Its shim is scrap"),
     ],
 )
-def test_a_valve_that_stays_says_why(one, policy, words):
+def test_a_valve_that_stays_says_why(one: Any, policy: Any, words: Any) -> None:
     assert words in said(one, **policy)["A"]
 
 
-def test_scrap_is_replaced_and_never_offered():
+def test_scrap_is_replaced_and_never_offered() -> None:
     request, plan = planned(
         row("A", gap(18), "2.80", condition=Condition.SCRAP), row("B", gap(8), "2.92")
     )
@@ -152,7 +163,7 @@ def test_scrap_is_replaced_and_never_offered():
     assert all(r.from_valve != "A" for r in all_options(request, plan)["B"])
 
 
-def test_pins_hold_and_the_rest_goes_round_them():
+def test_pins_hold_and_the_rest_goes_round_them() -> None:
     pin = Pin(source=Source.DRAWER, thickness_nm=mm("2.70"))
     rows = (row("A", gap(10), "2.80"), row("B", gap(10), "2.80"))
     request, plan = planned(*rows, drawer=(stock("2.70"),), pins={"B": pin})
@@ -165,7 +176,7 @@ def test_pins_hold_and_the_rest_goes_round_them():
     assert "cannot be had" in reasons(request, plan)[left].words
 
 
-def test_a_forbidden_thickness_is_not_given_again():
+def test_a_forbidden_thickness_is_not_given_again() -> None:
     barred = frozenset({("A", mm("2.70"))})
     request, plan = planned(row("A", gap(10), "2.80"), drawer=(stock("2.70"),), forbidden=barred)
     assert plan.move("A").thickness_nm != mm("2.70")
@@ -173,7 +184,7 @@ def test_a_forbidden_thickness_is_not_given_again():
     assert rungs[mm("2.70")]
 
 
-def test_alternatives_say_what_they_give_up():
+def test_alternatives_say_what_they_give_up() -> None:
     request, best = planned(
         row("A", gap(10), "2.80"), row("B", gap(30), "2.70"), row("C", gap(8), "2.60")
     )
@@ -183,7 +194,7 @@ def test_alternatives_say_what_they_give_up():
     assert given_up(best, best) == ("the same moves",)
 
 
-def test_setting_all_that_is_open_sets_them_and_near_only_the_near_ones():
+def test_setting_all_that_is_open_sets_them_and_near_only_the_near_ones() -> None:
     rows = (row("A", gap(10), "2.80"), row("B", gap(16), "2.80"), row("C", gap(19), "2.80"))
     for act, changed in ((WhichToSet.OUT, "A"), (WhichToSet.NEAR, "AB"), (WhichToSet.ALL, "AB")):
         _asked, plan = planned(*rows, act=act, drawer=(stock("2.70"), stock("2.75")))
@@ -191,7 +202,7 @@ def test_setting_all_that_is_open_sets_them_and_near_only_the_near_ones():
         assert "".join(moved) == changed, act
 
 
-def test_a_change_ends_in_the_set_range_where_it_can():
+def test_a_change_ends_in_the_set_range_where_it_can() -> None:
     narrow = Spec(check=SPEC.check, set_=Limits(low_nm=mm("0.17"), high_nm=mm("0.19")))
     _asked, plan = planned(row("A", gap(10), "2.73", spec=narrow))
     assert plan.move("A").gap.best_nm == mm("0.18")
@@ -202,11 +213,11 @@ def test_a_change_ends_in_the_set_range_where_it_can():
 # sure enough -------------------------------------------------------------------------
 
 
-def unsure():
+def unsure() -> Any:
     return planned(row("A", between(mm("0.05"), mm("0.15")), "2.80"), drawer=())
 
 
-def test_a_wide_bracket_asks_for_a_blade_and_for_the_sizes_either_side():
+def test_a_wide_bracket_asks_for_a_blade_and_for_the_sizes_either_side() -> None:
     request, plan = planned(
         row("A", between(mm("0.05"), mm("0.15")), "2.80"), pins={"A": Pin(
             source=Source.COUNTER, thickness_nm=mm("2.70"))}
@@ -223,7 +234,7 @@ def test_a_wide_bracket_asks_for_a_blade_and_for_the_sizes_either_side():
     assert str(either.price) in either.sentence
 
 
-def test_the_blade_comes_from_the_set_and_a_sure_valve_is_not_talked_about():
+def test_the_blade_comes_from_the_set_and_a_sure_valve_is_not_talked_about() -> None:
     blades = BladeSet(
         name="x", blades=tuple(Blade(nominal_nm=mm(n)) for n in ("0.05", "0.08", "0.15"))
     )
@@ -236,7 +247,7 @@ def test_the_blade_comes_from_the_set_and_a_sure_valve_is_not_talked_about():
     assert found[0].blade_nm == mm("0.08")
 
 
-def test_any_of_several_sizes_passes_at_least_as_often_as_the_best_of_them():
+def test_any_of_several_sizes_passes_at_least_as_often_as_the_best_of_them() -> None:
     request, _plan = unsure()
     one = request.rows[0]
     sizes = [mm("2.65"), mm("2.70"), mm("2.75")]
@@ -245,21 +256,21 @@ def test_any_of_several_sizes_passes_at_least_as_often_as_the_best_of_them():
     assert any_passes(request, one, sizes[:1] * 2) == pytest.approx(alone[0])
 
 
-def test_a_stack_makes_a_reading_less_sure():
+def test_a_stack_makes_a_reading_less_sure() -> None:
     reading = between(mm("0.05"), mm("0.10"))
     _asked, plan = planned(row("A", reading, "2.82"), row("B", replace(reading, joints=2), "2.82"))
     assert plan.move("A").chance > plan.move("B").chance
 
 
 @pytest.mark.parametrize(("chance", "shown"), [(1, "100 %"), (0.9999, "99 %"), (0.5, "50 %")])
-def test_a_chance_is_never_rounded_up_to_certainty(chance, shown):
+def test_a_chance_is_never_rounded_up_to_certainty(chance: Any, shown: Any) -> None:
     assert percent(chance) == shown
 
 
 # kit or singles ----------------------------------------------------------------------
 
 
-def line(thickness, count, price="8"):
+def line(thickness: Any, count: Any, price: Any = "8") -> Any:
     return OrderLine(
         thickness_nm=mm(thickness), diameter_nm=NINE.diameter_nm, count=count, price=price
     )
@@ -279,13 +290,13 @@ KIT = Kit(diameter_nm=NINE.diameter_nm, sizes=frozenset(NINE.sizes()), each=3, p
         ([line("2.70", 2, None)], [KIT], None, None, False),
     ],
 )
-def test_kit_against_singles(order, kits, singles, kit, take):
+def test_kit_against_singles(order: Any, kits: Any, singles: Any, kit: Any, take: Any) -> None:
     (one,) = purchases(order, kits)
     assert (one.singles, one.kit, one.take_kit) == (singles, kit, take)
     assert ("Take the kit" in one.words()) is take
 
 
-def test_old_pieces_are_given_for_new_ones_and_odd_sizes_have_to_wait():
+def test_old_pieces_are_given_for_new_ones_and_odd_sizes_have_to_wait() -> None:
     order = [line("2.70", 2), line("2.75", 1)]
     terms = Terms(
         diameter_nm=KIT.diameter_nm, swap_price=Decimal("2.5"), to_order=frozenset({mm("2.75")}),
@@ -300,7 +311,7 @@ def test_old_pieces_are_given_for_new_ones_and_odd_sizes_have_to_wait():
     assert none.with_swaps is None
 
 
-def test_families_are_bought_apart():
+def test_families_are_bought_apart() -> None:
     other = replace(line("2.70", 1), diameter_nm=SEVEN.diameter_nm)
     assert [one.pieces for one in purchases([line("2.70", 2), other], [KIT])] == [2, 1]
     assert purchases([]) == ()
@@ -309,7 +320,7 @@ def test_families_are_bought_apart():
 # the ladder and the pull list ---------------------------------------------------------
 
 
-def test_the_ladder_shows_what_is_in_what_is_at_hand_and_what_can_be_bought():
+def test_the_ladder_shows_what_is_in_what_is_at_hand_and_what_can_be_bought() -> None:
     request, plan = planned(
         row("A", gap(10), "2.80"), row("B", gap(30), "2.70"), drawer=(stock("2.72", 2),)
     )
@@ -334,7 +345,7 @@ def test_the_ladder_shows_what_is_in_what_is_at_hand_and_what_can_be_bought():
         (Follower.OPENER_CLOSER, "opener", "rings"),
     ],
 )
-def test_each_follower_has_its_own_way_to_its_shims(follower, first, has):
+def test_each_follower_has_its_own_way_to_its_shims(follower: Any, first: Any, has: Any) -> None:
     document = starting_point(Start(layout=Layout.SINGLE, follower=follower))
     engine = EngineFile.model_validate(document).to_core()
     no_cam = follower is not Follower.BUCKET_UNDER
@@ -350,7 +361,7 @@ def test_each_follower_has_its_own_way_to_its_shims(follower, first, has):
         assert order == sorted(order)
 
 
-def test_only_camshafts_of_valves_that_are_opened_come_out():
+def test_only_camshafts_of_valves_that_are_opened_come_out() -> None:
     engine = EngineFile.model_validate(starting_point(Start(layout=Layout.SINGLE))).to_core()
     intake = tuple(v.id for v in engine.clearances if v.side is Side.INTAKE)
     caps = next(step for step in reach_list(engine, intake) if step.id == "pull-caps")
@@ -358,7 +369,7 @@ def test_only_camshafts_of_valves_that_are_opened_come_out():
     assert "EX" not in caps.does
 
 
-def test_where_every_valve_is_set_each_goes_to_its_aim_whatever_it_costs():
+def test_where_every_valve_is_set_each_goes_to_its_aim_whatever_it_costs() -> None:
     rows = (row("A", gap(16), "2.80"), row("B", gap(21), "2.50", camshaft="EX"))
     _request, plan = planned(*rows, act=WhichToSet.OUT)
     assert plan.changed == 0

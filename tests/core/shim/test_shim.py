@@ -1,6 +1,7 @@
 """A shim's marking and its micrometer reading."""
 
 from dataclasses import replace
+from typing import Any
 
 import pytest
 
@@ -26,7 +27,9 @@ from plimb.core.shim.shim import Trust, parse_shim
         ("2,897 / 290", mm("2.90"), mm("2.897")),
     ],
 )
-def test_marking_and_measurement_are_told_apart(typed, marked_nm, measured_nm):
+def test_marking_and_measurement_are_told_apart(
+    typed: str, marked_nm: Any, measured_nm: Any
+) -> None:
     piece = parse_shim(typed)
     assert (piece.marked_nm, piece.measured_nm) == (marked_nm, measured_nm)
 
@@ -34,7 +37,7 @@ def test_marking_and_measurement_are_told_apart(typed, marked_nm, measured_nm):
 @pytest.mark.parametrize(
     "typed", ["", "abc", "28", "0", "9999 1", "275 280", "2.8 2.9", "0.3", "40.0"]
 )
-def test_what_is_no_shim_or_two_things_is_refused(typed):
+def test_what_is_no_shim_or_two_things_is_refused(typed: str) -> None:
     with pytest.raises(BadValue) as refusal:
         parse_shim(typed)
     assert refusal.value.field == "shim"
@@ -50,7 +53,9 @@ def test_what_is_no_shim_or_two_things_is_refused(typed):
         ("2975", Code.THOUSANDTHS, ("2.975",)),
     ],
 )
-def test_a_marking_that_can_be_two_sizes_is_asked_about_and_never_guessed(typed, code, could_be):
+def test_a_marking_that_can_be_two_sizes_is_asked_about_and_never_guessed(
+    typed: str, code: Any, could_be: Any
+) -> None:
     fine = Run(from_nm=mm("2.90"), to_nm=mm("3.00"), step_nm=mm("0.025"))
     coarse = Run(from_nm=mm("1.20"), to_nm=mm("2.80"), step_nm=mm("0.05"))
     runs = (coarse, fine) if code is Code.ROUNDED else COMMON_KIT.runs
@@ -63,11 +68,11 @@ def test_a_marking_that_can_be_two_sizes_is_asked_about_and_never_guessed(typed,
     assert asked.value.could_be_nm[: len(could_be)] == tuple(mm(one) for one in could_be)
 
 
-def test_the_zero_is_taken_off_every_reading():
+def test_the_zero_is_taken_off_every_reading() -> None:
     assert parse_shim("2.901 2.899", zero_nm=mm("0.003")).measured_nm == mm("2.897")
 
 
-def test_the_trusted_term_goes_into_the_sum():
+def test_the_trusted_term_goes_into_the_sum() -> None:
     both, marked = parse_shim("275 2.79"), parse_shim("275")
     assert both.thickness_nm == mm("2.79")
     assert replace(both, trust=Trust.MARKED).thickness_nm == mm("2.75")
@@ -75,5 +80,5 @@ def test_the_trusted_term_goes_into_the_sum():
 
 
 @pytest.mark.parametrize(("typed", "told"), [("275 2.77", False), ("275 2.771", True)])
-def test_a_disagreement_over_two_hundredths_is_told(typed, told):
+def test_a_disagreement_over_two_hundredths_is_told(typed: str, told: Any) -> None:
     assert ("apart" in parse_shim(typed).words) is told

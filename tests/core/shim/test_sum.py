@@ -1,5 +1,7 @@
 """The sums of one valve, from the trade's own worked figures (common practice)."""
 
+from typing import Any
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -17,7 +19,14 @@ from plimb.core.words import MILLIMETRES
 KIT = COMMON_KIT.sizes()
 
 
-def solve(gap, shim, spec, aim=Aim.LOOSE, rounding=Rounding.NEAREST, sizes=KIT):
+def solve(
+    gap: Any,
+    shim: Any,
+    spec: Any,
+    aim: Any = Aim.LOOSE,
+    rounding: Any = Rounding.NEAREST,
+    sizes: Any = KIT,
+) -> Any:
     if isinstance(gap, str):
         gap = point(mm(gap))
     spec = spec if isinstance(spec, Spec) else Spec(check=parse_limits(spec, Unit.MM))
@@ -32,7 +41,9 @@ def solve(gap, shim, spec, aim=Aim.LOOSE, rounding=Rounding.NEAREST, sizes=KIT):
         ("1.79", "0.15", "0.17-0.22", "1.72", "1.77"),
     ],
 )
-def test_the_window_of_the_worked_figures(shim, gap, spec, thin, thick):
+def test_the_window_of_the_worked_figures(
+    shim: Any, gap: Any, spec: Any, thin: Any, thick: Any
+) -> None:
     found = window(point(mm(gap)), mm(shim), parse_limits(spec, Unit.MM))
     assert (found.thin_nm, found.thick_nm) == (mm(thin), mm(thick))
 
@@ -47,19 +58,21 @@ def test_the_window_of_the_worked_figures(shim, gap, spec, thin, thick):
         ("1.75", "0.30", "0.20-0.30", Aim.MIDDLE, "1.80", "1.80", "0.25"),
     ],
 )
-def test_ideal_and_pick_of_the_worked_figures(shim, gap, spec, aim, ideal, pick, gives):
+def test_ideal_and_pick_of_the_worked_figures(
+    shim: Any, gap: Any, spec: Any, aim: Any, ideal: Any, pick: Any, gives: Any
+) -> None:
     worked = solve(gap, shim, spec, aim)
     assert worked.ideal_nm == mm(ideal)
     assert (worked.pick.thickness_nm, worked.pick.gap_nm) == (mm(pick), mm(gives))
 
 
-def test_both_neighbours_with_the_gap_each_gives():
+def test_both_neighbours_with_the_gap_each_gives() -> None:
     worked = solve("0.10", "2.10", "0.14-0.20", mm("0.16"))
     assert (worked.thinner.thickness_nm, worked.thinner.gap_nm) == (mm("2.00"), mm("0.20"))
     assert (worked.thicker.thickness_nm, worked.thicker.gap_nm) == (mm("2.05"), mm("0.15"))
 
 
-def test_a_thinner_shim_opens_the_gap_by_its_difference():
+def test_a_thinner_shim_opens_the_gap_by_its_difference() -> None:
     """3.25 to 3.20 opens the gap by 0.05 mm, 2 thou to the nearest thou (common practice)."""
     opened = point(mm("0.15")).shifted(mm("3.25") - mm("3.20")).best_nm - mm("0.15")
     assert opened == mm("0.05")
@@ -82,12 +95,12 @@ def test_a_thinner_shim_opens_the_gap_by_its_difference():
         (Aim.MIDDLE, Rounding.CHANCE, "2.50"),
     ],
 )
-def test_each_school_leans_its_own_way(aim, rounding, pick):
+def test_each_school_leans_its_own_way(aim: Any, rounding: Any, pick: Any) -> None:
     """Stack 2.72, spec 0.16 to 0.28: sizes 2.45 (0.27), 2.50 (0.22) and 2.55 (0.17) are in."""
     assert solve("0.08", "2.64", "0.16-0.28", aim, rounding).pick.thickness_nm == mm(pick)
 
 
-def test_least_change_keeps_a_piece_that_is_in_spec():
+def test_least_change_keeps_a_piece_that_is_in_spec() -> None:
     worked = solve("0.18", "2.50", "0.16-0.28", Aim.LEAST)
     assert worked.pick.thickness_nm == mm("2.50")
     assert "Keep 2.50" in conclusion(worked, MILLIMETRES)
@@ -104,7 +117,9 @@ spec_and_stack = st.tuples(
     st.sampled_from([r for r in Rounding if r is not Rounding.CHANCE]),
     st.integers(0, 8),
 )
-def test_no_school_ever_puts_a_valve_out_of_spec(figures, aim, rounding, bracket):
+def test_no_school_ever_puts_a_valve_out_of_spec(
+    figures: Any, aim: Any, rounding: Any, bracket: Any
+) -> None:
     low, width, shim, gap = (figure * 10_000 for figure in figures)
     spec = Spec(check=parse_limits(f"{low / 1e6:.2f}-{(low + width) / 1e6:.2f}", Unit.MM))
     reading = between(gap, gap + bracket * 10_000) if bracket else point(gap)
@@ -122,7 +137,7 @@ def test_no_school_ever_puts_a_valve_out_of_spec(figures, aim, rounding, bracket
         assert not sure or picked == min(abs(size - worked.ideal_nm) for size in sure)
 
 
-def test_the_set_range_is_aimed_into_and_the_check_range_only_where_nothing_reaches():
+def test_the_set_range_is_aimed_into_and_the_check_range_only_where_nothing_reaches() -> None:
     spec = Spec(check=parse_limits("0.20-0.30", Unit.MM), set_=parse_limits("0.24-0.26", Unit.MM))
     inside = solve("0.10", "2.65", spec, Aim.LOOSE)
     assert not inside.fell_back
@@ -133,7 +148,7 @@ def test_the_set_range_is_aimed_into_and_the_check_range_only_where_nothing_reac
     assert "check range" in "\n".join(worksheet(outside, MILLIMETRES))
 
 
-def test_an_interval_that_is_too_wide_has_no_window_and_says_so():
+def test_an_interval_that_is_too_wide_has_no_window_and_says_so() -> None:
     worked = solve(between(mm("0.05"), mm("0.12")), "2.60", "0.15-0.20")
     assert worked.window is None
     assert worked.pick is None
@@ -141,7 +156,7 @@ def test_an_interval_that_is_too_wide_has_no_window_and_says_so():
     assert "finer reading" in conclusion(worked, MILLIMETRES)
 
 
-def test_no_gap_found_gives_a_provisional_piece_thin_enough_to_feel():
+def test_no_gap_found_gives_a_provisional_piece_thin_enough_to_feel() -> None:
     worked = solve(none_below(mm("0.03")), "2.10", "0.10-0.20")
     assert worked.provisional
     assert worked.window is None
@@ -152,7 +167,7 @@ def test_no_gap_found_gives_a_provisional_piece_thin_enough_to_feel():
     assert "Order nothing" in conclusion(worked, MILLIMETRES)
 
 
-def test_nothing_in_the_family_reaches():
+def test_nothing_in_the_family_reaches() -> None:
     sizes = parse_run("1.20-1.30/0.05", Unit.MM).sizes()
     worked = solve("0.05", "2.60", "0.15-0.20", sizes=sizes)
     assert worked.pick is None
@@ -161,32 +176,32 @@ def test_nothing_in_the_family_reaches():
 
 
 @pytest.mark.parametrize("shim", ["0", "0.49", "15.01", "40"])
-def test_what_is_no_shim_is_refused(shim):
+def test_what_is_no_shim_is_refused(shim: Any) -> None:
     with pytest.raises(BadValue) as refusal:
         solve("0.10", shim, "0.10-0.20")
     assert refusal.value.field == "shim"
 
 
-def test_an_aim_outside_the_spec_is_refused():
+def test_an_aim_outside_the_spec_is_refused() -> None:
     with pytest.raises(BadValue, match="aim"):
         solve("0.10", "2.10", "0.14-0.18", mm("0.19"))
 
 
 @pytest.mark.parametrize("text", ["1.2-3.5", "1.2-3.5/0", "3.5-1.2/0.05", "0-2/0.05", "1-2/x"])
-def test_a_run_that_cannot_be_is_refused(text):
+def test_a_run_that_cannot_be_is_refused(text: str) -> None:
     with pytest.raises(BadValue) as refusal:
         parse_run(text, Unit.MM)
     assert refusal.value.field == "run"
 
 
-def test_overlapping_runs_offer_each_size_once():
+def test_overlapping_runs_offer_each_size_once() -> None:
     runs = (parse_run("1.20-1.30/0.05", Unit.MM), parse_run("1.25-1.40/0.05", Unit.MM))
     expected = tuple(mm(size) for size in ("1.20", "1.25", "1.30", "1.35", "1.40"))
     assert Family(runs=runs).sizes() == expected
     assert Run(from_nm=mm("2.00"), to_nm=mm("2.10"), step_nm=mm("0.04")).sizes()[-1] == mm("2.08")
 
 
-def test_the_working_can_be_followed_on_paper():
+def test_the_working_can_be_followed_on_paper() -> None:
     lines = worksheet(solve("0.15", "1.79", "0.17-0.22"), MILLIMETRES)
     assert lines == (
         "Stack: 0.15 + 1.79 = 1.94 mm.",
@@ -198,14 +213,14 @@ def test_the_working_can_be_followed_on_paper():
     )
 
 
-def test_the_sizes_around_are_the_nearest_either_side_and_never_the_size_itself():
+def test_the_sizes_around_are_the_nearest_either_side_and_never_the_size_itself() -> None:
     thinner, thicker = sizes_around(KIT, mm("1.75"), 2)
     assert thinner == (mm("1.65"), mm("1.70"))
     assert thicker == (mm("1.80"), mm("1.85"))
     assert sizes_around(KIT, mm("1.20"), 2)[0] == ()
 
 
-def test_where_no_gap_was_felt_and_none_is_thin_enough_the_thinnest_goes_in_for_now():
+def test_where_no_gap_was_felt_and_none_is_thin_enough_the_thinnest_goes_in_for_now() -> None:
     """The sum says of it what the plan does, which buys it."""
     worked = work_out(
         none_below(mm("0.03")), mm("2.70"), Spec(check=parse_limits("0.50-0.60", Unit.MM)),

@@ -1,6 +1,7 @@
 """What to keep for a year: enough with the chance asked for, and not a piece more."""
 
 import itertools
+from typing import Any
 
 import numpy as np
 import pytest
@@ -8,11 +9,11 @@ import pytest
 from plimb.core.wear.assortment import Want, to_keep
 
 
-def wants(*pairs):
+def wants(*pairs: Any) -> Any:
     return [Want(diameter_nm=None, size_nm=size, chance=chance) for size, chance in pairs]
 
 
-def covered(kept, wanted):
+def covered(kept: Any, wanted: Any) -> Any:
     """Return the chance that nothing is short, by every way it can come out."""
     there = {one.size_nm: one.count for one in kept}
     total = 0.0
@@ -27,7 +28,7 @@ def covered(kept, wanted):
 
 
 @pytest.mark.parametrize("seed", range(12))
-def test_the_numbers_cover_what_is_wanted_with_the_chance_asked_for(seed):
+def test_the_numbers_cover_what_is_wanted_with_the_chance_asked_for(seed: int) -> None:
     dice = np.random.default_rng(seed)
     wanted = wants(*((int(dice.integers(1, 4)), float(dice.uniform(0.02, 0.9))) for _n in range(8)))
     kept = to_keep(wanted)
@@ -39,7 +40,7 @@ def test_the_numbers_cover_what_is_wanted_with_the_chance_asked_for(seed):
     assert sum(one.expected for one in kept) <= sum(one.chance for one in wanted) + 1e-9
 
 
-def test_what_is_certain_is_kept_and_what_is_hardly_wanted_is_not():
+def test_what_is_certain_is_kept_and_what_is_hardly_wanted_is_not() -> None:
     kept = {one.size_nm: one.count for one in to_keep(wants((1, 1.0), (1, 1.0), (2, 0.03)))}
     assert kept == {1: 2}
     assert to_keep([]) == ()

@@ -3,6 +3,7 @@
 from dataclasses import replace
 from datetime import date
 from decimal import Decimal
+from typing import Any
 
 import numpy as np
 import pytest
@@ -24,7 +25,7 @@ CLEARANCES = ENGINE.clearances
 FIRST = CLEARANCES[0]
 
 
-def past(*at, rates=None, start=None, new_life=None):
+def past(*at: Any, rates: Any = None, start: Any = None, new_life: Any = None) -> Any:
     """Return checks at these distances, each valve falling straight from the top of its range."""
     checks = []
     for place, run in enumerate(at):
@@ -40,7 +41,7 @@ def past(*at, rates=None, start=None, new_life=None):
     return tuple(checks)
 
 
-def test_without_checks_nothing_is_said_and_one_says_the_makers_interval():
+def test_without_checks_nothing_is_said_and_one_says_the_makers_interval() -> None:
     nothing = forecast(CLEARANCES, (), Decimal(10_000))
     assert (nothing.next_check.why, nothing.next_check.at) == (CheckReason.UNKNOWN, None)
     one = forecast(CLEARANCES, past(12_000), Decimal(10_000))
@@ -49,7 +50,7 @@ def test_without_checks_nothing_is_said_and_one_says_the_makers_interval():
     assert forecast(CLEARANCES, past(12_000)).next_check.why is CheckReason.UNKNOWN
 
 
-def test_the_rate_holds_what_is_true_and_two_checks_are_surer_than_nothing():
+def test_the_rate_holds_what_is_true_and_two_checks_are_surer_than_nothing() -> None:
     two, five = (forecast(CLEARANCES, past(*range(1000, 1000 + 6000 * n, 6000))) for n in (2, 5))
     for seen in (two, five):
         for one in seen.valves:
@@ -61,7 +62,7 @@ def test_the_rate_holds_what_is_true_and_two_checks_are_surer_than_nothing():
     assert forecast(CLEARANCES, past(1000, 7000)) == two  # the same past has the same forecast
 
 
-def test_the_next_check_is_never_after_the_makers_interval():
+def test_the_next_check_is_never_after_the_makers_interval() -> None:
     checks = past(1000, 7000, 13_000)
     by_wear = forecast(CLEARANCES, checks).next_check
     assert by_wear.why is CheckReason.WEAR
@@ -74,12 +75,12 @@ def test_the_next_check_is_never_after_the_makers_interval():
 @pytest.mark.parametrize(
     ("rate", "odd"), [(12_000, Odd.FAST), (-4000, Odd.OPENS), (2000, None), (2600, None)]
 )
-def test_a_valve_that_wears_unlike_its_kind(rate, odd):
+def test_a_valve_that_wears_unlike_its_kind(rate: Any, odd: Any) -> None:
     checks = past(1000, 7000, 13_000, rates={FIRST.id: rate}, start=mm("0.4"))
     assert forecast(CLEARANCES, checks).by_name[FIRST.id].odd is odd
 
 
-def test_one_that_jumped_is_no_fast_one():
+def test_one_that_jumped_is_no_fast_one() -> None:
     checks = list(past(1000, 7000, 13_000, 19_000, start=mm("0.4")))
     for place in (2, 3):
         seen = checks[place].valves[FIRST.key]
@@ -88,7 +89,7 @@ def test_one_that_jumped_is_no_fast_one():
     assert forecast(CLEARANCES, checks).by_name[FIRST.id].odd is Odd.JUMPED
 
 
-def test_a_valve_left_too_tight_is_due_now_and_one_without_a_gap_has_no_reach():
+def test_a_valve_left_too_tight_is_due_now_and_one_without_a_gap_has_no_reach() -> None:
     checks = past(1000, 7000)
     none = Seen(found=none_below(mm("0.03")))
     last = replace(checks[1], valves={**checks[1].valves, FIRST.key: none})
@@ -98,13 +99,13 @@ def test_a_valve_left_too_tight_is_due_now_and_one_without_a_gap_has_no_reach():
     assert "was left too tight" in next_check_words(seen.next_check, Measure.KM)
 
 
-def test_a_new_life_forgets_the_wear_of_the_one_before():
+def test_a_new_life_forgets_the_wear_of_the_one_before() -> None:
     checks = past(1000, 7000, 13_000, new_life=2)
     seen = forecast(CLEARANCES, checks, Decimal(8000))
     assert (seen.next_check.why, seen.next_check.at) == (CheckReason.INTERVAL, 21_000)
 
 
-def test_a_change_of_shim_changes_no_rate():
+def test_a_change_of_shim_changes_no_rate() -> None:
     """The stack is the same before and after: the forecast goes by the gap with the new piece."""
     checks = list(past(1000, 7000, 13_000))
     old, new = (Piece(thickness_nm=mm(t), half_width_nm=mm("0.004")) for t in ("2.50", "2.45"))
@@ -121,7 +122,7 @@ def test_a_change_of_shim_changes_no_rate():
     assert seen.to_minimum.best > plain.to_minimum.best + 10_000
 
 
-def test_due_by_whatever_comes_first_and_on_the_day_that_its_use_says():
+def test_due_by_whatever_comes_first_and_on_the_day_that_its_use_says() -> None:
     checks = past(1000, 7000, 13_000)
     assert usual_use(checks) == pytest.approx(12_000 / 730)
     seen = forecast(CLEARANCES, checks, Decimal(3650))
@@ -142,7 +143,7 @@ def test_due_by_whatever_comes_first_and_on_the_day_that_its_use_says():
     assert usual_use(anew) is None  # the counter was changed: nobody knows how far it ran
 
 
-def test_what_is_said_is_true_by_the_figures():
+def test_what_is_said_is_true_by_the_figures() -> None:
     checks = past(1000, 7000, 13_000, rates={FIRST.id: 12_000}, start=mm("0.4"))
     seen = forecast(CLEARANCES, checks)
     one = seen.by_name[FIRST.id]
@@ -159,13 +160,13 @@ def test_what_is_said_is_true_by_the_figures():
     left = {one.id: point(mm("0.20")) for one in CLEARANCES} | {FIRST.id: point(mm("0.17"))}
     pairs = twins(CLEARANCES, left)
     assert (pairs[0].apart_nm, FIRST.id in pairs[0].valves) == (mm("0.03"), True)
-    said = head_words(CLEARANCES, seen, pairs, Measure.KM, Unit.MM)
-    assert "exhausts close by 0.002 mm" in said[0]
-    assert "within 0.03 mm of one another" in said[1]
+    told = head_words(CLEARANCES, seen, pairs, Measure.KM, Unit.MM)
+    assert "exhausts close by 0.002 mm" in told[0]
+    assert "within 0.03 mm of one another" in told[1]
 
 
-def test_evenness_is_told_of_twins_and_of_each_kind_where_all_were_read():
-    def left(gaps):
+def test_evenness_is_told_of_twins_and_of_each_kind_where_all_were_read() -> None:
+    def left(gaps: Any) -> Any:
         return {key: Seen(found=point(mm(text))) for key, text in gaps.items()}
 
     keys = {one.id: one.key for one in CLEARANCES}
@@ -198,15 +199,17 @@ def test_evenness_is_told_of_twins_and_of_each_kind_where_all_were_read():
         ([30], 5, []),
     ],
 )
-def test_a_valve_is_called_fast_where_that_is_far_likelier(rates, doubt, called):
+def test_a_valve_is_called_fast_where_that_is_far_likelier(
+    rates: Any, doubt: Any, called: Any
+) -> None:
     likelier = how_much_likelier(
         np.array(rates, float), np.full(len(rates), float(doubt)), np.zeros(len(rates), int)
     )
     assert list(np.flatnonzero(likelier > CLEARLY)) == called
 
 
-def test_of_two_valves_the_other_side_helps_to_tell():
-    def with_others(other):
+def test_of_two_valves_the_other_side_helps_to_tell() -> None:
+    def with_others(other: Any) -> Any:
         rates = np.array([30.0, 110.0, other, other])
         return how_much_likelier(rates, np.full(4, 4.0), np.array([0, 0, 1, 1]))[1]
 

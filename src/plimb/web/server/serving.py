@@ -3,7 +3,7 @@
 import json
 import logging
 import socket
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Mapping
 from contextlib import closing, contextmanager, nullcontext
 from dataclasses import dataclass
 from functools import partial
@@ -35,7 +35,7 @@ DEMO_ZERO_NM = mm("0.003")
 """Where the simulated micrometer's zero stands, so that checking it is worth something."""
 
 
-Mounts = Callable[[Database, str, tuple[str, ...]], dict[str, Any]]
+Mounts = Callable[[Database, str, tuple[str, ...]], Mapping[str, Any]]
 Make = Callable[[Database], APIFlask]
 
 
@@ -115,7 +115,7 @@ def application(
     database = Database(path, settled=True)
     app = make(database)
     more = mounts(database, host, names) if mounts is not None else {}
-    app.wsgi_app = DispatcherMiddleware(app.wsgi_app, more)  # type: ignore[method-assign]
+    app.wsgi_app = DispatcherMiddleware(app.wsgi_app, dict(more))  # type: ignore[method-assign]
     return app
 
 
