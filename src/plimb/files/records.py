@@ -218,6 +218,8 @@ class JobPart(_Exact):
         ):
             if len(set(names)) < len(names):
                 raise BadValue(f"{what}.", field=what.partition(":")[0])
+        if (self.signed_at is None) != (self.signed_by is None):
+            raise BadValue("signed_by: who signed and when stand together.", field="signed_by")
         if any(event.version > self.version for event in self.events):
             raise BadValue("events: an act is later than the card’s version.", field="events")
         return self
