@@ -103,6 +103,21 @@ def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_p
     until(page, "/api/engines/1", "(said) => JSON.parse(said.document).engine.interval === 12000")
 
 
+def test_what_was_filled_in_for_somebody_is_typed_over(open_page: Any, database: Database) -> None:
+    job_with(database)
+    page = open_page("/")
+    page.get_by_role("button", name="Open a card").click()
+    typed(page, "Why now", "It ticks")
+    typed(page, "Who does the work", "Nessa")
+    page.get_by_role("button", name="Open the card").click()
+    page.wait_for_url("**/cards/2/**")
+    card = page.request.get("/api/cards/2").json()
+    assert (card["reason"], card["opened_by"]) == ("It ticks", "Nessa")
+    page.goto("/cards/2/sign")
+    typed(page, "Name", "Ilse")
+    expect(page.get_by_label("Name", exact=True)).to_have_value("Ilse")
+
+
 @pytest.mark.long
 def test_a_distance_is_read_as_a_meter_shows_it_and_asked_about(
     open_page: Any, database: Database

@@ -15,3 +15,4 @@ export { default as RadioGroup } from "./RadioGroup.svelte";
 export { default as Select } from "./Select.svelte";
 export { default as Tabs } from "./Tabs.svelte";
 export { default as UndoMark } from "./UndoMark.svelte";
+export { typedOver } from "./typed-over";

@@ -50,6 +50,7 @@ def test_a_figure_that_fits_another_unit_better_is_asked_about(
 def test_a_figure_that_fits_no_unit_says_what_may_happen() -> None:
     assert "shear" in doubt_of(parse_torque("200", TorqueUnit.NM), Thread.M6).sentence
     assert "loose" in doubt_of(parse_torque("1", TorqueUnit.NM), Thread.M6).sentence
+    assert doubt_of(parse_torque("5.5", TorqueUnit.NM), Thread.M6) is None  # a cover on its gasket
 
 
 @pytest.mark.parametrize("text", ["", "abc", "0", "501", "-5", "nan"])

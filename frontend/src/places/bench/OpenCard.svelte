@@ -4,7 +4,7 @@
   import { answer, api, type EngineLine, type Schemas } from "../../api/client";
   import KindFields from "../../card/KindFields.svelte";
   import RunFields from "../../card/RunFields.svelte";
-  import { Button, Dialog, Field, Form, Select } from "../../kit";
+  import { Button, Dialog, Field, Form, Select, typedOver } from "../../kit";
   import { Attempt } from "../../state/attempt.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import { people } from "../../state/people.svelte";
@@ -114,9 +114,9 @@
     {#if people.here}
       <p class="self-end pb-2"><span class="text-soft">Done by</span> {people.here.name}</p>
     {:else}
-      <Field label="Who does the work" bind:value={who} at="opened_by" />
+      <Field label="Who does the work" bind:value={who} at="opened_by" onfocus={typedOver} />
     {/if}
-    <Field label="Why now" bind:value={why} at="reason" />
+    <Field label="Why now" bind:value={why} at="reason" onfocus={typedOver} />
     <RunFields bind:distance bind:measure={() => measure, (to) => (measured = to)} bind:hours />
     {#snippet foot()}
       <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Open the card</Button>

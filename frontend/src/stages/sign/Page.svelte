@@ -2,7 +2,7 @@
   /** Sign: the sheet as it will be printed, and the name under it. */
   import { act } from "../../api/acts";
   import { untrack } from "svelte";
-  import { Button, Field, Form } from "../../kit";
+  import { Button, Field, Form, typedOver } from "../../kit";
   import { people } from "../../state/people.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import type { Job } from "../../card/job.svelte";
@@ -154,7 +154,13 @@
           {#if people.here}
             <p><span class="text-soft">Signed by</span> <b>{people.here.name}</b></p>
           {:else}
-            <Field label="Name" bind:value={name} autocomplete="name" at="signed_by" />
+            <Field
+              label="Name"
+              bind:value={name}
+              autocomplete="name"
+              at="signed_by"
+              onfocus={typedOver}
+            />
           {/if}
           <label class="block">
             <span class="text-soft">Remarks</span>

@@ -110,10 +110,11 @@ def doubt_of(torque: Torque, thread: Thread) -> TorqueDoubt | None:
     """Return what to ask about a torque that such a bolt does not usually take, or None.
 
     If the same figure in another unit is usual for the thread, that is the likely one: a slip
-    from lbf·in to lbf·ft shears a small bolt.
+    from lbf·in to lbf·ft shears a small bolt. Half of the usual is nothing to ask about: so little
+    is common for a cover on its gasket.
     """
     low, high = USUAL_NM[thread]
-    if low <= torque.newton_metres <= high:
+    if low / 2 <= torque.newton_metres <= high:
         return None
     shown = torque.to(TorqueUnit.NM).words()
     usual = f"{thread.value} bolts in a head usually take {low} to {high} N·m"
