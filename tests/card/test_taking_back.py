@@ -8,7 +8,9 @@ from typing import Any
 import pytest
 
 from plimb.books.history import read_history
+from plimb.card.acts.choose import choose_piece
 from plimb.card.acts.feel import keep_odd_reading, write_down_gap
+from plimb.card.acts.fit import turn_by_hand
 from plimb.card.acts.next_round import next_round
 from plimb.card.acts.ready import see_to, see_to_all
 from plimb.card.acts.remembering import note_tools
@@ -18,7 +20,9 @@ from plimb.card.registry import ACTS
 from plimb.card.transfer import export_card, import_card
 from plimb.core.engine.engine import Side
 from plimb.core.errors import BadValue, NotReady
-from plimb.core.lengths import Unit
+from plimb.core.job.fitting import turns_line
+from plimb.core.lengths import Unit, mm
+from plimb.core.shim.shim import Source
 from plimb.record.database import Database
 from plimb.record.journal import journal_faults
 
@@ -100,6 +104,34 @@ def test_a_whole_list_is_ticked_at_once_and_goes_back_at_once(job: Any) -> None:
         job.act(see_to_all, items=[items[0], "nothing"], done=False)
     assert undo(job) == "several ticks"
     assert [line.item.id for line in job.view.lists if line.done] == items[:1]
+
+
+def test_the_turns_by_hand_are_counted_once_wherever_they_are_noted(database: Database) -> None:
+    sizes = {"diameter": 9.48, "runs": [{"from": 2.0, "to": 3.0, "step": 0.05}]}
+    job = Job(database, change=lambda engine: engine.update(family=sizes))
+    line = turns_line(1)
+    job.gap("IN L", "2")
+    for valve in job.view.status.order:
+        job.shim(valve, "2.50")
+    job.spec(Side.INTAKE, "0.10-0.20")
+    job.act(choose_piece, valve="IN L", thickness_nm=mm("2.40"), source=Source.COUNTER)
+
+    def noted() -> Any:
+        ticked = next(one.done for one in job.view.lists if one.item.id == line)
+        return (
+            ticked,
+            job.view.hand_turns,
+            any("turned by hand" in one for one in job.view.not_done),
+        )
+
+    assert noted() == (False, 0, True)
+    job.act(see_to, item=line, done=True)
+    assert noted() == (True, 2, False)
+    assert undo(job) == "a tick"
+    assert noted() == (False, 0, True)
+    for turns, said in ((1, (False, 1, True)), (3, (True, 3, False)), (0, (False, 0, True))):
+        job.act(turn_by_hand, turns=turns)
+        assert noted() == said
 
 
 def test_what_went_to_the_engine_comes_off_it_again(job: Any) -> None:

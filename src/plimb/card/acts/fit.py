@@ -13,6 +13,7 @@ from plimb.card.said import Short, listed
 from plimb.core.engine.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import MOST_BOLTS, BoltGroup, order_of
+from plimb.core.job.fitting import turns_line
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import parse_length
@@ -93,7 +94,10 @@ def turn_by_hand(on: OnCard, *, turns: int) -> None:
     """
     if not 0 <= turns <= MOST_TURNS:
         raise BadValue(f"turns lie between 0 and {MOST_TURNS}.", field="turns")
-    on.round.hand_turns = turns
+    on.round.hand_turns, line = turns, turns_line(on.round.number)
+    enough = turns >= settings_of(on.session).hand_turns
+    without = [item for item in on.card.seen_to if item != line]
+    on.card.seen_to = [*without, line] if enough else without
 
 
 _Place = Annotated[

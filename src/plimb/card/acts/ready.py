@@ -11,11 +11,13 @@ from plimb.card.build import card_view
 from plimb.card.said import Brief, Reason, Text, inside, listed
 from plimb.core.engine.conditions import noted_from
 from plimb.core.errors import BadValue, NotReady
+from plimb.core.job.fitting import turns_line
 from plimb.core.job.tray import Part, Pocket, check_tray
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust
 from plimb.core.shim.sum import Aim, Rounding
 from plimb.record.tables.card import StripTrayRow
+from plimb.shop.settings import settings_of
 
 
 @act("conditions", rested_hours=Brief | None, temperature_c=Brief | None, reason=Reason)
@@ -57,6 +59,9 @@ def _tick(on: OnCard, items: Sequence[str], done: bool) -> None:
             raise BadValue(f"“{item}” is not on this card's lists.", field="item")
     without = [kept for kept in on.card.seen_to if kept not in items]
     on.card.seen_to = [*without, *items] if done else without
+    if turns_line(on.round.number) in items:  # one count: what is ticked was turned
+        wanted = settings_of(on.session).hand_turns
+        on.round.hand_turns = max(wanted, on.round.hand_turns) if done else 0
 
 
 _Share = Annotated[float, Field(ge=0, le=1, strict=False)]

@@ -162,6 +162,14 @@ _COVER: tuple[Line, ...] = (
 )  # fmt: skip
 
 
+_TURNS = "turns"
+
+
+def turns_line(round_: int) -> str:
+    """Return what the line of a round's list is called that asks for turns by hand."""
+    return checklist([(_TURNS, "", "")], "close", round_)[0].id
+
+
 def closing_list(
     engine: Engine,
     shafts: tuple[str, ...],
@@ -183,7 +191,7 @@ def closing_list(
     else:
         steps += kind_of(engine.follower).close
     steps.append(
-        ("turns", f"Turned by hand {hand_turns} full turns in its own direction"
+        (_TURNS, f"Turned by hand {hand_turns} full turns in its own direction"
          + (", each camshaft by its gear" if kind.on_bench else ""), "It must go "
          "round without a stop. If it stops, look for the reason; never force it.")
     )  # fmt: skip
