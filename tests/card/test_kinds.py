@@ -16,7 +16,7 @@ from plimb.card.acts.feel import write_down_gap
 from plimb.card.acts.fit import fit_piece, lay_bolts, turn_bolts
 from plimb.card.acts.opening import Amount
 from plimb.card.acts.remembering import set_method
-from plimb.card.acts.sign import blank_sheet, read_sheet, sign_card
+from plimb.card.acts.sign import blank_sheet, sign_card
 from plimb.card.billing import bill_csv
 from plimb.card.planning import read_plan
 from plimb.card.transfer import import_card
@@ -173,30 +173,6 @@ def test_the_engine_remembers_what_was_entered_where_it_was_met(database: Databa
     assert job.view.measure is Measure.MILES
     assert job.line("Machine") == "Ilse Varn, OS 114"
     assert not job.view.engine_changes
-
-
-def test_a_valve_felt_with_another_set_says_so_on_the_sheet_and_in_the_file(
-    database: Database, fresh: Any
-) -> None:
-    thin, other = (
-        save_blade_set(
-            database, set_id=None,
-            blades=BladeSet(name=name, blades=tuple(Blade(nominal_nm=n * mm("0.01")) for n in at)),
-        )
-        for name, at in (("Thin", (12, 13, 14)), ("Other", (12, 15)))
-    )  # fmt: skip
-    job = Job(database)
-    job.act(set_method, method=Method.MARKS, blade_set_id=other)
-    job.gap("IN R", "12-15")
-    job.act(set_method, method=Method.MARKS, blade_set_id=thin)
-    job.gap("IN L", "13")
-    assert job.line("Blades") == "Thin; IN R with Other"
-    with database.reading() as session:
-        text = card_text(session, job.card.id)
-    there = fresh("there")
-    number = import_card(there, text, now=NOON)
-    with there.reading() as session:
-        assert "IN R with Other" in str(read_sheet(session, number).facts)
 
 
 def test_miles_stay_miles_on_card_sheet_and_file(database: Database) -> None:

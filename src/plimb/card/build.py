@@ -357,24 +357,15 @@ def _questions(
     )
     # what the whole card says is answered for all of it at once
     answered = frozenset[str]().union(*kept.values())
+    answered -= {Slip.STUCK}
     of_card = {
-        valve: tuple(
-            question
-            for question in asked_
-            if question.slip not in answered or question.slip is Slip.STUCK
-        )
+        valve: tuple(question for question in asked_ if question.slip not in answered)
         for valve, asked_ in of_card.items()
     }
     asked = {}
     for valve in readings:
-        found = questions(
-            engine,
-            valve,
-            readings,
-            unit=lines[valve].unit,
-            before=before,
-            warm=ask_warm,
-        )
+        unit = lines[valve].unit
+        found = questions(engine, valve, readings, unit=unit, before=before, warm=ask_warm)
         found += of_card.get(valve, ())
         asked[valve] = tuple(question for question in found if question.slip not in kept[valve])
     return asked

@@ -87,10 +87,8 @@ class Candidates:
     ) -> None:
         """Lay the pairs out as matrices: own pieces, those of the drawer that matter, the counter.
 
-        What a valve is left with where its own piece stays stands on the diagonal.
-
-        `row`, `column` and each level of `costs` are of shape (pairs,), those of `counter` and
-        `from_counter` of shape (valves,).
+        What a valve is left with where its own piece stays stands on the diagonal. `row`, `column`
+        and each level of `costs` are of shape (pairs,), `counter` and `from_counter` (valves,).
         """
         n = len(self.rows)
         picked = np.array(self._prune(row, column, costs), dtype=np.int64)
@@ -191,10 +189,7 @@ class Candidates:
         return [at for at in self.known if self.rows[at].clearance.family.runs]
 
     def _counter(self) -> tuple[dict[str, Whole], Mask]:
-        """Return each valve's best size that can be bought, and for which there is one.
-
-        Each level, and the mask, is of shape (valves,).
-        """
+        """Return each valve's best size to be bought, by level, and who has one: (valves,)."""
         n = len(self.rows)
         levels = {name: np.zeros(n, dtype=np.int64) for name in LEVELS}
         allowed: Mask = np.zeros(n, dtype=bool)
@@ -230,10 +225,7 @@ class Candidates:
         return levels, allowed
 
     def _useful(self, among: list[int], sizes: Whole) -> Mask:
-        """Return which sizes of a family these valves may be bought: those that bring them in.
-
-        `sizes` are of shape (sizes,), in nanometres; the mask is (among, sizes).
-        """
+        """Return which sizes bring these valves in and may be bought, of shape (among, sizes)."""
         useful: Mask = self.levels.off_by(sizes)[among] <= 0
         for place, at in enumerate(among):
             valve = self.rows[at].clearance.id
@@ -360,10 +352,7 @@ class Candidates:
         ]
 
     def at_level(self, name: str) -> Whole:
-        """Return what every pair means at a level.
-
-        Of shape (valves, columns): own pieces, those of the drawer, the counter, none.
-        """
+        """Return what every pair means at a level, of shape (valves, columns)."""
         return self._sum[name]
 
     def solve(self, out: frozenset[str]) -> Solved | None:
@@ -398,10 +387,7 @@ _SAME = Pin(source=Source.SAME, thickness_nm=0)
 
 
 def _place_of(pin: Pin, sizes: Whole, row: PlanRow) -> int:
-    """Return where the pinned size stands among those that can be bought.
-
-    `sizes` are of shape (sizes,), in nanometres, thinnest first.
-    """
+    """Return where the pinned size stands among those of the counter, of shape (sizes,)."""
     places = np.flatnonzero(sizes == pin.thickness_nm)
     if not len(places):
         raise BadValue(
