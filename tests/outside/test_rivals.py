@@ -19,7 +19,7 @@ from plimb.core.shim.shim import Source
 from .engines import random_case
 from .test_plan import every_plan
 
-CASES = 60 if os.environ.get("PLIMB_LONG") else 5
+CASES = 60 if os.environ.get("PLIMB_LONG") else 8
 
 
 def forced(request: Any, valve: str, rival: Any) -> Any:

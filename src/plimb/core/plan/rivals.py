@@ -49,6 +49,9 @@ def rivals(
 ) -> tuple[Rival, ...]:
     """Return what else a valve could get, and why it does not, the likeliest questions first.
 
+    A piece that helps others and leaves this valve out of range, or further out, is none: no plan
+    takes it by itself, whatever it adds up to.
+
     Args:
         request: What the plan was made from.
         plan: The plan.
@@ -64,7 +67,7 @@ def rivals(
     found = []
     for option in _asked_of(request, plan, row, move):
         other = _with(request, valve, option)
-        if other is not None:
+        if other is not None and other.levels >= plan.levels:
             compared = _Compared(request=request, row=row, units=units, better=plan, worse=other)
             found.append(_rival(compared, other.move(valve), other))
         if len(found) == MOST:
