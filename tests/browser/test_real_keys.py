@@ -118,6 +118,18 @@ def test_what_was_filled_in_for_somebody_is_typed_over(open_page: Any, database:
     expect(page.get_by_label("Name", exact=True)).to_have_value("Ilse")
 
 
+def test_what_is_taken_already_stays_taken_when_it_is_tapped_again(
+    open_page: Any, database: Database
+) -> None:
+    page = open_page(f"/cards/{job_with(database).card.id}/feel")
+    unit = page.get_by_role("group", name="Gaps in").get_by_role("radio", name="mm")
+    expect(unit).to_be_checked()
+    unit.click()
+    expect(unit).to_be_checked()
+    page.get_by_role("radio", name="thou").click()
+    expect(unit).not_to_be_checked()
+
+
 @pytest.mark.long
 def test_a_distance_is_read_as_a_meter_shows_it_and_asked_about(
     open_page: Any, database: Database

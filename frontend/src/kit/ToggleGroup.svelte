@@ -13,12 +13,16 @@
     label: string;
     onchange: (value: Value) => void;
   } = $props();
+
+  /** One is always taken: a tap on it again takes nothing away. */
+  function taken(next: string): void {
+    if (next) onchange(next as Value);
+  }
 </script>
 
 <ToggleGroup.Root
   type="single"
-  {value}
-  onValueChange={(next) => next && onchange(next as Value)}
+  bind:value={() => value as string, taken}
   class="border-rule inline-flex border"
   aria-label={label}
 >
