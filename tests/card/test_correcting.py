@@ -102,7 +102,7 @@ def test_a_corrected_engine_is_offered_said_and_judged_anew(database: Database) 
         job.spec(Side.EXHAUST, "0.20-0.25")
     job.act(take_over_engine)
     assert job.view.engine_changes == ()
-    assert job.view.valves[0].status.verdict is Verdict.IN
+    assert job.view.valves[0].status.verdict is Verdict.IN  # type: ignore[comparison-overlap]
     with database.reading() as session:
         assert read_card(session, job.card.id).rounds[0].status.valves["IN L"].record.found
 

@@ -282,7 +282,7 @@ def test_records_of_before_are_made_up_for_when_they_are_asked_for(database: Dat
     assert [card.id for card in there.cards] == [one.card.id]
     page = read_years(database, one.engine_id)
     assert page.next_check.startswith("Check by 21")
-    assert CheckReason.INTERVAL == "interval"
+    assert CheckReason.INTERVAL == "interval"  # type: ignore[comparison-overlap]
 
 
 def test_the_drawer_says_what_to_keep_for_a_year_against_what_lies_there(

@@ -34,16 +34,18 @@
     list.map((item) => ({ ...item, done: ticks.value[item.id] ?? item.done })),
   );
   const shown = $derived(brief && !all ? items.filter((item) => !item.done).slice(0, NEXT) : items);
+  function mark(ids: readonly string[], done: boolean, send: () => Act): void {
+    const marked = Object.fromEntries(ids.map((id) => [id, done]));
+    void ticks.edit((all) => ({ ...all, ...marked }), send);
+  }
+
   function tick(item: string, done: boolean): void {
-    const send = (): Act => act("tick", { item, done });
-    void ticks.edit((all) => ({ ...all, [item]: done }), send);
+    mark([item], done, () => act("tick", { item, done }));
   }
 
   function tickAll(): void {
     const rest = items.filter((item) => !item.done).map((item) => item.id);
-    const send = (): Act => act("tick-all", { items: rest, done: true });
-    const ticked = Object.fromEntries(rest.map((item) => [item, true]));
-    void ticks.edit((all) => ({ ...all, ...ticked }), send);
+    mark(rest, true, () => act("tick-all", { items: rest, done: true }));
   }
 
   const left = $derived(items.filter((item) => !item.done).length);

@@ -1,6 +1,6 @@
 """What a technician does to a card as a whole: one function an act, one transaction each."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Collection, Mapping
 from dataclasses import dataclass
 from datetime import datetime
 from functools import wraps
@@ -56,6 +56,11 @@ class OnCard:
     def round(self) -> RoundRow:
         """The round the card is in."""
         return self.card.rounds[-1]
+
+    def tick(self, items: Collection[str], *, done: bool) -> None:
+        """Tick lines of the card's lists, or take their ticks back."""
+        without = [kept for kept in self.card.seen_to if kept not in items]
+        self.card.seen_to = [*without, *items] if done else without
 
     @property
     def engine(self) -> Engine:

@@ -49,7 +49,7 @@ from plimb.record.records import shop_things
 from plimb.record.rows import value_of
 from plimb.record.seals import known_key
 from plimb.record.shims import shims_in
-from plimb.record.shop import core_set
+from plimb.record.shop import set_of
 from plimb.record.tables.card import CardRow, RoundRow
 from plimb.record.tables.engine import EngineRevisionRow
 from plimb.shop.settings import settings_of
@@ -155,7 +155,7 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
 def _proved_before(card: CardRow, round_: RoundRow | None, engine: Engine) -> frozenset[str]:
     """Return the valves that the round before this one proved in range."""
     number = (round_ or card.rounds[-1]).number
-    before = next((round_ for round_ in card.rounds if round_.number == number - 1), None)
+    before = next((earlier for earlier in card.rounds if earlier.number == number - 1), None)
     if before is None:
         return frozenset()
     return frozenset(
@@ -180,7 +180,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
     """Return the card as it now stands."""
     file, engine = parsed_engine(card.revision.document)
     events = file.timing
-    blades = core_set(card.blade_set) if card.blade_set else None
+    blades = set_of(card)
     shop = settings_of(session)
     rounds = rounds_of(card)
     status, proved = rounds[-1].status, rounds[-1].proved

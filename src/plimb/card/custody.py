@@ -131,7 +131,7 @@ def lying_for(session: Session, card: CardRow, clearance: Clearance) -> list[Shi
     engine, engine_id = engine_of(card), card.revision.engine_id
     alike = [mate for mate in engine.clearances if mate.family.kind == clearance.family.kind]
     fits = {(engine_id, mate.key) for mate in alike}
-    only_kind = all(clearance.family.known or clearance in alike for clearance in engine.clearances)
+    only_kind = all(other.family.known or other in alike for other in engine.clearances)
     been = valves_of(session, pieces)
     return [piece for piece in pieces if been[piece.id] <= fits and (been[piece.id] or only_kind)]
 

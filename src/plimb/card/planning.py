@@ -32,7 +32,7 @@ from plimb.record.families import core_family, families
 from plimb.record.orders import Order, list_orders, on_order_for
 from plimb.record.readings import standing
 from plimb.record.shims import shims_at, shims_in, sound_in_drawer
-from plimb.record.shop import core_set
+from plimb.record.shop import set_of
 from plimb.record.tables.card import CardRow
 from plimb.record.tables.shim import ShimFamilyRow, ShimRow
 from plimb.shop.settings import Settings, settings_of
@@ -240,7 +240,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     # with pieces out no gap can be felt any more
     records = [state.record for state in status.valves.values()]
     shut = len(card.rounds) > 1 or not pieces_out(records, status.around.kind)
-    blades = core_set(card.blade_set) if card.blade_set and shut else None
+    blades = set_of(card) if shut else None
     return PlanView(
         card_id=card.id,
         version=card.version,

@@ -81,9 +81,9 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
     record.checked()  # every name and size, before anything is written
     whole = json.loads(text)
     origin = _origin(record, whole)
-    for place, part in enumerate(record.job.events if record.job else ()):
-        if part.payload is not None:
-            check_payload(part.action, part.payload, f"$.job.events[{place}].payload")
+    for place, event in enumerate(record.job.events if record.job else ()):
+        if event.payload is not None:
+            check_payload(event.action, event.payload, f"$.job.events[{place}].payload")
     engine = {key: value for key, value in whole.items()
               if key not in ("rounds", "drawer", "policy", "job", "origin")}  # fmt: skip
     document = json.dumps({**engine, "format": "plimb-engine"}, ensure_ascii=False)
@@ -92,8 +92,10 @@ def import_card(database: Database, text: str, *, now: datetime) -> int:
     core = record.to_core()
     keys = {clearance.id: clearance.key for clearance in core.clearances}
     rounds = [
-        _round(record, core, part, f"$.rounds[{place}].history", now)
-        for place, part in enumerate(record.rounds or [RecordRound(gaps=[], pieces=[], proofs=[])])
+        _round(record, core, round_, f"$.rounds[{place}].history", now)
+        for place, round_ in enumerate(
+            record.rounds or [RecordRound(gaps=[], pieces=[], proofs=[])]
+        )
     ]
     by_key = {
         "forbidden": [(keys.get(valve, valve), nm) for valve, nm in job.forbidden],

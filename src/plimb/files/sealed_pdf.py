@@ -91,25 +91,25 @@ def _signed_text(card: Any, reader: PdfReader) -> str:
     return f"{FORMAT}\n{fingerprint(card)}\n{digest.hexdigest()}"
 
 
-def _tell(one: Any, digest: Callable[[bytes], None], depth: int) -> None:
+def _tell(one: Any, update: Callable[[bytes], None], depth: int) -> None:
     """Tell all of an object that is drawn, whatever its number in the file."""
     if depth > _DEEPEST:
         raise _TooDeep
     if isinstance(one, IndirectObject):
         one = one.get_object()
     if isinstance(one, DictionaryObject):
-        digest(b"<<")
+        update(b"<<")
         for name in sorted(one):
             if name not in _NOT_DRAWN:
-                digest(name.encode())
-                _tell(one.raw_get(name), digest, depth + 1)
+                update(name.encode())
+                _tell(one.raw_get(name), update, depth + 1)
         if isinstance(one, StreamObject):
-            digest(hashlib.sha256(one.get_data()).digest())
-        digest(b">>")
+            update(hashlib.sha256(one.get_data()).digest())
+        update(b">>")
     elif isinstance(one, ArrayObject):
-        digest(b"[")
+        update(b"[")
         for inner in list.__iter__(one):
-            _tell(inner, digest, depth + 1)
-        digest(b"]")
+            _tell(inner, update, depth + 1)
+        update(b"]")
     else:
-        digest(f"{type(one).__name__} {one}\n".encode())
+        update(f"{type(one).__name__} {one}\n".encode())

@@ -11,7 +11,7 @@ from plimb.core.job.summary import ShopThings
 from plimb.core.measure.blades import BladeSet
 from plimb.core.shim.shim import Instrument
 from plimb.record.rows import columns_of, value_of
-from plimb.record.shop import core_set, put_blade_set
+from plimb.record.shop import core_set, put_blade_set, set_of
 from plimb.record.tables.card import AmendmentRow, CardRow, EventRow, RoundRow, StripTrayRow
 from plimb.record.tables.engine import EngineRevisionRow
 from plimb.record.tables.reading import ChoiceRow, GapRow, ShimReadingRow
@@ -24,7 +24,7 @@ def shop_things(card: CardRow) -> ShopThings:
     return ShopThings(
         label=engine.label,
         note=engine.note,
-        blade_set=core_set(card.blade_set) if card.blade_set else None,
+        blade_set=set_of(card),
         instrument=value_of(Instrument, card.instrument) if card.instrument else None,
     )
 

@@ -7,6 +7,7 @@ from sqlalchemy.orm import Session, selectinload
 
 from plimb.core.measure.blades import Blade, BladeSet
 from plimb.record.rows import value_of
+from plimb.record.tables.card import CardRow
 from plimb.record.tables.shop import BladeRow, BladeSetRow, InstrumentRow
 
 
@@ -36,6 +37,11 @@ def put_blade_set(session: Session, row: BladeSetRow, of: BladeSet) -> None:
 def core_set(row: BladeSetRow) -> BladeSet:
     """Return the set as a core value."""
     return value_of(BladeSet, row, blades=tuple(value_of(Blade, blade) for blade in row.blades))
+
+
+def set_of(card: CardRow) -> BladeSet | None:
+    """Return the feeler set of a card as a core value, None where it has none."""
+    return core_set(card.blade_set) if card.blade_set else None
 
 
 def list_instruments(session: Session) -> Sequence[InstrumentRow]:

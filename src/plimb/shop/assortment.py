@@ -52,8 +52,8 @@ def read_assortment(session: Session) -> Assortment:
     outlooks = all_outlooks(session)
     telling = [outlook for outlook in outlooks if outlook.wants]
     wants: dict[int | None, list[Want]] = {}
-    for size in telling:
-        for want in size.wants:
+    for outlook in telling:
+        for want in outlook.wants:
             wants.setdefault(want.diameter_nm, []).append(want)
     there: dict[tuple[int, int], int] = {}
     for lot in all_lying(session):

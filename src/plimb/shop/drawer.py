@@ -160,7 +160,7 @@ def _used_widths(session: Session) -> Iterator[tuple[str, int | None]]:
 def read_pocket(session: Session, family_id: int, nominal_nm: int) -> tuple[ShimView, ...]:
     """Return every piece in a pocket; NotFound where there is no such family."""
     row = numbered(session, ShimFamilyRow, family_id)
-    return tuple(_shim_view(pile) for pile in _in_pocket(session, row, nominal_nm))
+    return tuple(_shim_view(piece) for piece in _in_pocket(session, row, nominal_nm))
 
 
 def _in_pocket(session: Session, row: ShimFamilyRow, nominal_nm: int) -> list[ShimRow]:

@@ -82,7 +82,7 @@ def _pieces_in(
         raise BadValue(f"a count is 1 to {MOST_AT_ONCE}.", field="count")
     text = f"{cells.get('marked', '')} {cells.get('measured_mm', '')}"
     condition = cells.get("condition") or "sound"
-    if condition not in {condition.value for condition in Condition}:
+    if condition not in {known.value for known in Condition}:
         raise BadValue("a condition is sound, worn or scrap.", field="condition")
     piece = parse_shim(text, family, condition=Condition(condition))
     return [(number, piece)] * int(cells["count"])

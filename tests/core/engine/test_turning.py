@@ -155,11 +155,11 @@ def test_every_valve_is_at_rest_at_its_stop_and_no_fewer_stops_do(
 
 def test_marked_stops_are_preferred_and_own_marks_are_used() -> None:
     plan = plan_turning(MACHINES["twin 270"])
-    assert [(stop.degrees, stop.mark) for stop in plan.stops] == [(0, "T1"), (270, "T2")]
+    assert [(stop.degrees, stop.mark) for stop in plan.stops] == [(0, "T1"), (270, "T2")]  # type: ignore[comparison-overlap]
     file = starting_point(Start(layout=Layout.PARALLEL_TWIN))
     file["engine"]["crank"]["marks"] = [{"name": "|F", "degrees": 0}]
     plan = plan_turning(EngineFile.model_validate(file).to_core())
-    assert [(stop.degrees, stop.mark) for stop in plan.stops] == [(0, "|F"), (360, "|F")]
+    assert [(stop.degrees, stop.mark) for stop in plan.stops] == [(0, "|F"), (360, "|F")]  # type: ignore[comparison-overlap]
 
 
 def test_a_narrow_margin_is_known_as_such() -> None:

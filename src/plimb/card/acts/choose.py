@@ -170,7 +170,7 @@ def open_too(on: OnCard, *, valve: str, opened: bool) -> None:
         raise NotReady(f"This job does not open {valve}; change what kind it is.", field="valve")
     if opened and status.valves[valve].record.found is None:
         raise NotReady(f"Measure {valve} first, then open it.", field="valve")
-    without = tuple(valve for valve in on.card.opened_too if valve != key)
+    without = tuple(kept for kept in on.card.opened_too if kept != key)
     on.card.opened_too = (*without, key) if opened else without
 
 

@@ -100,7 +100,7 @@ def enter_spec(on: OnCard, *, side: Side, action: Role, text: str, room: str, un
 
     def enter(document: dict[str, Any]) -> None:
         specs: dict[str, Any] = document["engine"].setdefault("spec", {})
-        if not any(specs.get(side) for side in ("intake", "exhaust", "closer")):
+        if not any(specs.get(name) for name in ("intake", "exhaust", "closer")):
             document.setdefault("shim_unit", document.get("unit", "mm"))
             document["unit"] = unit.value  # the unit of the manual is that of its first spec
         if action is Role.CLOSE:

@@ -9,15 +9,14 @@ from plimb.card.build import conditions_of, is_apart
 from plimb.card.said import Text, listed
 from plimb.core.errors import NotReady
 from plimb.core.lengths import Unit
-from plimb.core.measure.about import ReadingAbout
-from plimb.core.measure.blades import Gauge, Tried, known_from, next_blade, next_finer
+from plimb.core.measure.about import USUAL, ReadingAbout
+from plimb.core.measure.blades import BladeSet, Gauge, Tried, known_from, next_blade, next_finer
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.shorthand import Reading, reading_by
 from plimb.record.cards import get_card
 from plimb.record.database import Database
 from plimb.record.readings import gaps_of, write_gap
-from plimb.record.shop import core_set
-from plimb.record.tables.card import CardRow
+from plimb.record.shop import set_of
 
 Purpose = Literal["found", "proof"]
 """Which gap is written down: the one found, or the one that proves the work."""
@@ -53,8 +52,8 @@ def understand_gap(
     with database.reading() as session:
         card = get_card(session, card_id, whole=False)
         limits = known_valve(card, valve).check
-        blades = core_set(card.blade_set) if card.blade_set else None
-        reading = _read(card, text, unit)
+        blades = set_of(card)
+        reading = _read(text, unit, blades)
     return Understood(
         reading=reading,
         verdict=judge(reading.gap, limits) if limits else None,
@@ -64,12 +63,9 @@ def understand_gap(
     )
 
 
-def _read(card: CardRow, text: str, unit: Unit) -> Reading:
-    """Return a typed gap by the card's feeler set."""
-    if card.blade_set is None:
-        return reading_by(text, unit, None)
-    blades = core_set(card.blade_set)
-    about = ReadingAbout(blade_set=blades.name)
+def _read(text: str, unit: Unit, blades: BladeSet | None) -> Reading:
+    """Return a typed gap by a card's feeler set, and with which it was felt."""
+    about = ReadingAbout(blade_set=blades.name) if blades else USUAL
     return replace(reading_by(text, unit, blades), about=about)
 
 
@@ -93,7 +89,7 @@ def write_down_gap(
             field="correction",
         )
     key = known_valve(on.card, valve).key
-    reading = _read(on.card, text, unit) if text.strip() else None
+    reading = _read(text, unit, set_of(on.card)) if text.strip() else None
     write_gap(
         on.session,
         on.round,
@@ -137,9 +133,9 @@ def ask_next_blade(
         limits = known_valve(card, valve).check
         if limits is None:
             raise NotReady("Enter the spec first; then the blades to try follow.", field="spec")
-        if card.blade_set is None:
+        blades = set_of(card)
+        if blades is None:
             raise NotReady("Choose a feeler set first.", field="blades")
-        blades = core_set(card.blade_set)
     following = next_finer if fine else next_blade
     return NextTry(
         next_blade=following(tried, limits, blades),

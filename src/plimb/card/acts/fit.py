@@ -94,10 +94,9 @@ def turn_by_hand(on: OnCard, *, turns: int) -> None:
     """
     if not 0 <= turns <= MOST_TURNS:
         raise BadValue(f"turns lie between 0 and {MOST_TURNS}.", field="turns")
-    on.round.hand_turns, line = turns, turns_line(on.round.number)
+    on.round.hand_turns = turns
     enough = turns >= settings_of(on.session).hand_turns
-    without = [item for item in on.card.seen_to if item != line]
-    on.card.seen_to = [*without, line] if enough else without
+    on.tick((turns_line(on.round.number),), done=enough)
 
 
 _Place = Annotated[

@@ -57,8 +57,7 @@ def _tick(on: OnCard, items: Sequence[str], done: bool) -> None:
     for item in items:
         if item not in known:
             raise BadValue(f"“{item}” is not on this card's lists.", field="item")
-    without = [kept for kept in on.card.seen_to if kept not in items]
-    on.card.seen_to = [*without, *items] if done else without
+    on.tick(items, done=done)
     if turns_line(on.round.number) in items:  # one count: what is ticked was turned
         wanted = settings_of(on.session).hand_turns
         on.round.hand_turns = max(wanted, on.round.hand_turns) if done else 0

@@ -145,14 +145,15 @@ def _other_unit(valves: list[_Valve], unit: Unit) -> Story:
     if len(felt) < 2:
         return
     odds = sum(
-        _told(gap.gap * factor, gap) + log(factor) - _told(gap.gap, gap)
-        for gap in felt
-        if gap.gap is not None
+        _told(valve.gap * factor, valve) + log(factor) - _told(valve.gap, valve)
+        for valve in felt
+        if valve.gap is not None
     )
     better = [
-        gap
-        for gap in felt
-        if gap.gap is not None and _told(gap.gap * factor, gap) + log(factor) > _told(gap.gap, gap)
+        valve
+        for valve in felt
+        if valve.gap is not None
+        and _told(valve.gap * factor, valve) + log(factor) > _told(valve.gap, valve)
     ]
     # a card typed so is so from end to end: nearly every figure says it
     if odds < ASKED_FROM or len(better) * 5 < len(felt) * 4:
@@ -176,16 +177,16 @@ def _sides(engine: Engine, valves: list[_Valve]) -> Story:
         across = {side: _across(engine, mine, side) for side in Side}
         felt = [valve for valve in mine if valve.gap is not None and across[valve.clearance.side]]
         odds = 0.0
-        for gap in felt:
-            other = across[gap.clearance.side]
+        for valve in felt:
+            other = across[valve.clearance.side]
             assert other is not None
-            assert gap.gap is not None
-            odds += _told(gap.gap, gap, instead=other) - _told(gap.gap, gap)
+            assert valve.gap is not None
+            odds += _told(valve.gap, valve, instead=other) - _told(valve.gap, valve)
         if felt:
             mixed.append((odds, felt, cylinder))
     whole = sum(odds for odds, _felt, _cylinder in mixed)
     if len(mixed) > 1 and whole >= ASKED_FROM and all(odds > -1 for odds, *_rest in mixed):
-        names = tuple(gap.clearance.id for _odds, felt, _n in mixed for gap in felt)
+        names = tuple(valve.clearance.id for _odds, felt, _n in mixed for valve in felt)
         yield (
             names,
             Question(
@@ -196,9 +197,9 @@ def _sides(engine: Engine, valves: list[_Valve]) -> Story:
         )
         return
     for odds, felt, cylinder in mixed:
-        if odds >= ASKED_FROM and len({gap.clearance.side for gap in felt}) == 2:
+        if odds >= ASKED_FROM and len({valve.clearance.side for valve in felt}) == 2:
             yield (
-                tuple(gap.clearance.id for gap in felt),
+                tuple(valve.clearance.id for valve in felt),
                 Question(
                     slip=Slip.OTHER_SIDE,
                     sentence=f"The readings of cylinder {cylinder} fit far better with intake and "

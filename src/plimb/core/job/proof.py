@@ -174,7 +174,7 @@ def _stories(
     feel_nm: int,
     doubt: Doubt,
 ) -> _Stories:
-    curves = {blade.valve: _Curve(blade, doubt, feel_nm) for blade in usable}
+    curves = {proof.valve: _Curve(proof, doubt, feel_nm) for proof in usable}
     quiet = sum(curve.still for curve in curves.values())
     gains = np.array([_fit(model, curves, quiet) - quiet for model in models])
     weights = np.log(np.array([model.weight for model in models]))

@@ -302,7 +302,8 @@ def explained_lines(explained: Explained | None) -> tuple[str, ...]:
         beyond = ", ".join(explained.beyond)
         return (f"Within doubt but for {beyond}; no one cause explains it.",)
     said = []
-    for cause in explained.ranked[:2]:
-        likely = "" if cause.cause is Cause.HELD_OPEN else f" ({percent(cause.chance)})"
-        said.append(f"{cause.name}{likely}: {cause.evidence}")
+    for explanation in explained.ranked[:2]:
+        sure = explanation.cause is Cause.HELD_OPEN
+        likely = "" if sure else f" ({percent(explanation.chance)})"
+        said.append(f"{explanation.name}{likely}: {explanation.evidence}")
     return tuple(said)

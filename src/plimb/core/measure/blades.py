@@ -137,7 +137,7 @@ class BladeSet:
     def typed_in(self, unit: Unit) -> frozenset[str]:
         """Return how each sound blade is typed in a reading in the unit."""
         typed = (blade.typed if unit is Unit.MM else blade.typed_thou for blade in self.usable)
-        return frozenset(blade for blade in typed if blade)
+        return frozenset(text for text in typed if text)
 
     def __post_init__(self) -> None:
         if not self.blades:

@@ -162,7 +162,7 @@ def _asked_of(request: PlanRequest, plan: Plan, row: PlanRow, move: Move) -> lis
     ]
     found: dict[tuple[Source, int, str | None], Option] = {}
     for option in wanted:
-        # of a size that is at hand and sold the option at hand is asked of, as it costs nothing
+        # of a size that is at hand and sold the one at hand is asked of, as it costs nothing
         if option is not None and all(size != option.thickness_nm for _s, size, _v in found):
             found[option.source, option.thickness_nm, option.from_valve] = option
     return list(found.values())
