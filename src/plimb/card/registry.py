@@ -55,8 +55,8 @@ class Act:
 
 _ROWS = (
     Act(kind="conditions", done="how cold noted", undone="how cold it is", touches=("cold",)),
-    Act(kind="tick", done="list seen to", undone="a tick", touches=("tick", "{item}")),
-    Act(kind="tick-all", done="list seen to", undone="several ticks", touches=("tick",)),
+    Act(kind="tick", done="list ticked", undone="a tick", touches=("tick", "{item}")),
+    Act(kind="tick-all", done="list ticked", undone="several ticks", touches=("tick",)),
     Act(kind="tray", done="strip tray laid out", undone="the tray", touches=("tray",)),
     Act(kind="policy", done="way of deciding set", undone="how it leans", touches=("policy",)),
     Act(kind="method", done="way of turning set", undone="how it is turned", touches=("method",)),
