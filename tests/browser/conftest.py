@@ -1,6 +1,7 @@
 """The real interface in Debian's Chromium against a served copy of the demo."""
 
 import json
+import os
 import socket
 import subprocess
 import sys
@@ -16,7 +17,11 @@ from werkzeug.serving import make_server
 from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
+from .slowly import late
+
 AXE = Path(__file__).parents[2] / "frontend" / "node_modules" / "axe-core" / "axe.min.js"
+ANSWERS_AFTER = float(os.environ.get("PLIMB_ANSWERS_AFTER", "0"))
+"""How many seconds the server takes over every answer: `make test-long` asks for one."""
 PATIENCE_MS = 20_000
 """How long something is waited for that a busy machine shows late."""
 
@@ -44,6 +49,8 @@ def application(school: Database) -> Any:
 
 @pytest.fixture
 def address(application: Any) -> Any:
+    if ANSWERS_AFTER:
+        application = late(application, ANSWERS_AFTER, ("GET", "POST", "PUT", "PATCH", "DELETE"))
     server: Any = make_server("127.0.0.1", 0, application, threaded=True)
     server.daemon_threads, server.block_on_close = True, False
     thread = Thread(target=server.serve_forever, daemon=True)

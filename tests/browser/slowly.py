@@ -15,15 +15,19 @@ KEY_MS = 20
 
 def slow(database: Database, seconds: Any = A_SECOND) -> Any:
     """Return the application as a server that takes so long over whatever is changed."""
-    app = create_app(database)
+    return late(create_app(database), seconds, ("POST", "PUT", "PATCH", "DELETE"))
+
+
+def late(app: Any, seconds: float, methods: Any) -> Any:
+    """Let an application wait before it answers such a request of its interface."""
     inner = app.wsgi_app
 
-    def late(environ: Any, start_response: Any) -> Any:
-        if environ["REQUEST_METHOD"] in ("POST", "PUT"):
+    def answered(environ: Any, start_response: Any) -> Any:
+        if environ["REQUEST_METHOD"] in methods and environ["PATH_INFO"].startswith("/api/"):
             time.sleep(seconds)
         return inner(environ, start_response)
 
-    setattr(app, "wsgi_app", late)  # noqa: B010  # a method, as WSGI middleware is put in
+    setattr(app, "wsgi_app", answered)  # noqa: B010  # a method, as WSGI middleware is put in
     return app
 
 

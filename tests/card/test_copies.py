@@ -34,6 +34,8 @@ from plimb.record.lock import record_lock
 
 from ..conftest import NOON, earlier_records
 
+pytestmark = pytest.mark.slow
+
 SCHOOL = "Ostrel Hill Climb School"
 
 

@@ -165,6 +165,7 @@ def test_a_valve_that_gave_its_piece_away_waits_for_one_and_holds_up_the_signatu
         assert audit(session) == []
 
 
+@pytest.mark.slow
 def test_asked_four_times_at_once_it_is_ordered_once(bench: Any) -> None:
     only_new(bench)
     wanted = sum(line.count for line in still_to_buy(bench.database, 3))

@@ -19,6 +19,8 @@ from plimb.record.keys import key_of, key_path
 
 from ..conftest import NOON
 
+pytestmark = pytest.mark.slow
+
 
 @pytest.fixture
 def sheet(school: Database) -> Any:

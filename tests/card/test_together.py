@@ -16,6 +16,8 @@ from plimb.shop.drawer import add_pieces, read_drawer
 from ..conftest import NOON
 from ..guest import Job
 
+pytestmark = pytest.mark.slow
+
 FAMILY = {"diameter": 9.48, "runs": [{"from": 1.2, "to": 3.5, "step": 0.05}]}
 
 

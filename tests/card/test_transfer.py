@@ -30,6 +30,8 @@ from plimb.record.shims import audit
 from ..conftest import NOON
 from ..guest import card_text
 
+pytestmark = pytest.mark.slow
+
 LONG = bool(os.environ.get("PLIMB_LONG"))
 CARDS, TRIES = (200, 300) if LONG else (8, 40)
 FORMATS = Path(__file__).parents[2] / "docs" / "formats"

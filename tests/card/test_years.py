@@ -39,6 +39,8 @@ from plimb.shop.drawer import add_pieces
 from ..conftest import NOON
 from ..guest import Job
 
+pytestmark = pytest.mark.slow
+
 VALVES = ("IN L", "IN R", "EX L", "EX R")
 NOTES = """date,counter,valve,gap,shim,new_gap,new_shim,head_work
 2024-05-01,8000,IN L,17,,,,

@@ -51,10 +51,10 @@ def test_each_rival_is_what_every_plan_with_it_comes_to_and_is_said_by_the_first
                 least = (
                     None if rival.source is Source.COUNTER else forced(request, row.valve, rival)
                 )
-                assert least in (None, rival.other.levels)  # none: no plan would take it by itself
+                assert least in (None, rival.forced.levels)  # none: no plan would take it by itself
                 held += least is not None
-                assert rival.other.levels >= plan.levels
-                assert rival.level == first(plan.levels, rival.other.levels)
+                assert rival.forced.levels >= plan.levels
+                assert rival.level == first(plan.levels, rival.forced.levels)
                 is_so(request, plan, row.valve, rival)
     assert held
 
@@ -67,7 +67,7 @@ def first(mine: Any, theirs: Any) -> Any:
 def is_so(request: Any, plan: Any, valve: str, rival: Any) -> None:
     """Fail unless every figure and every name of the sentence is that of the two plans."""
     said = rival.words.split(". ", 1)[1]
-    other, at = rival.other, {row.valve: row for row in request.rows}
+    other, at = rival.forced, {row.valve: row for row in request.rows}
     more = re.search(r"it costs (?:as much as )?([\d.]*\d)(?: shims?)? more", said)
     if rival.level == "cost":
         assert more is not None, said
@@ -110,7 +110,7 @@ def test_of_a_piece_decided_by_hand_it_is_said_what_the_plan_would_do() -> None:
                           from_valve=rival.from_valve)  # fmt: skip
                 pinned = replace(request, pins={row.valve: pin})
                 (said,) = rivals(pinned, plan_engine(pinned), row.valve)
-                assert said.other.levels == free.levels
+                assert said.forced.levels == free.levels
                 assert said.level == rival.level
                 assert said.words.startswith("Left to the plan")
                 asked += 1

@@ -219,12 +219,12 @@ def find_cards(database: Database, sought: Sought, skip: int) -> CardPage:
         return CardPage(count=count, cards=cards)
 
 
-def find_engines(database: Database, asked: str, skip: int) -> EnginePage:
-    """Return a page of engines by label: those whose label, note or owner says what is asked."""
+def find_engines(database: Database, text: str, skip: int) -> EnginePage:
+    """Return a page of engines by label: those whose label, note or owner says what was typed."""
     with database.reading() as session:
-        rows = engines_like(session, asked, skip=skip, most=PAGE)
+        rows = engines_like(session, text, skip=skip, most=PAGE)
         return EnginePage(
-            count=count_engines(session, asked), engines=_engine_lines(session, rows)[0]
+            count=count_engines(session, text), engines=_engine_lines(session, rows)[0]
         )
 
 

@@ -279,7 +279,7 @@ def _valves(
     engine = engine_of(card)
     stops = _reached(card, engine).stops
     chains = repeated(card.rounds[-1], engine, "found")
-    asked = _questions(session, card, engine, last.status, blades, earlier)
+    slips = _questions(session, card, engine, last.status, blades, earlier)
     proved = _questions(session, card, engine, last.status, blades, earlier, "proof")
     beyond = explain(last.proved).beyond if last.proved else ()
     doubts = {
@@ -301,7 +301,7 @@ def _valves(
             ValveView(
                 status=status,
                 worked=worksheet_of(status.worked) if status.worked else None,
-                questions=asked.get(valve, ()),
+                questions=slips.get(valve, ()),
                 proof_questions=proved.get(valve, ()),
                 repeats=tuple(reading.gap for reading in chains.get(valve, ())),
                 next_blade=next_blade(tried, check, blades) if blades and check else None,
@@ -359,16 +359,16 @@ def _questions(
     answered = frozenset[str]().union(*kept.values())
     answered -= {Slip.STUCK}
     of_card = {
-        valve: tuple(question for question in asked_ if question.slip not in answered)
-        for valve, asked_ in of_card.items()
+        valve: tuple(question for question in found if question.slip not in answered)
+        for valve, found in of_card.items()
     }
-    asked = {}
+    by_valve = {}
     for valve in readings:
         unit = lines[valve].unit
         found = questions(engine, valve, readings, unit=unit, before=before, warm=ask_warm)
         found += of_card.get(valve, ())
-        asked[valve] = tuple(question for question in found if question.slip not in kept[valve])
-    return asked
+        by_valve[valve] = tuple(question for question in found if question.slip not in kept[valve])
+    return by_valve
 
 
 _LEFT: dict[tuple[str, int, datetime | None], dict[str, Before]] = {}

@@ -30,11 +30,11 @@ def read(
     blades = _set_of(called, database) if called is not None else None
     try:
         reading = reading_by(text, in_unit, blades, spoken=spoken)
-    except TwoMeanings as asked:
+    except TwoMeanings as question:
         if as_json:
-            click.echo(json.dumps(_as_json(None, in_unit, asked), ensure_ascii=False))
+            click.echo(json.dumps(_as_json(None, in_unit, question), ensure_ascii=False))
         else:
-            click.echo(asked.sentence)
+            click.echo(question.sentence)
         return
     if as_json:
         click.echo(json.dumps(_as_json(reading, in_unit, None), ensure_ascii=False))
@@ -59,7 +59,7 @@ def _set_of(called: str, database: Path | None) -> BladeSet:
     return sets[called]
 
 
-def _as_json(reading: Reading | None, unit: Unit, asked: TwoMeanings | None) -> dict[str, Any]:
+def _as_json(reading: Reading | None, unit: Unit, question: TwoMeanings | None) -> dict[str, Any]:
     """Return what was understood, lengths in mm; nothing of what is asked about."""
 
     def lengths(blades: tuple[int, ...] | None) -> list[float] | None:
@@ -73,6 +73,6 @@ def _as_json(reading: Reading | None, unit: Unit, asked: TwoMeanings | None) -> 
         "called": None if called_nm is None else to_float(called_nm, Unit.MM),
         "guess": reading.guess if reading else False,
         "words": reading.words(unit) if reading else "",
-        "asks": asked.sentence if asked else None,
-        "offers": list(asked.offers) if asked else [],
+        "asks": question.sentence if question else None,
+        "offers": list(question.offers) if question else [],
     }

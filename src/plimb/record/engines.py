@@ -19,27 +19,27 @@ def list_engines(session: Session) -> Sequence[EngineRow]:
     ).all()
 
 
-def engines_like(session: Session, asked: str, *, skip: int, most: int) -> Sequence[EngineRow]:
-    """Return so many engines by label: those whose label, note or document says what is asked."""
-    query = select(EngineRow).where(*_said(asked)).order_by(EngineRow.label)
+def engines_like(session: Session, text: str, *, skip: int, most: int) -> Sequence[EngineRow]:
+    """Return so many engines by label: those whose label, note or document says what was typed."""
+    query = select(EngineRow).where(*_said(text)).order_by(EngineRow.label)
     return session.scalars(query.offset(skip).limit(most)).all()
 
 
-def count_engines(session: Session, asked: str) -> int:
+def count_engines(session: Session, text: str) -> int:
     """Return how many engines there are of which that is said."""
-    query = select(func.count()).select_from(EngineRow).where(*_said(asked))
+    query = select(func.count()).select_from(EngineRow).where(*_said(text))
     return session.scalar(query) or 0
 
 
-def _said(asked: str) -> list[ColumnElement[bool]]:
-    """Return that every word asked for stands in an engine's label, note or any revision."""
+def _said(text: str) -> list[ColumnElement[bool]]:
+    """Return that every word of a text stands in an engine's label, note or any revision."""
     return [
         or_(
             EngineRow.label.icontains(word, autoescape=True),
             EngineRow.note.icontains(word, autoescape=True),
             EngineRow.revisions.any(EngineRevisionRow.document.icontains(word, autoescape=True)),
         )
-        for word in asked.split()[:8]
+        for word in text.split()[:8]
     ]
 
 

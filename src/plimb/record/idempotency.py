@@ -53,13 +53,13 @@ def asked_with(key: str, digest: str, at: datetime) -> Iterator[None]:
 
 def refuse_twice(session: Session) -> None:
     """Refuse to write what was written when it was asked for with the same key."""
-    asked = _ASKED.get()
-    if asked is None:
+    request = _ASKED.get()
+    if request is None:
         return
-    before = session.scalars(select(AskedRow).where(AskedRow.key == asked.key)).first()
+    before = session.scalars(select(AskedRow).where(AskedRow.key == request.key)).first()
     if before is None:
         return
-    if before.digest != asked.digest:
+    if before.digest != request.digest:
         raise KeyReused
     if not before.made.startswith("+"):
         raise DoneBefore(before.made)
@@ -67,23 +67,23 @@ def refuse_twice(session: Session) -> None:
 
 def resume_offset(session: Session) -> int:
     """Return how much of something long was done before it was cut off."""
-    asked = _ASKED.get()
-    if asked is None:
+    request = _ASKED.get()
+    if request is None:
         return 0
-    before = session.scalars(select(AskedRow).where(AskedRow.key == asked.key)).first()
-    if before is not None and before.digest != asked.digest:
+    before = session.scalars(select(AskedRow).where(AskedRow.key == request.key)).first()
+    if before is not None and before.digest != request.digest:
         raise KeyReused
     return int(before.made.removeprefix("+")) if before else 0
 
 
 def note_done(session: Session, made: int | str = "") -> None:
     """Note that what was asked for is done; `+40` says that so much of it is."""
-    asked = _ASKED.get()
-    if asked is None:
+    request = _ASKED.get()
+    if request is None:
         return
-    row = session.scalars(select(AskedRow).where(AskedRow.key == asked.key)).first()
+    row = session.scalars(select(AskedRow).where(AskedRow.key == request.key)).first()
     if row is None:
-        session.execute(delete(AskedRow).where(AskedRow.at < asked.at - KEPT))
-        row = AskedRow(key=asked.key, digest=asked.digest, made="", at=asked.at)
+        session.execute(delete(AskedRow).where(AskedRow.at < request.at - KEPT))
+        row = AskedRow(key=request.key, digest=request.digest, made="", at=request.at)
         session.add(row)
     row.made = str(made)

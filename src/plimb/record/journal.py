@@ -258,8 +258,8 @@ def _fold(rows: Rows, written: Sequence[Any], number: int) -> Iterator[str]:
             yield f"entry {number} of the journal does not follow: {of} {row} was not so before"
 
 
-def _same(one: Any, other: Any) -> bool:
-    return type(one) is type(other) and one == other
+def _same(value: Any, expected: Any) -> bool:
+    return type(value) is type(expected) and value == expected
 
 
 def journal_faults(connection: Connection) -> list[str]:

@@ -97,8 +97,8 @@ def _answered(body: dict[str, Any], wanted: Sequence[Wanted]) -> tuple[Answered,
         lines = _LINES.validate_python(body.get("lines"))
     except ValidationError:
         lines = ()
-    asked = [(w.diameter_nm, w.thickness_nm, w.count) for w in wanted]
-    if [(a.diameter_nm, a.thickness_nm, a.count) for a in lines] != asked:
+    sent = [(w.diameter_nm, w.thickness_nm, w.count) for w in wanted]
+    if [(a.diameter_nm, a.thickness_nm, a.count) for a in lines] != sent:
         raise CounterAway(
             "The parts counter's answer cannot be understood. Take the list along as CSV instead.",
             field="counter",

@@ -45,10 +45,12 @@ class CardHand:
     ) -> tuple[Tried, Verdict | None]:
         """Try the blades that are asked for until none is: what is known then, and the verdict."""
         while True:
-            asked = ask_next_blade(self.database, self.card.id, valve=valve, tried=known, fine=fine)
-            if asked.next_blade is None:
-                return known, asked.verdict
-            known = known.with_answer(asked.next_blade, goes(asked.next_blade.blades))
+            advice = ask_next_blade(
+                self.database, self.card.id, valve=valve, tried=known, fine=fine
+            )
+            if advice.next_blade is None:
+                return known, advice.verdict
+            known = known.with_answer(advice.next_blade, goes(advice.next_blade.blades))
 
     def set_zero(self, instrument: int, shown_nm: int) -> None:
         """Note what the instrument shows with nothing in it."""

@@ -265,6 +265,7 @@ def test_a_cause_names_only_valves_that_are_off_themselves() -> None:
             assert set(named.valves) <= off
 
 
+@pytest.mark.slow
 def test_held_open_before_is_worked_back_in_nine_of_ten(capsys: pytest.CaptureFixture[str]) -> None:
     dice, right = random.Random(5), 0
     for _proof in range(PROOFS):

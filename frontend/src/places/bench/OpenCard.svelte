@@ -23,17 +23,17 @@
   let like = $state("");
   let found = $state.raw<EngineLine[] | null>(null);
   $effect(() => {
-    const asked = like.trim();
-    if (!asked) {
+    const text = like.trim();
+    if (!text) {
       found = null;
       return;
     }
     const pause = setTimeout(
       () =>
         void attempt.at(async () => {
-          const query = { like: asked };
+          const query = { like: text };
           const page = await answer(api.GET("/api/engines", { params: { query } }));
-          if (like.trim() === asked) found = page.engines;
+          if (like.trim() === text) found = page.engines;
         }),
       120,
     );

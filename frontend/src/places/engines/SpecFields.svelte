@@ -66,9 +66,9 @@
   /** What could be typed instead, and what it is typed as. */
   function offered(name: string): { offers: readonly string[]; at: keyof Typed } {
     const set = engine.offered.get(`${name}, set to`);
-    const asked = engine.offered.get(`${name} spec`);
-    const at = set ? "set" : asked?.field === "room" ? "room" : "text";
-    return { offers: (set ?? asked)?.offers ?? [], at };
+    const preview = engine.offered.get(`${name} spec`);
+    const at = set ? "set" : preview?.field === "room" ? "room" : "text";
+    return { offers: (set ?? preview)?.offers ?? [], at };
   }
 </script>
 

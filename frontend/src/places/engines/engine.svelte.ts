@@ -209,13 +209,13 @@ export class EngineState extends Attempt {
   // what is edited ------------------------------------------------------------------------
 
   /** How often each thing was asked: answers may overtake one another, and the last one stands. */
-  private readonly asked: Record<string, number> = {};
+  private readonly latest: Record<string, number> = {};
 
   /** Ask something of the server; what is returned says whether nothing newer was asked since. */
   private asking(what: string): () => boolean {
-    const turn = (this.asked[what] ?? 0) + 1;
-    this.asked[what] = turn;
-    return () => this.asked[what] === turn;
+    const turn = (this.latest[what] ?? 0) + 1;
+    this.latest[what] = turn;
+    return () => this.latest[what] === turn;
   }
 
   /** Readings of what was typed that are still on their way: saving waits for them. */

@@ -9,7 +9,7 @@
   const SHOWN = 6;
   let all = $state(false);
   let wanted = $state<string | null>(null);
-  let asked = $state(false);
+  let confirming = $state(false);
   const chosen = $derived(copiesState.copies.find((one) => one.name === wanted));
   const lines = $derived(all ? copiesState.copies : copiesState.copies.slice(0, SHOWN));
 
@@ -20,7 +20,7 @@
       location.assign("/"); // every page that is open shows another record now
     } catch (error) {
       copiesState.said = (error as Refusal).sentence;
-      asked = false;
+      confirming = false;
     }
   }
 </script>
@@ -56,7 +56,7 @@
               aria-label="Put back the copy {copiesState.called(one)}"
               onclick={() => {
                 wanted = one.name;
-                asked = true;
+                confirming = true;
               }}>Put back</Button
             >
           </li>
@@ -71,7 +71,7 @@
 </section>
 
 <Dialog
-  bind:open={asked}
+  bind:open={confirming}
   title="Put this copy back?"
   says="The record as it is now is laid aside beside it, and nothing of it is lost."
 >
@@ -81,6 +81,6 @@
   </Notice>
   <div class="mt-4 flex flex-wrap gap-2">
     <Button kind="now" onclick={() => void putBack()}>Put it back</Button>
-    <Button onclick={() => (asked = false)}>Leave all as it is</Button>
+    <Button onclick={() => (confirming = false)}>Leave all as it is</Button>
   </div>
 </Dialog>

@@ -12,7 +12,7 @@
   let goes = $state.raw<Length | null>(null);
   let refuses = $state.raw<Length | null>(null);
   let fine = $state(false);
-  let asked = $state.raw<Asked | null>(null);
+  let advice = $state.raw<Asked | null>(null);
   let failed = $state("");
 
   /** Ask which blade to try next, from what trying has told so far. */
@@ -27,12 +27,12 @@
 
   async function refresh(): Promise<void> {
     try {
-      asked = await ask(goes?.nm ?? null, refuses?.nm ?? null, fine);
+      advice = await ask(goes?.nm ?? null, refuses?.nm ?? null, fine);
       failed = "";
       // a valve that fails is measured finely: out of range, and nothing known to go
-      if (asked.verdict && asked.verdict !== "in" && goes === null && !fine) {
+      if (advice.verdict && advice.verdict !== "in" && goes === null && !fine) {
         fine = true;
-        asked = await ask(null, refuses?.nm ?? null, true);
+        advice = await ask(null, refuses?.nm ?? null, true);
       }
     } catch (error) {
       failed = (error as Error).message;
@@ -46,18 +46,18 @@
     });
   });
 
-  const blade = $derived(asked?.next_blade ?? null);
+  const blade = $derived(advice?.next_blade ?? null);
 
   async function tell(went: boolean): Promise<void> {
     if (!blade) return;
     if (went) goes = blade.thickness;
     else refuses = blade.thickness;
     await refresh();
-    if (asked?.reading && (asked.verdict === "in" || !asked.next_blade)) write();
+    if (advice?.reading && (advice.verdict === "in" || !advice.next_blade)) write();
   }
   function write(): void {
-    if (!asked?.reading) return;
-    job.entry.draft = asked.reading;
+    if (!advice?.reading) return;
+    job.entry.draft = advice.reading;
     void job.entry.write();
   }
   const told = $derived(
@@ -83,13 +83,13 @@
       <Button class="min-h-14 text-lg" onclick={() => void tell(false)}>Refuses</Button>
     </div>
     <p class="text-soft min-h-6">{told}</p>
-    {#if asked?.reading && refuses}
+    {#if advice?.reading && refuses}
       <Button onclick={write}>Write what is known</Button>
     {/if}
-  {:else if asked}
+  {:else if advice}
     <p>
-      {asked.verdict
-        ? `Settled: ${VERDICT_WORDS[asked.verdict]}.`
+      {advice.verdict
+        ? `Settled: ${VERDICT_WORDS[advice.verdict]}.`
         : "No blade at hand settles it further."}
     </p>
   {/if}

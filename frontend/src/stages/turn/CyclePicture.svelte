@@ -9,13 +9,13 @@
   const turning = $derived(job.card?.turning);
   /** The maker's own table needs no picture that is worked out from a timing nobody entered. */
   const second = $derived(turning ? turning.assumed && !turning.computed : false);
-  let asked = $state(false);
+  let shown = $state(false);
 </script>
 
 {#if turning?.lanes.length}
-  {#if second && !asked}
+  {#if second && !shown}
     <div class="border-line flex items-center gap-3 border-t p-2 max-md:hidden">
-      <Button onclick={() => (asked = true)}>Show the cycle, from an assumed timing</Button>
+      <Button onclick={() => (shown = true)}>Show the cycle, from an assumed timing</Button>
       <span class="text-soft text-note">The marks come first.</span>
     </div>
   {:else}

@@ -87,7 +87,7 @@ def card_questions(
         for names, question in story:
             for name in names:
                 found.setdefault(name, []).append(question)
-    return {name: tuple(asked) for name, asked in found.items()}
+    return {name: tuple(questions) for name, questions in found.items()}
 
 
 def _valves(
@@ -329,8 +329,8 @@ def _usual_wear(one: _Valve, valves: list[_Valve]) -> tuple[float, float] | None
     return worn[len(worn) // 2] if enough else None
 
 
-def _from(one: float, other: float) -> float:
-    return abs(one - other)
+def _from(first: float, second: float) -> float:
+    return abs(first - second)
 
 
 def _width(one: _Valve) -> float:

@@ -90,10 +90,10 @@ def questions(
         _twins(engine, clearance, readings, unit),
         _warm(warm),
     ]
-    asked = [question for question in found if question]
-    if any(question.slip in (Slip.TENFOLD, Slip.UNIT) for question in asked):
-        return tuple(asked[:1])  # the rest would only say again that it is far off
-    return tuple(asked)
+    questions_found = [question for question in found if question]
+    if any(question.slip in (Slip.TENFOLD, Slip.UNIT) for question in questions_found):
+        return tuple(questions_found[:1])  # the rest would only say again that it is far off
+    return tuple(questions_found)
 
 
 def typed_gap(nm: int, unit: Unit) -> str:

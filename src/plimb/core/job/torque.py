@@ -119,11 +119,11 @@ def doubt_of(torque: Torque, thread: Thread) -> TorqueDoubt | None:
     shown = torque.to(TorqueUnit.NM).words()
     usual = f"{thread.value} bolts in a head usually take {low} to {high} N·m"
     for unit in TorqueUnit:
-        other = Torque(value=torque.value, unit=unit)
-        if unit is not torque.unit and low <= other.newton_metres <= high:
+        converted = Torque(value=torque.value, unit=unit)
+        if unit is not torque.unit and low <= converted.newton_metres <= high:
             return TorqueDoubt(
-                sentence=f"{torque.words()} is {shown}; {usual}. {other.words()} would fit.",
-                likely=other,
+                sentence=f"{torque.words()} is {shown}; {usual}. {converted.words()} would fit.",
+                likely=converted,
             )
     much = torque.newton_metres > high
     risk = "it may shear" if much else "it may come loose"

@@ -96,8 +96,8 @@ def advise(
     }
     found: list[Advice | None] = []
     for row, move in pairs:
-        asked = move.changes or row.verdict is not Verdict.IN
-        if asked and row.known and move.chance is not None and move.chance < NEAR_SURE:
+        is_open = move.changes or row.verdict is not Verdict.IN
+        if is_open and row.known and move.chance is not None and move.chance < NEAR_SURE:
             offers = (
                 _finer(request, row, move, blades),
                 _measure(request, row, move),

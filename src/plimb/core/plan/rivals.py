@@ -41,7 +41,7 @@ class Rival:
     gap: Gap | None
     level: str
     words: str
-    other: Plan
+    forced: Plan
 
 
 def rivals(
@@ -66,16 +66,16 @@ def rivals(
         return _against_free(request, plan, row, units)
     found = []
     for option in _asked_of(request, plan, row, move):
-        other = _with(request, valve, option)
-        if other is not None and other.levels >= plan.levels:
-            compared = _Compared(request=request, row=row, units=units, better=plan, worse=other)
-            found.append(_rival(compared, other.move(valve), other))
+        forced = _with(request, valve, option)
+        if forced is not None and forced.levels >= plan.levels:
+            compared = _Compared(request=request, row=row, units=units, better=plan, worse=forced)
+            found.append(_rival(compared, forced.move(valve), forced))
         if len(found) == MOST:
             break
     return tuple(found)
 
 
-def _rival(compared: "_Compared", move: Move, other: Plan) -> Rival:
+def _rival(compared: "_Compared", move: Move, forced: Plan) -> Rival:
     level, why = compared.said()
     place = {Source.SAME: "as it is", Source.ENGINE: f"out of {move.from_valve}",
              Source.DRAWER: "from the drawer", Source.COUNTER: "new"}[move.source]  # fmt: skip
@@ -83,7 +83,7 @@ def _rival(compared: "_Compared", move: Move, other: Plan) -> Rival:
     size = compared.units.shim_figure(move.thickness_nm or 0)
     return Rival(
         thickness_nm=move.thickness_nm or 0, source=move.source, from_valve=move.from_valve,
-        gap=move.gap, level=level, words=f"{size} {place}{gap}. {why}", other=other,
+        gap=move.gap, level=level, words=f"{size} {place}{gap}. {why}", forced=forced,
     )  # fmt: skip
 
 
@@ -102,7 +102,7 @@ def _against_free(
     return (
         Rival(
             thickness_nm=move.thickness_nm or 0, source=move.source, from_valve=move.from_valve,
-            gap=move.gap, level=level, other=free,
+            gap=move.gap, level=level, forced=free,
             words=f"Left to the plan it would get {size}. Yours: {why[:1].lower()}{why[1:]}",
         ),
     )  # fmt: skip

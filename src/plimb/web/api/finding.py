@@ -54,8 +54,8 @@ class EnginePageOut(Answer):
 @blueprint.output(CardPageOut)
 def get_cards(query_data: CardsAsked) -> CardPage:
     """Return a page of cards, the newest first."""
-    asked = query_data.model_dump(exclude={"skip"})
-    return find_cards(record(), Sought(**asked), query_data.skip)
+    query = query_data.model_dump(exclude={"skip"})
+    return find_cards(record(), Sought(**query), query_data.skip)
 
 
 @blueprint.get("/engines")

@@ -122,7 +122,7 @@ def get_plan(card_id: int) -> PlanView:
     return _plan(card_id)
 
 
-@read_off(Rival, without=("gap", "level", "other"))
+@read_off(Rival, without=("gap", "level", "forced"))
 class RivalOut(Answer):
     """Another piece that a valve could get, and why it does not."""
 

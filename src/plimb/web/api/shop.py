@@ -163,11 +163,11 @@ def _stack(sent: StackPart, blades: tuple[Blade, ...]) -> Stack:
     """Return a stack of blades that are in the set, by either of their markings."""
     nominal = {blade.marked_nm: blade.nominal_nm for blade in blades}
     nominal |= {blade.nominal_nm: blade.nominal_nm for blade in blades}
-    one, other = (nominal.get(_mm(typed) or 0, 0) for typed in sent.blades)
-    if not one or not other or one == other:
+    lower, upper = (nominal.get(_mm(typed) or 0, 0) for typed in sent.blades)
+    if not lower or not upper or lower == upper:
         raise BadValue("A stack is of two blades of its set.", field="stacks")
     measured_nm = parse_length(sent.measured, Unit.MM, field="stacks")
-    return Stack(blades=(one, other), measured_nm=measured_nm)
+    return Stack(blades=(lower, upper), measured_nm=measured_nm)
 
 
 class BladeStateIn(Sent):
