@@ -219,7 +219,8 @@ def test_what_straddles_a_limit_is_looked_at_too_once_its_camshaft_is_out(job: A
     assert not job.view.status.valves["IN R"].opens
     job.gap("IN L", "8")
     state = job.view.status.valves["IN R"]
-    assert (state.verdict, state.need, state.opens) == (Verdict.UNSETTLED, Need.FINER, True)
+    # the set has no blade between 0.18 and 0.20: nothing finer is asked for
+    assert (state.verdict, state.need, state.opens) == (Verdict.UNSETTLED, Need.OPEN, True)
 
 
 def test_a_valve_in_doubt_is_opened_where_somebody_wants_it(job: Any) -> None:

@@ -251,7 +251,13 @@ export class Entry {
       const words = await answer(
         api.POST("/api/cards/{card_id}/understand", {
           params: { path: { card_id: job.id } },
-          body: { kind: kind.shims ? "piece" : "gap", valve, text, unit: this.unit },
+          body: {
+            kind: kind.shims ? "piece" : "gap",
+            valve,
+            text,
+            unit: this.unit,
+            purpose: kind.purpose ?? "found",
+          },
           signal: asking.signal,
         }),
       );

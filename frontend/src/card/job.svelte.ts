@@ -20,6 +20,7 @@ import { PlanState } from "./plan.svelte";
 import { Queue } from "./queue.svelte";
 import { kindOf } from "./registry";
 import { Sending } from "./sending.svelte";
+import { Ways } from "./ways.svelte";
 
 export class Job {
   /** The head, which never changes on a card: kept, so that nothing is laid out anew. */
@@ -39,6 +40,7 @@ export class Job {
   readonly sending: Sending;
   readonly entry: Entry;
   readonly plan: PlanState;
+  readonly ways = new Ways();
 
   constructor(readonly id: number) {
     this.outbox = new Outbox(id);

@@ -19,6 +19,7 @@ from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import draw_head
 from plimb.core.engine.machine import Machine
 from plimb.core.engine.turning import Method, TurnPlan, order_by_plan
+from plimb.core.job.again import is_out, next_tasks
 from plimb.core.job.bolts import tightening_of
 from plimb.core.job.checks import SideChecks
 from plimb.core.job.evidence import card_questions
@@ -36,7 +37,7 @@ from plimb.core.job.tools import tool_list
 from plimb.core.job.valve import ValveRecord, ValveStatus
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
-from plimb.core.measure.limits import Verdict, judge
+from plimb.core.measure.limits import Verdict
 from plimb.core.measure.uncertainty import doubt_of_hand
 from plimb.core.shim.sum import SizePolicy
 from plimb.core.shim.worksheet import worksheet_of
@@ -146,25 +147,28 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
             only=engine.names.get(card.only_valve or ""),
             change_nm=card.change_nm or 0,
             opened_too=engine.named(card.opened_too),
-            proved=_proved_before(card, round_, engine),
+            **_told_before(card, round_ or card.rounds[-1], engine),
+            blades=set_of(card),
             units=units_of(card),
         ),
     )
 
 
-def _proved_before(card: CardRow, round_: RoundRow | None, engine: Engine) -> frozenset[str]:
-    """Return the valves that the round before this one proved in range."""
-    number = (round_ or card.rounds[-1]).number
-    before = next((earlier for earlier in card.rounds if earlier.number == number - 1), None)
+def _told_before(card: CardRow, round_: RoundRow, engine: Engine) -> dict[str, frozenset[str]]:
+    """Return the valves that the round before proved in range, and out of it, until read anew."""
+    before = next((one for one in card.rounds if one.number == round_.number - 1), None)
     if before is None:
-        return frozenset()
-    return frozenset(
-        valve
-        for valve, record in written(before, engine, card.trust).items()
-        if record.proof is not None
-        and (check := engine.clearance(valve).check) is not None
-        and judge(record.proof.gap, check) is Verdict.IN
-    )
+        return {}
+    now = written(round_, engine, card.trust)
+    states = [
+        state
+        for valve, state in status_of(card, before).valves.items()
+        if (proof := state.record.proof) and (seen := now[valve].found) and seen.gap == proof.gap
+    ]
+    return {
+        "proved": frozenset(one.valve for one in states if one.by_check is Verdict.IN),
+        "failed": frozenset(one.valve for one in states if is_out(one)),
+    }
 
 
 def rounds_of(card: CardRow) -> tuple[Round, ...]:
@@ -184,7 +188,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
     shop = settings_of(session)
     rounds = rounds_of(card)
     status, proved = rounds[-1].status, rounds[-1].proved
-    touched = status.touched
+    touched, explained = status.touched, explain(proved) if proved else None
     names, kind = engine.names, kind_of_job(card.kind)
     newest, earlier = _revision_now(session, card), card_before(session, card)
     return value_of(
@@ -227,7 +231,8 @@ def card_view(session: Session, card: CardRow) -> CardView:
         cover=_lines(card, cover_list(kind, len(card.rounds))),
         hand_turns_wanted=shop.hand_turns,
         bolts=tuple(tightening_of(group, shop.wrench) for group in card.tightening),
-        explained=explain(proved) if proved else None,
+        explained=explained,
+        next_tasks=next_tasks(status, explained),
         origin=_origin_words(session, card),
         amendments=tuple(value_of(Amendment, amendment) for amendment in card.amendments),
         drawing=draw_head(engine),

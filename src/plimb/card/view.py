@@ -157,6 +157,7 @@ class CardView:
     hand_turns_wanted: int
     bolts: tuple[Tightening, ...]
     explained: Explained | None
+    next_tasks: tuple[str, ...]
     amendments: tuple[Amendment, ...]
     drawing: HeadDrawing
     status: JobStatus

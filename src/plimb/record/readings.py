@@ -211,7 +211,7 @@ def reading_of(row: GapRow) -> Reading:
         gap=value_of(
             Gap,
             row,
-            joints=joints_of(row.goes, row.refuses),
+            joints=joints_of(row.goes, row.refuses, row.about),
             endless=row.feel is Feel.LOOSE
             and not row.refuses
             and row.high_nm in (row.low_nm, row.called_nm),

@@ -70,3 +70,26 @@ export interface EngineDocument {
     };
   };
 }
+
+/** What was typed stays when the layout, the followers or the camshafts are changed. */
+export function keepTyped(before: EngineDocument, after: EngineDocument, firing: boolean): void {
+  const { unit, shim_unit, engine } = before;
+  Object.assign(after, { unit, shim_unit });
+  const { name, source, page, spec, family, closer_family, events } = engine;
+  Object.assign(after.engine, { source, page, spec, family, closer_family, events });
+  if (!name.startsWith("New ")) after.engine.name = name;
+  after.engine.crank.rotation = engine.crank.rotation;
+  if (firing) {
+    const fires = new Map(engine.crank.cylinders.map((one) => [one.number, one.fires_at]));
+    for (const one of after.engine.crank.cylinders) one.fires_at = fires.get(one.number) ?? null;
+  }
+  const there = new Set(after.engine.valves.map((valve) => valve.id));
+  after.engine.crank.marks = engine.crank.marks?.map((mark) => ({
+    ...mark,
+    valves: mark.valves?.filter((id) => there.has(id)),
+  }));
+  const { owner, plate, counter, interval, caps, tensioner } = engine;
+  Object.assign(after.engine, { owner, plate, counter, interval, caps, tensioner });
+  const own = new Map(engine.valves.map((valve) => [valve.id, valve.spec]));
+  for (const valve of after.engine.valves) valve.spec = own.get(valve.id);
+}

@@ -12,7 +12,7 @@ import { SvelteMap, SvelteSet } from "svelte/reactivity";
 import { Attempt } from "../../state/attempt.svelte";
 import { route } from "../../state/route.svelte";
 import { shopState } from "../../state/shop.svelte";
-import type { EngineDocument, FamilyDocument, SpecDocument } from "./document";
+import { type EngineDocument, type FamilyDocument, type SpecDocument, keepTyped } from "./document";
 
 const PAUSE_MS = 150;
 
@@ -48,29 +48,6 @@ export function number(text: string): number | undefined {
   return text.trim() === "" || Number.isNaN(value) ? undefined : value;
 }
 
-/** What was typed stays when the layout, the followers or the camshafts are changed. */
-function keepTyped(before: EngineDocument, after: EngineDocument, firing: boolean): void {
-  const { unit, shim_unit, engine } = before;
-  Object.assign(after, { unit, shim_unit });
-  const { name, source, page, spec, family, closer_family, events } = engine;
-  Object.assign(after.engine, { source, page, spec, family, closer_family, events });
-  if (!name.startsWith("New ")) after.engine.name = name;
-  after.engine.crank.rotation = engine.crank.rotation;
-  if (firing) {
-    const fires = new Map(engine.crank.cylinders.map((one) => [one.number, one.fires_at]));
-    for (const one of after.engine.crank.cylinders) one.fires_at = fires.get(one.number) ?? null;
-  }
-  const there = new Set(after.engine.valves.map((valve) => valve.id));
-  after.engine.crank.marks = engine.crank.marks?.map((mark) => ({
-    ...mark,
-    valves: mark.valves?.filter((id) => there.has(id)),
-  }));
-  const { owner, plate, counter, interval, caps, tensioner } = engine;
-  Object.assign(after.engine, { owner, plate, counter, interval, caps, tensioner });
-  const own = new Map(engine.valves.map((valve) => [valve.id, valve.spec]));
-  for (const valve of after.engine.valves) valve.spec = own.get(valve.id);
-}
-
 export class EngineState extends Attempt {
   label = $state("");
   note = $state("");
@@ -97,19 +74,27 @@ export class EngineState extends Attempt {
     super();
   }
 
-  /** Begin anew with something of the layout changed. */
+  /** Whether the cylinders fire otherwise than in what stands there: nobody has said how. */
+  private firesAnew = false;
+
+  /** Begin anew with something of the layout changed; what is typed meanwhile stays. */
   async begin(change: Partial<Schemas["StartIn"]> = {}): Promise<void> {
-    // another layout fires otherwise: nobody has said how
     const firing = change.layout ? (FIXED.has(change.layout) ? null : "") : this.start.firing;
+    this.firesAnew ||= change.layout !== undefined || change.firing !== undefined;
     this.start = { ...this.start, firing, ...change };
     const body = this.start;
-    await this.at(async () => {
+    const stands = this.asking("start");
+    const through = this.at(async () => {
+      const begun = await answer(api.POST("/api/engines/start", { body }));
+      if (!stands()) return; // the next answer has this change too
       const before = this.file;
-      this.take(await answer(api.POST("/api/engines/start", { body })));
-      const asItFires = change.layout === undefined && change.firing === undefined;
-      if (before && this.file) keepTyped(before, this.file, asItFires);
+      this.take(begun);
+      if (before && this.file) keepTyped(before, this.file, !this.firesAnew);
+      this.firesAnew = false;
       this.redraw();
     });
+    this.pending = Promise.all([this.pending, through]);
+    await through;
   }
 
   async load(): Promise<void> {

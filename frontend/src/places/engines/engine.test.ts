@@ -62,3 +62,37 @@ describe("a spec typed as it is printed", () => {
     expect([spec.max, state.faults.size]).toEqual([0.15, 0]);
   });
 });
+
+describe("a layout changed twice", () => {
+  it("keeps what was typed between the two answers, and the newest layout", async () => {
+    const waiting: ((label: string) => void)[] = [];
+    const engine = (name: string): string =>
+      JSON.stringify({
+        engine: { name, spec: {}, valves: [], crank: { cylinders: [], marks: [] } },
+      });
+    stub.fetch = (request) =>
+      new Promise<Response>((resolve) => {
+        if (!request.url.endsWith("/start")) return;
+        waiting.push((name) => {
+          const body = JSON.stringify({ document: engine(name), drawing: null, turning: null });
+          resolve(new Response(body, { headers: JSON_TYPE }));
+        });
+      });
+    const state = new EngineState(null);
+    const settled = () => new Promise((resolve) => setTimeout(resolve, 20));
+    void state.begin();
+    await settled();
+    waiting[0]?.("New engine");
+    await settled();
+    void state.begin({ valves: 2 });
+    void state.begin({ camshafts: 1 });
+    await settled();
+    waiting[1]?.("New late");
+    await settled();
+    state.file?.engine.crank.marks?.push({ name: "1" });
+    waiting[2]?.("New newest");
+    await settled();
+    expect(state.file?.engine.crank.marks?.map((mark) => mark.name)).toEqual(["1"]);
+    expect(state.file?.engine.name).toBe("New newest");
+  });
+});

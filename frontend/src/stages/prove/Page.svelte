@@ -7,7 +7,8 @@
   import { untrack } from "svelte";
   import type { Job } from "../../card/job.svelte";
   import { Edits } from "../../card/edits.svelte";
-  import Entry from "../../card/Entry.svelte";
+  import Measure from "../../card/Measure.svelte";
+  import TurnFirst from "../../card/TurnFirst.svelte";
   import InHand from "../../card/InHand.svelte";
   import Questions from "../../card/Questions.svelte";
   import NextStage from "../../card/NextStage.svelte";
@@ -31,6 +32,18 @@
   const note = $derived.by(() => {
     const valve = job.valve;
     if (!valve?.proof) return "Back at its mark, measure as before. What is expected stays hidden.";
+    return [
+      valve.proof_sure
+        ? `The blades alone do not tell. With what was expected it is in range by ${valve.proof_sure}.`
+        : "",
+      came,
+    ]
+      .filter(Boolean)
+      .join(" ");
+  });
+  const came = $derived.by(() => {
+    const valve = job.valve;
+    if (!valve?.proof) return "";
     if (valve.was) {
       const was = preferences.read(valve.was);
       return valve.was.nm < 0
@@ -46,20 +59,14 @@
     return `Expected ${preferences.read(valve.predicted)}, came out ${preferences.read(valve.proof.gap)}: ${how}.`;
   });
   const causes = $derived(card?.explained?.ranked ?? []);
-  const off = $derived((card?.not_in_spec ?? []).filter((valve) => job.valves.get(valve)?.proof));
   const complete = $derived(job.todo?.waiting.length === 0);
-  const needsRound = $derived(complete && (off.length > 0 || card?.explained?.fine === false));
+  /** What another round is for; where there is nothing to do in it, none is offered. */
+  const tasks = $derived((complete && card?.next_tasks) || []);
 
   let reason = $state("");
-  const proposed = $derived(
-    causes[0]
-      ? `${causes[0].name}: ${causes[0].valves.join(", ")}`
-      : off.length
-        ? `Out of range: ${off.join(", ")}`
-        : "",
-  );
+  const proposed = $derived(tasks.join("; "));
   async function again(): Promise<void> {
-    const why = reason.trim() || proposed || "To be sure";
+    const why = reason.trim() || proposed;
     if (await job.act(act("next-round", { reason: why }))) route.go(`/cards/${job.id}/read`);
   }
 </script>
@@ -102,7 +109,7 @@
       {/each}
     </section>
   {/if}
-  {#if card && needsRound && !job.signed}
+  {#if card && tasks.length && !job.signed}
     <div class="border-now bg-wash flex flex-col gap-2 border-l-4 py-2 pr-2 pl-3">
       <Field
         label="Why it goes round again"
@@ -133,6 +140,7 @@
     verdict={job.valve.proof_verdict}
     {note}
   />
+  {#if turns >= wanted}<TurnFirst {job} measured={(one) => one.proof !== null} />{/if}
   <Questions {job} />
   {#if job.valve.left_unset}
     <p class="border-now border-l-4 pl-3 leading-5">
@@ -140,18 +148,14 @@
     </p>
   {/if}
   {#if complete && !job.entry.draft}{@render explained()}{/if}
-  <Entry
-    {job}
-    what="Gap after fitting"
-    hint="{preferences.unit === 'mm' ? '15, 13-15, x' : '6, 6-7, x'}, as in Feel."
-  >
+  <Measure {job} what="Gap after fitting" written={job.valve.proof_next}>
     {#if turns >= wanted && !job.signed}
       <p class="text-soft flex items-center justify-between text-fine">
         Turned by hand {turns} times.
         <Button kind="bare" onclick={turn}>One more</Button>
       </p>
     {/if}
-  </Entry>
+  </Measure>
   {#if !complete || job.entry.draft}{@render explained()}{/if}
   <NextStage {card} stage="prove" />
 {/if}

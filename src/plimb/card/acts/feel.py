@@ -1,15 +1,15 @@
 """What a technician does while measuring: read a gap back, write it down, be asked for a blade."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Literal
 
 from plimb.card.acting import OnCard, act, known_valve
-from plimb.card.build import conditions_of, is_apart
+from plimb.card.build import conditions_of, is_apart, size_policy_of, status_of
 from plimb.card.said import Text, listed
 from plimb.core.errors import NotReady
+from plimb.core.job.valve import as_proof
 from plimb.core.lengths import Unit
-from plimb.core.measure.about import USUAL, ReadingAbout
 from plimb.core.measure.blades import BladeSet, Gauge, Tried, known_from, next_blade, next_finer
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.shorthand import Reading, reading_by
@@ -40,6 +40,28 @@ class NextTry:
     reading: str | None
 
 
+def understand_proof(
+    database: Database, card_id: int, valve: str, text: str, unit: Unit
+) -> Understood:
+    """Return what a typed gap would say as the valve's proof; nothing is written down.
+
+    Raises:
+        BadValue: It cannot be read.
+        NotFound: There is no such card.
+    """
+    with database.reading() as session:
+        card = get_card(session, card_id)
+        name, blades = known_valve(card, valve).id, set_of(card)
+        reading = _read(text, unit, blades)
+        state = status_of(card).valves[name]
+        judged = as_proof(state, reading, size_policy_of(card), blades)
+    return Understood(
+        reading=reading,
+        verdict=judged.verdict if judged else None,
+        next_blade=judged.next_try if judged else None,
+    )
+
+
 def understand_gap(
     database: Database, card_id: int, valve: str, text: str, unit: Unit
 ) -> Understood:
@@ -65,8 +87,7 @@ def understand_gap(
 
 def _read(text: str, unit: Unit, blades: BladeSet | None) -> Reading:
     """Return a typed gap by a card's feeler set, and with which it was felt."""
-    about = ReadingAbout(blade_set=blades.name) if blades else USUAL
-    return replace(reading_by(text, unit, blades), about=about)
+    return reading_by(text, unit, blades)
 
 
 @act("gap")

@@ -76,7 +76,8 @@ class CauseKind:
     """Everything that differs between causes.
 
     `ways` are the ways it may have gone on this engine; a cause that is not weighed against
-    the others has none. `evidence` and `check` are sentences about the valves it is blamed on.
+    the others has none. `evidence` and `check` are sentences about the valves it is blamed on;
+    `put_right` says that it is not left as it is even where every valve is in range.
     """
 
     name: str
@@ -84,6 +85,7 @@ class CauseKind:
     ways: Ways = lambda _proved: ()
     evidence: Words = lambda _on: ""
     check: Words = lambda _on: ""
+    put_right: bool = False
 
 
 def _off(one: Proved) -> str:
@@ -267,6 +269,7 @@ DIRT = CauseKind(
     ways=_dirt,
     evidence=lambda on: f"{_said(on)}: something lies under the shim, or it does not sit flat.",
     check=lambda _on: "Lift the bucket, wipe seat and shim, turn the crank twice, measure again.",
+    put_right=True,
 )
 CAM = CauseKind(
     name="A cam not at its mark, or a tooth out",
@@ -274,6 +277,7 @@ CAM = CauseKind(
     ways=_cams,
     evidence=lambda on: f"All of {on[0].camshaft} are off the same way: {_said(on)}.",
     check=lambda _on: "Crank at its mark: are the cam marks level, and is the count of pins right?",
+    put_right=True,
 )
 MARKING = CauseKind(
     name="A piece not what its marking says",

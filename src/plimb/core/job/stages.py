@@ -1,11 +1,11 @@
 """The stages of a card, in the order of work: one row each with what it asks for."""
 
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from typing import assert_never
 
-from plimb.core.job.valve import ValveStatus
+from plimb.core.job.valve import ValveRecord, ValveStatus
 from plimb.core.plan.needs import Need
 from plimb.core.shim.shim import Source
 
@@ -47,15 +47,15 @@ class StageFacts:
         """Return the valves of which that is so, in measuring order."""
         return tuple(valve for valve, state in self.valves.items() if wanted(state))
 
-    @property
-    def given_away(self) -> frozenset[str]:
-        """The valves whose piece is to go into another."""
-        choices = (state.record.choice for state in self.valves.values())
-        return frozenset(
-            choice.from_valve
-            for choice in choices
-            if choice and choice.source is Source.ENGINE and choice.from_valve
-        )
+
+def given_away(records: Iterable[ValveRecord]) -> frozenset[str]:
+    """Return the valves whose piece is to go into another."""
+    choices = (record.choice for record in records)
+    return frozenset(
+        choice.from_valve
+        for choice in choices
+        if choice and choice.source is Source.ENGINE and choice.from_valve
+    )
 
 
 _Lists = Callable[[StageFacts], tuple[str, ...]]
@@ -103,7 +103,7 @@ def _unread(job: StageFacts) -> tuple[str, ...]:
 
 def _undecided(job: StageFacts) -> tuple[str, ...]:
     """Give the valves whose piece is still to be decided; one given away leaves its valve empty."""
-    given = job.given_away
+    given = given_away(state.record for state in job.valves.values())
     return job.those(
         lambda one: (
             (one.valve in given and not one.touched)

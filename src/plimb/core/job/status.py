@@ -5,8 +5,9 @@ from dataclasses import dataclass, field, replace
 
 from plimb.core.engine.engine import Clearance, Engine, measuring_order
 from plimb.core.job.kinds import SET, KindOfJob
-from plimb.core.job.stages import NOTED_FIRST, Stage, StageFacts, Todo, todo_list
+from plimb.core.job.stages import NOTED_FIRST, Stage, StageFacts, Todo, given_away, todo_list
 from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
+from plimb.core.measure.blades import BladeSet
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting, opened_too
 from plimb.core.shim.shim import Condition, Source
@@ -21,7 +22,8 @@ class JobContext:
     The safety list, what of it is not seen to, and whether anything was noted; what closes the
     engine in the end; the kind of job, and the valve it is about if it is
     about one, with what its gap is to be changed by; the valves that somebody wants to open too;
-    those that the round before proved in range; the units it is written in.
+    those that the round before proved in range, and those that it found out of it; the blades at
+    hand, if that is known; the units it is written in.
     """
 
     safety: tuple[str, ...] = ()
@@ -34,6 +36,8 @@ class JobContext:
     change_nm: int = 0
     opened_too: frozenset[str] = frozenset()
     proved: frozenset[str] = frozenset()
+    failed: frozenset[str] = frozenset()
+    blades: BladeSet | None = None
     units: Units = MILLIMETRES
 
 
@@ -88,11 +92,7 @@ def job_status(
     sizing = replace(sizing, first=sizing.sure if which.aim_first else None)
     written = {valve: records.get(valve, ValveRecord()) for valve in order}
     shafts_out = _shafts_out(engine, written, which, around)
-    given = {
-        record.choice.from_valve
-        for record in written.values()
-        if record.choice and record.choice.source is Source.ENGINE
-    }
+    given = given_away(written.values())
     valves = {
         valve: valve_status(
             engine.clearance(valve),
@@ -101,6 +101,7 @@ def job_status(
             if around.only == valve
             else sizing,
             _need(engine.clearance(valve), record, which, shafts_out, around, sizing),
+            blades=around.blades,
             given_away=valve in given,
             overtaken=_overtaken(engine.clearance(valve), record, written),
         )
@@ -162,7 +163,7 @@ def _shafts_out(
     """Return the camshafts that come out for the sake of valves that ask for it themselves."""
 
     def asks(valve: str, record: ValveRecord) -> bool:
-        if valve in around.opened_too:
+        if valve in around.opened_too or valve in around.failed:
             return True
         if stays_shut(record, around, engine.clearance(valve)):
             return False
@@ -183,6 +184,7 @@ ANY = 0.0
 """Where the amount is given, no chance is asked for: it is what somebody wants."""
 
 LEFT_ALONE = ValveNeed(need=Need.LEAVE, reason="left alone by this job", opens=False)
+FAILED = ValveNeed(need=Need.OPEN, reason="out of range, as the round before proved", opens=True)
 PROVED = ValveNeed(need=Need.LEAVE, reason="in range, as the round before proved", opens=False)
 
 
@@ -207,7 +209,9 @@ def _need(
         return LEFT_ALONE
     if stays_shut(record, around, clearance):
         return PROVED
-    need = need_of(clearance, record, which, shafts_out, sizing)
+    need = need_of(clearance, record, which, shafts_out, sizing, around.blades)
+    if clearance.id in around.failed and not need.opens:
+        need = FAILED
     if clearance.id in around.opened_too:
         need = opened_too(need)
     return need if around.kind.opens else replace(need, opens=False)

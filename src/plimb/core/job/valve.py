@@ -1,15 +1,18 @@
 """One valve of a card: what has been written down for it, and what that says."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from plimb.core.engine.engine import Clearance
+from plimb.core.job.proof_verdict import Expected, Judged, judge_proof
+from plimb.core.measure.blades import BladeSet, Gauge, known_from, next_blade
 from plimb.core.measure.gap import Gap, residual
-from plimb.core.measure.limits import Verdict, judge
+from plimb.core.measure.limits import Limits, Verdict, judge
 from plimb.core.measure.shorthand import Reading
-from plimb.core.measure.uncertainty import USUAL_DOUBT, thickness_doubt
+from plimb.core.measure.uncertainty import USUAL_DOUBT, band_widths, gap_ends, thickness_doubt
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, near_tight_edge, valve_need
 from plimb.core.shim.shim import Condition, ShimReading, Source
 from plimb.core.shim.sum import SizePolicy, Window, WorkedOut, change_needed, work_out
+from plimb.core.words import percent
 
 MadeFrom = tuple[int | None, ...]
 """The gap, the piece and the spec that a decision was made from, in nanometres."""
@@ -112,9 +115,11 @@ class ValveStatus:
     proof minus that, or minus the gap as found where the piece stayed. `was_nm` is the gap
     before, worked back from the proof where none could be felt: below zero the valve was held
     open by that much. `as_left` is the newest reading and `left` its verdict; a valve that was
-    set is held to the set range, if it was to get there. `overtaken` says that the piece was
-    decided on from figures that have changed since; `in_doubt` that it stays shut, reads in range
-    and is not sure to be.
+    set is held to the set range, if it was to get there, and `by_check` is the verdict by the
+    other. `proof_sure` is the chance that a proof is in range by all that is known, `proof_next`
+    the blade at hand that would tell more. `overtaken` says that the piece was decided on from
+    figures that have changed since; `in_doubt` that it stays shut, reads in range and is not sure
+    to be.
     """
 
     clearance: Clearance
@@ -127,10 +132,13 @@ class ValveStatus:
     worked: WorkedOut | None
     predicted: Gap | None
     proof_verdict: Verdict | None
+    proof_sure: float | None
+    proof_next: Gauge | None
     residual_nm: int | None
     was_nm: int | None
     as_left: Reading | None
     left: Verdict | None
+    by_check: Verdict | None
     overtaken: bool = False
     in_doubt: bool = False
 
@@ -145,10 +153,21 @@ class ValveStatus:
     @property
     def left_unset(self) -> bool:
         """Whether it was set, and is in the check range but not in the set range."""
-        check, as_left = self.clearance.check, self.as_left
-        if self.left in (None, Verdict.IN) or check is None or as_left is None:
-            return False
-        return judge(as_left.gap, check) is Verdict.IN
+        return self.left not in (None, Verdict.IN) and self.by_check is Verdict.IN
+
+    @property
+    def proof_sure_words(self) -> str | None:
+        """How sure a proof is in range, in per cent, where its blades alone do not settle it."""
+        proof, limits = self.record.proof, self.held_to
+        if proof is None or limits is None or self.proof_sure is None:
+            return None
+        straddles = judge(proof.gap, limits) is Verdict.UNSETTLED
+        return percent(self.proof_sure) if straddles else None
+
+    @property
+    def held_to(self) -> Limits | None:
+        """The range that a proof is judged by."""
+        return _held_to(self.clearance, self.predicted if self.record.changes else None)
 
     @property
     def valve(self) -> str:
@@ -167,11 +186,22 @@ def need_of(
     which: WhichToSet,
     shafts_out: frozenset[str],
     sizing: SizePolicy,
+    blades: BladeSet | None = None,
 ) -> ValveNeed:
-    """Return what the valve asks for by what has been written down."""
+    """Return what the valve asks for by what has been written down, with the blades at hand."""
     gap = record.found.gap if record.found else None
     condition = record.piece.condition if record.piece else Condition.SOUND
-    return valve_need(clearance, gap, condition, which, shafts_out, sizing.sure, sizing.doubt)
+    return valve_need(
+        clearance, gap, condition, which, shafts_out, sizing.sure, sizing.doubt,
+        tries_left=gap is None or _tries_left(gap, clearance.check, blades),
+    )  # fmt: skip
+
+
+def _tries_left(gap: Gap, limits: Limits | None, blades: BladeSet | None) -> bool:
+    """Return whether a blade at hand would tell more; nobody knows it without a feeler set."""
+    if blades is None or limits is None or judge(gap, limits) is not Verdict.UNSETTLED:
+        return True
+    return next_blade(known_from(gap), limits, blades) is not None
 
 
 def valve_status(
@@ -180,21 +210,21 @@ def valve_status(
     sizing: SizePolicy,
     need: ValveNeed,
     *,
+    blades: BladeSet | None = None,
     given_away: bool = False,
     overtaken: bool = False,
 ) -> ValveStatus:
-    """Return one valve as it stands; one whose piece is given away stands empty."""
+    """Return one valve as it stands, with the blades at hand; one that gave its piece is empty."""
     check = clearance.check
     gap = record.found.gap if record.found else None
     worked = predicted = residual_nm = was_nm = None
     if gap and record.piece:
         piece = record.piece
-        shim_nm, old_nm = piece.thickness_nm, piece.half_width_nm
-        sizes = clearance.family.sizes()
+        sizes, old_nm = clearance.family.sizes(), piece.half_width_nm
         if clearance.spec:
-            worked = work_out(gap, shim_nm, clearance.spec, sizes, sizing, old_nm)
+            worked = work_out(gap, piece.thickness_nm, clearance.spec, sizes, sizing, old_nm)
         if record.choice is not None:
-            thinner_by_nm = shim_nm - record.choice.goes_in_nm if record.changes else 0
+            thinner_by_nm = piece.thickness_nm - record.choice.goes_in_nm if record.changes else 0
             if gap.both_ends:
                 predicted = gap.shifted(thinner_by_nm)
             elif record.proof and record.proof.gap.both_ends:
@@ -202,13 +232,16 @@ def valve_status(
     expected = predicted if record.changes else gap
     if record.proof and expected and record.proof.gap.both_ends and expected.both_ends:
         residual_nm = residual(record.proof.gap, expected)
-    wanted = check
-    if record.changes and predicted and clearance.spec:
-        target = clearance.spec.target
-        wanted = target if target.holds(predicted.best_nm) else check
+    wanted = _held_to(clearance, predicted if record.changes else None)
     as_left = record.proof or record.found
     unproved = record.proof is None and (record.changes or given_away)
     verdict = judge(gap, check) if gap and check else None
+    proved = by_check = None
+    if record.proof and wanted and check:
+        proved = _judged(record, wanted, sizing, blades)
+        by_check = proved if wanted == check else _judged(record, check, sizing, blades)
+    by_reading = judge(as_left.gap, wanted) if as_left and wanted else None
+    left = None if unproved else proved.verdict if proved else by_reading
     return ValveStatus(
         clearance=clearance,
         record=record,
@@ -219,11 +252,56 @@ def valve_status(
         opens=need.opens,
         worked=worked,
         predicted=predicted,
-        proof_verdict=judge(record.proof.gap, wanted) if record.proof and wanted else None,
+        proof_verdict=proved.verdict if proved else None,
+        proof_sure=proved.chance if proved else None,
+        proof_next=proved.next_try if proved else None,
         residual_nm=residual_nm,
         was_nm=was_nm,
         as_left=None if unproved else as_left,
-        left=judge(as_left.gap, wanted) if as_left and wanted and not unproved else None,
+        left=left,
+        by_check=None if unproved else by_check.verdict if by_check else verdict,
         overtaken=overtaken,
         in_doubt=need.in_doubt,
     )
+
+
+def _held_to(clearance: Clearance, predicted: Gap | None) -> Limits | None:
+    """Return what a valve is held to: the set range where it was to get there."""
+    target = clearance.spec.target if clearance.spec else None
+    there = predicted is not None and target is not None and target.holds(predicted.best_nm)
+    return target if there else clearance.check
+
+
+def _judged(
+    record: ValveRecord, limits: Limits, sizing: SizePolicy, blades: BladeSet | None
+) -> Judged:
+    """Return what a proof says of its valve, by all that is known of it."""
+    assert record.proof is not None
+    proof = record.proof.gap
+    return judge_proof(
+        proof, limits, _expected(record, sizing), sure=sizing.sure, doubt=sizing.doubt,
+        next_try=next_blade(known_from(proof), limits, blades) if blades else None,
+        blades_known=blades is not None,
+    )  # fmt: skip
+
+
+def as_proof(
+    state: ValveStatus, reading: Reading, sizing: SizePolicy, blades: BladeSet | None
+) -> Judged | None:
+    """Return what a reading would say as a valve's proof; None where no spec is entered."""
+    record, limits = replace(state.record, proof=reading), state.held_to
+    return _judged(record, limits, sizing, blades) if limits else None
+
+
+def _expected(record: ValveRecord, sizing: SizePolicy) -> Expected | None:
+    """Return where the gap should lie after the change of piece, if that can be said."""
+    gap = record.found.gap if record.found else None
+    piece, choice = record.piece, record.choice
+    if gap is None or not gap.both_ends:
+        return None
+    low, high = gap_ends(gap, sizing.doubt, kept=not record.changes)
+    if not record.changes or piece is None or choice is None:
+        return Expected(middle_nm=(low + high) / 2, widths_nm=(high - low,))
+    widths = band_widths(gap, sizing.doubt, old_nm=piece.half_width_nm, new_nm=choice.half_width_nm)
+    thinner_by_nm = piece.thickness_nm - choice.goes_in_nm
+    return Expected(middle_nm=(low + high) / 2 + thinner_by_nm, widths_nm=widths)

@@ -166,17 +166,28 @@ class BladeSet:
         known = {blade.nominal_nm: blade for blade in self.blades}
         known |= {blade.stamped_nm: blade for blade in self.blades if blade.stamped_nm is not None}
         laid = [known.get(nm) for nm in marked]
-        if len(laid) == 2 and laid[0] and laid[1]:
-            return self.together(laid[0], laid[1])
+        together_nm = self.measured_together(marked)
+        if together_nm is not None:
+            return together_nm
         return sum(
             blade.thickness_nm if blade else nm for blade, nm in zip(laid, marked, strict=True)
         )
 
+    def measured_together(self, marked: tuple[int, ...]) -> int | None:
+        """Return what a stack of two was measured as, by what is read off them; None if never."""
+        if len(marked) != 2 or not self.stacks:
+            return None
+        known = {blade.marked_nm: blade.nominal_nm for blade in self.blades}
+        return self._measured({known.get(nm, nm) for nm in marked})
+
     def together(self, one: Blade, other: Blade) -> int:
         """Return what two blades make: as measured together, else their sum."""
-        pair = {one.nominal_nm, other.nominal_nm}
-        measured = (stack.measured_nm for stack in self.stacks if set(stack.blades) == pair)
-        return next(measured, one.thickness_nm + other.thickness_nm)
+        measured_nm = self._measured({one.nominal_nm, other.nominal_nm})
+        return one.thickness_nm + other.thickness_nm if measured_nm is None else measured_nm
+
+    def _measured(self, nominal_nm: set[int]) -> int | None:
+        found = (stack.measured_nm for stack in self.stacks if set(stack.blades) == nominal_nm)
+        return next(found, None)
 
     def tries(self) -> tuple[Gauge, ...]:
         """Return every thickness that can be made, each once, thinnest first.

@@ -151,7 +151,7 @@ def reading_by(text: str, unit: Unit, blades: BladeSet | None, *, spoken: bool =
     """
     if blades is None:
         return parse_reading(text, unit, spoken=spoken)
-    return parse_reading(
+    reading = parse_reading(
         text,
         unit,
         thinnest_nm=blades.usable[0].thickness_nm,
@@ -159,11 +159,18 @@ def reading_by(text: str, unit: Unit, blades: BladeSet | None, *, spoken: bool =
         spoken=spoken,
         blades=blades.typed_in(unit),
     )
+    stacks = [laid for laid in (reading.goes, reading.refuses) if laid and len(laid) > 1]
+    measured = bool(stacks) and all(blades.measured_together(laid) is not None for laid in stacks)
+    about = ReadingAbout(blade_set=blades.name, stacks_measured=measured)
+    joints = joints_of(reading.goes, reading.refuses, about)
+    return replace(reading, gap=replace(reading.gap, joints=joints), about=about)
 
 
-def joints_of(goes: Sequence[object] | None, refuses: Sequence[object] | None) -> int:
-    """Return how often two blades lay on one another when the gap was felt."""
-    return max(len(goes or ()), len(refuses or ()), 1) - 1
+def joints_of(
+    goes: Sequence[object] | None, refuses: Sequence[object] | None, about: ReadingAbout = USUAL
+) -> int:
+    """Return how often oil may lie between two blades; a stack measured together had it in it."""
+    return 0 if about.stacks_measured else max(len(goes or ()), len(refuses or ()), 1) - 1
 
 
 def _understood(

@@ -15,7 +15,7 @@ from typing import Any
 
 from plimb.core.lengths import mm
 from plimb.core.measure.gap import Gap
-from plimb.core.measure.limits import Limits
+from plimb.core.measure.limits import Limits, Verdict, judge
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -157,6 +157,8 @@ def chance_in_spec(
     """
     if not gap.both_ends:
         return 0.0
+    if kept and by_go_and_no_go(gap, limits):
+        return 1.0
     low, high = gap_ends(gap, doubt, kept=kept)
     middle = (low + high) / 2 + thinner_by_nm
     widths = band_widths(gap, doubt, kept=kept, old_nm=old_nm, new_nm=new_nm)
@@ -166,6 +168,16 @@ def chance_in_spec(
     if middle + reach < limits.low_nm or limits.high_nm < middle - reach:
         return 0.0
     return float(chance_in_band(middle, widths, limits.low_nm, limits.high_nm))
+
+
+def by_go_and_no_go(gap: Gap, limits: Limits) -> bool:
+    """Return whether a blade of the minimum or more went and one of the maximum or less refused.
+
+    That is in range by the blades themselves, whatever is called. A stack that nobody measured
+    together has oil between its blades, and a guess or a single blade's drag is no such pair.
+    """
+    pair = not (gap.is_point or gap.endless or gap.guess or gap.joints)
+    return pair and judge(gap, limits) is Verdict.IN
 
 
 def kept_chance(gap: Gap | None, limits: Limits, doubt: Doubt = USUAL_DOUBT) -> float | None:
@@ -191,7 +203,7 @@ def band_widths(
     return (high - low, *(2.0 * half for half in halves))
 
 
-def chance_in_band(middle: Any, widths: Iterable[float], low_nm: int, high_nm: int) -> Any:
+def chance_in_band(middle: Any, widths: Iterable[float], low_nm: float, high_nm: float) -> Any:
     """Return the share between two limits, both included, of what is spread about the middle.
 
     `middle` may be a number or a numpy array.

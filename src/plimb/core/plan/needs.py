@@ -139,11 +139,13 @@ def valve_need(
     shafts_out: frozenset[str],
     sure: float,
     doubt: Doubt = USUAL_DOUBT,
+    *,
+    tries_left: bool = True,
 ) -> ValveNeed:
     """Return what one valve asks for, the camshafts that come out anyway being known.
 
     `sure` is the chance from which on the shop takes a valve for sure, `doubt` what its readings
-    are worth.
+    are worth; `tries_left` says whether a blade at hand would tell more of one about a limit.
     """
     if gap is None:
         return ValveNeed(need=Need.MEASURE, reason="not measured yet", opens=False)
@@ -152,6 +154,8 @@ def valve_need(
     verdict = judge(gap, clearance.check)
     opens = needs_setting(clearance, gap, condition, which)
     chance = doubtful(clearance, gap, shafts_out, sure, doubt)
+    if verdict is Verdict.UNSETTLED and not gap.open_ended and not tries_left:
+        return _about_a_limit(clearance.check, gap, doubt, opens=opens or chance is not None)
     if gap.open_ended or verdict is Verdict.UNSETTLED:
         how = _ENDS[gap.low_nm is None] if gap.open_ended else ""
         words = how or _WORDS[verdict]
@@ -160,18 +164,39 @@ def valve_need(
         return ValveNeed(need=Need.FINER, reason="a guess: measure it again", opens=opens)
     if verdict is not Verdict.IN:
         return ValveNeed(need=Need.OPEN, reason=_WORDS[verdict], opens=True)
-    if opens:
-        scrap = condition is Condition.SCRAP
-        why = "its shim is scrap" if scrap else "in the tightest fifth"
-        return ValveNeed(need=Need.OPEN, reason=f"in range, but {why}", opens=True)
-    if comes_along(clearance, which, shafts_out):
-        why = "every valve is set" if which is WhichToSet.EVERY else "its camshaft comes out"
-        return ValveNeed(need=Need.OPEN, reason=f"in range, but {why}", opens=True)
-    if chance is not None:
-        why = f"close to its limit ({percent(chance)} sure), and its camshaft comes out"
+    why = _why_opened(clearance, which, condition, shafts_out, chance, opens=opens)
+    if why:
         return ValveNeed(need=Need.OPEN, reason=f"in range, but {why}", opens=True)
     chance = kept_chance(gap, clearance.check, doubt)
     if chance is not None and chance < sure:
         near = f"in range, but close to its limit ({percent(chance)} sure)"
         return ValveNeed(need=Need.LEAVE, reason=near, opens=False, in_doubt=True)
     return ValveNeed(need=Need.LEAVE, reason="in range", opens=False)
+
+
+def _why_opened(
+    clearance: Clearance,
+    which: WhichToSet,
+    condition: Condition,
+    shafts_out: frozenset[str],
+    chance: float | None,
+    *,
+    opens: bool,
+) -> str:
+    """Return why a valve that is in range is opened all the same; nothing where it is not."""
+    if opens:
+        return "its shim is scrap" if condition is Condition.SCRAP else "in the tightest fifth"
+    if comes_along(clearance, which, shafts_out):
+        return "every valve is set" if which is WhichToSet.EVERY else "its camshaft comes out"
+    if chance is not None:
+        return f"close to its limit ({percent(chance)} sure), and its camshaft comes out"
+    return ""
+
+
+def _about_a_limit(check: Limits, gap: Gap, doubt: Doubt, *, opens: bool) -> ValveNeed:
+    """Return what a valve asks for that straddles a limit where no blade lies between."""
+    chance = kept_chance(gap, check, doubt)
+    likely = "" if chance is None else f" ({percent(chance)} sure in range)"
+    reason = f"straddles a limit, and no blade of the set lies between{likely}"
+    need = Need.OPEN if opens else Need.LEAVE
+    return ValveNeed(need=need, reason=reason, opens=opens, in_doubt=not opens)

@@ -92,6 +92,8 @@ class ValveOut(Answer):
     predicted: ShownGap | None = read_from("status", "predicted")
     proof: ReadingOut | None = read_from("status", "record", "proof")
     proof_verdict: Verdict | None = read_from("status", "proof_verdict")
+    proof_sure: str | None = read_from("status", "proof_sure_words")
+    proof_next: TryOut | None = read_from("status", "proof_next")
     residual: Length | None = read_from("status", "residual_nm")
     was: Length | None = read_from("status", "was_nm")
     left: Verdict | None = read_from("status", "left")

@@ -4,8 +4,8 @@
    * on a thicker one says that it refuses, on a thinner one that the two are laid together. The
    * blade that would settle the verdict is marked; one that has snapped leaves with one tap.
    */
-  import { Refusal, answer, api, type BladeSet, type Unit } from "../../api/client";
-  import { preferences } from "../../state/preferences.svelte";
+  import { Refusal, answer, api, type BladeSet, type Unit } from "../api/client";
+  import { preferences } from "../state/preferences.svelte";
 
   let {
     blades,

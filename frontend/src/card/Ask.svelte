@@ -1,11 +1,11 @@
 <script lang="ts">
   /** Go or no go: one blade at a time, the one that settles the verdict soonest. */
   import { untrack } from "svelte";
-  import { type Asked, type Length, answer, api } from "../../api/client";
-  import { Button, Notice } from "../../kit";
-  import { preferences } from "../../state/preferences.svelte";
-  import { VERDICT_WORDS } from "../../kit/verdicts";
-  import type { Job } from "../../card/job.svelte";
+  import { type Asked, type Length, answer, api } from "../api/client";
+  import { Button, Notice } from "../kit";
+  import { preferences } from "../state/preferences.svelte";
+  import { VERDICT_WORDS } from "../kit/verdicts";
+  import type { Job } from "./job.svelte";
 
   let { job }: { job: Job } = $props();
 
