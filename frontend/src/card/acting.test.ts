@@ -198,7 +198,7 @@ describe("entry", () => {
     await job.queue.load();
     await job.takeBack();
     expect(server.sent).toEqual([]);
-    const last_act = { version: 7, what: `the gap of ${order[3]}`, valve: order[3]! };
+    const last_act = { version: 7, key: "k", what: `the gap of ${order[3]}`, valve: order[3]! };
     server.card = { ...server.card, last_act };
     await job.queue.load();
     await Promise.all([job.takeBack(), job.takeBack()]);
@@ -251,6 +251,7 @@ describe("entry", () => {
 
 describe("any act", () => {
   const note = (text: string) => act("note", { stage: "feel", text });
+  const [tank, cover] = ["Tank", "Cover"].map((name) => ({ name, note: "", pockets: [] }));
   it("waits for the server over a reload, with the readings, in order", async () => {
     server.away = true;
     let told: boolean | null = null;
@@ -295,6 +296,33 @@ describe("any act", () => {
     job.queue.clash?.drop();
     expect(await mine).toBe(false);
     expect(server.done.length).toBe(1);
+  });
+  it("that the server did as the page was closed is not asked about when it opens anew", async () => {
+    const [stage, valve, text, unit, repeats] = ["ready", "", "", "mm", false] as const;
+    const seen = JSON.stringify([server.card.tray]);
+    for (const [key, ...parts] of [
+      ["the-first", tank!],
+      ["the-second", tank!, cover!],
+    ] as const) {
+      const waiting = { key, stage, valve, text, unit, repeats, seen, act: act("tray", { parts }) };
+      await job.outbox.add(waiting);
+    }
+    job.stop();
+    // the first one came through, and nobody was there to hear of it
+    const body = JSON.stringify({ version: server.card.version, key: "the-first" });
+    await server.fetch(new Request("http://here/api/cards/3/acts/tray", { method: "POST", body }));
+    const last_act = {
+      version: server.card.version,
+      key: "the-first",
+      what: "the tray",
+      valve: null,
+    };
+    server.card = { ...server.card, tray: [tank!], last_act };
+    job = new Job(3);
+    await job.load();
+    await until(() => job.outbox.waiting.length === 0);
+    expect(job.queue.clash).toBeNull();
+    expect(server.done.map((one) => one.body.key)).toEqual(["the-first", "the-second"]);
   });
   it("that only the server can do is refused while it is away, and nothing waits", async () => {
     server.away = true;

@@ -28,7 +28,12 @@ export function waits(code: string | null): boolean {
 export interface About {
   valve?: string;
   through?: () => void;
+  /** Only whether it was done before is asked: it is not done now. */
+  asks?: boolean;
 }
+
+/** No card is at it: an act is refused, unless it was done before with its key. */
+const NO_VERSION = 0;
 
 export class Queue {
   card = $state.raw<Card | null>(null);
@@ -89,7 +94,8 @@ export class Queue {
   private async run(make: () => Act, key: string, about: About): Promise<string | null> {
     if (!this.card) return "away";
     try {
-      this.card = await answer(send(this.id, make(), this.card.version, key));
+      const version = about.asks ? NO_VERSION : this.card.version;
+      this.card = await answer(send(this.id, make(), version, key));
       about.through?.();
       keepCard(this.card);
       this.refusal = null;

@@ -129,19 +129,19 @@ export class Sending {
   }
 
   /** Send one entry; it stays kept while the server is away. */
-  private async post(entry: Waiting): Promise<Outcome> {
+  private async post(entry: Waiting, asks = false): Promise<Outcome> {
     this.under.add(entry.key);
-    const outcome = await this.sent(entry);
+    const outcome = await this.sent(entry, asks);
     this.under.delete(entry.key);
     return outcome;
   }
 
-  private async sent(entry: Waiting, times = 1): Promise<Outcome> {
+  private async sent(entry: Waiting, asks = false, times = 1): Promise<Outcome> {
     const { job } = this;
     const made = this.made.get(entry.key);
     const send = (): Act => made?.make() ?? actOf(entry);
     const before = job.card?.version ?? 0;
-    const code = await job.queue.send(send, entry.key, { valve: entry.valve, ...made });
+    const code = await job.queue.send(send, entry.key, { valve: entry.valve, asks, ...made });
     if (waits(code)) {
       job.queue.refusal = null; // it is kept: the banner says so
       this.retry();
@@ -152,7 +152,7 @@ export class Sending {
     if (code === "conflict") {
       // what was not written there meanwhile is made of the newer card, or has not to see it
       if ((made || !this.meanwhile(entry)) && times < MOST_TIMES && !job.stopped)
-        return this.sent(entry, times + 1);
+        return this.sent(entry, false, times + 1);
       this.clashes(entry);
       return "clashes";
     }
@@ -163,7 +163,8 @@ export class Sending {
 
   /** What waits behind an act on the same thing has seen what that one wrote. */
   private through(entry: Waiting, before: number): void {
-    if ((this.job.card?.version ?? 0) !== before + 1) return;
+    const { card } = this.job;
+    if (card?.version !== before + 1 && card?.last_act?.key !== entry.key) return;
     const same = this.about(entry);
     for (const one of this.job.outbox.waiting)
       if (one.key !== entry.key && this.about(one) === same)
@@ -243,11 +244,9 @@ export class Sending {
     const tried: string[] = [];
     for (let entry = this.next(); entry; entry = this.next(tried)) {
       tried.push(entry.key);
-      if (!this.made.has(entry.key) && this.meanwhile(entry)) {
-        this.clashes(entry);
-        continue;
-      }
-      const outcome = await this.post(entry);
+      const stale = !this.made.has(entry.key) && this.meanwhile(entry) !== "";
+      // it may be this very act that was written: sent by a page that is gone before it heard so
+      const outcome = await this.post(entry, stale);
       if (outcome === "waits") break;
       if (outcome === "refused" && !entry.act)
         this.job.outbox.draft(entry.stage, entry.valve, entry.text, entry.unit);

@@ -30,7 +30,7 @@ def last_act(session: Session, card: CardRow, upto: int) -> LastAct | None:
         else:
             what = "the last act" if row is None else row.to_undo(said)
             valve = None if row is None else row.valve(said)
-            return LastAct(version=act.version, what=what, valve=valve)
+            return LastAct(version=act.version, key=act.key, what=what, valve=valve)
     return None
 
 

@@ -89,10 +89,12 @@ class ValveView:
 class LastAct:
     """The last act on a card that can be taken back: the version it made, and what it was.
 
-    `valve` is the one that it was about, None where it was about more.
+    `key` is its sender's own name for it; `valve` the one that it was about, None where it was
+    about more.
     """
 
     version: int
+    key: str
     what: str
     valve: str | None
 

@@ -27,9 +27,9 @@ class WrittenLine:
 
 
 def last_acts(session: Session, card: CardRow, upto: int) -> Sequence[Any]:
-    """Return version, kind and payload of a card's last acts up to a version, the newest first."""
+    """Return version, key, kind and payload of a card's last acts up to a version, newest first."""
     query = (
-        select(EventRow.version, EventRow.kind, EventRow.payload)
+        select(EventRow.version, EventRow.key, EventRow.kind, EventRow.payload)
         .where(EventRow.card_id == card.id, EventRow.version <= upto)
         .order_by(EventRow.version.desc())
         .limit(LOOKED_BACK)

@@ -64,7 +64,7 @@
   const tasks = $derived((complete && card?.next_tasks) || []);
 
   let reason = $state("");
-  const proposed = $derived(tasks.join("; "));
+  const proposed = $derived(tasks[0] ?? "");
   async function again(): Promise<void> {
     const why = reason.trim() || proposed;
     if (await job.act(act("next-round", { reason: why }))) route.go(`/cards/${job.id}/read`);

@@ -20,9 +20,11 @@ def next_tasks(status: JobStatus, explained: Explained | None) -> tuple[str, ...
         found = [valve for valve in status.order if are(status.valves[valve])]
         return (f"{words}: {', '.join(found)}",) if found else ()
 
-    causes = explained.ranked[:1] if explained else ()
+    out = {valve for valve, state in status.valves.items() if is_out(state)}
     named = (
-        f"{one.name}: {', '.join(one.valves)}" for one in causes if kind_of(one.cause).put_right
+        f"{one.name}: {', '.join(one.valves)}"
+        for one in (explained.ranked[:1] if explained else ())
+        if kind_of(one.cause).put_right or out.intersection(one.valves)
     )
     unset = those(
         lambda one: one.record.proof is not None and one.left_unset, "Not in the set range"
