@@ -40,6 +40,8 @@ quick: .venv/.dev ## The sums, and what is done to a card: in about a minute
 .PHONY: test-long
 test-long: .venv/.dev $(APP) $(API)/answers/.done chromium ## All of it, and every simulation whole: 2,000 engines by brute force, 500 proofs a cause
 	@PLIMB_LONG=1 $(BIN)/python -m pytest tests --timeout 7200
+	@echo "plimb: once more in the browser, at a server that takes a second over every answer"
+	@PLIMB_LONG=1 PLIMB_ANSWERS_AFTER=1 $(BIN)/python -m pytest tests/browser --ignore=tests/browser/test_every_place.py --timeout 7200
 
 .PHONY: check
 check: .venv/.dev frontend/node_modules/.done $(API)/kinds.json $(API)/schema.d.ts $(API)/answers/.done ## Lint, types, layers, generated files
