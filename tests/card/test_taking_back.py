@@ -20,7 +20,7 @@ from plimb.card.registry import ACTS
 from plimb.card.transfer import export_card, import_card
 from plimb.core.engine.engine import Side
 from plimb.core.errors import BadValue, NotReady
-from plimb.core.job.fitting import turns_line
+from plimb.core.job.lists import turns_line
 from plimb.core.lengths import Unit, mm
 from plimb.core.shim.shim import Source
 from plimb.record.database import Database

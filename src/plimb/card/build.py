@@ -1,6 +1,6 @@
 """A card read off the record: what it is worth now, for the screen and the sheet."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Mapping
 from dataclasses import replace
 from datetime import datetime
 from decimal import Decimal
@@ -10,31 +10,30 @@ from typing import Literal
 from sqlalchemy.orm import Session, object_session
 
 from plimb.card.last_act import last_act
-from plimb.card.view import Amendment, CardView, NumberedSet, TickLine, ValveView
+from plimb.card.lists import list_facts, lists_of, method_of
+from plimb.card.view import Amendment, CardView, NumberedSet, ValveView
 from plimb.core.engine.changes import changes
-from plimb.core.engine.checklist import ChecklistItem
 from plimb.core.engine.conditions import Conditions
 from plimb.core.engine.cycle import cycle_of
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.layout import draw_head
 from plimb.core.engine.machine import Machine
-from plimb.core.engine.turning import Method, TurnPlan, order_by_plan
+from plimb.core.engine.turning import TurnPlan, order_by_plan
 from plimb.core.job.again import is_out, next_tasks
 from plimb.core.job.bolts import tightening_of
 from plimb.core.job.checks import SideChecks
 from plimb.core.job.evidence import card_questions
-from plimb.core.job.fitting import FitStep, closing_list, cover_list, fit_steps
+from plimb.core.job.fitting import FitStep, fit_steps
 from plimb.core.job.kinds import kind_of_job
+from plimb.core.job.lists import ListName, list_of
 from plimb.core.job.proof import explain
-from plimb.core.job.reach import reach_list
-from plimb.core.job.ready import safety_list
 from plimb.core.job.residuals import proved_from
 from plimb.core.job.sheet import Round
 from plimb.core.job.slips import Before, Question, Slip, questions
-from plimb.core.job.status import JobContext, JobStatus, job_status, pieces_out
+from plimb.core.job.status import JobContext, JobStatus, job_status
 from plimb.core.job.summary import NextCheck
 from plimb.core.job.tools import tool_list
-from plimb.core.job.valve import ValveRecord, ValveStatus
+from plimb.core.job.valve import ValveStatus
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
 from plimb.core.measure.limits import Verdict
@@ -89,11 +88,6 @@ def _reached(card: CardRow, engine: Engine) -> TurnPlan:
     return replace(plan, stops=tuple(stops), turning=Fraction(0))
 
 
-def method_of(card: CardRow) -> Method:
-    """Return how the engine of a card is turned; a head on the bench has no crank."""
-    return Method.BENCH if kind_of_job(card.kind).on_bench else card.method
-
-
 def machine_now(session: Session, card: CardRow) -> Machine:
     """Return what is remembered of a card's machine: by now, or as it was when it was signed."""
     return parsed_engine(_revision_now(session, card).document)[0].machine
@@ -104,15 +98,6 @@ def _revision_now(session: Session, card: CardRow) -> EngineRevisionRow:
     if card.signed_at:
         return card.revision
     return newest_revision(session, card.revision.engine_id)
-
-
-def is_apart(card: CardRow) -> bool:
-    """Return whether pieces are out in the first round, so that gaps can be felt no more."""
-    return _apart(card, written(card.rounds[-1], engine_of(card), card.trust).values())
-
-
-def _apart(card: CardRow, records: Iterable[ValveRecord]) -> bool:
-    return len(card.rounds) > 1 or pieces_out(records, kind_of_job(card.kind))
 
 
 def size_policy_of(card: CardRow) -> SizePolicy:
@@ -127,13 +112,17 @@ def size_policy_of(card: CardRow) -> SizePolicy:
 def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
     """Return what every valve of a card says and what is still to do, in one of its rounds."""
     engine, kind = engine_of(card), kind_of_job(card.kind)
-    safety = tuple(item.id for item in safety_list(engine, method_of(card), kind))
+    session, round_ = object_session(card), round_ or card.rounds[-1]
+    assert session is not None  # a card is read in one
+    facts = list_facts(card, engine, machine_now(session, card), round_.number)
+    safety, closing = (
+        tuple(item.id for item in list_of(which, facts))
+        for which in (ListName.SAFE, ListName.COVER)
+    )
     unseen = tuple(item for item in safety if item not in card.seen_to)
-    cover = cover_list(kind, (round_ or card.rounds[-1]).number)
-    closing = tuple(item.id for item in cover)
     return job_status(
         engine,
-        written(round_ or card.rounds[-1], engine, card.trust),
+        written(round_, engine, card.trust),
         size_policy_of(card),
         card.act,
         order_by_plan(engine, turning_for(card)),
@@ -147,7 +136,9 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
             only=engine.names.get(card.only_valve or ""),
             change_nm=card.change_nm or 0,
             opened_too=engine.named(card.opened_too),
-            **_told_before(card, round_ or card.rounds[-1], engine),
+            **_told_before(card, round_, engine),
+            aside=facts.aside,
+            later=round_.number > 1,
             blades=set_of(card),
             units=units_of(card),
         ),
@@ -189,8 +180,10 @@ def card_view(session: Session, card: CardRow) -> CardView:
     rounds = rounds_of(card)
     status, proved = rounds[-1].status, rounds[-1].proved
     touched, explained = status.touched, explain(proved) if proved else None
-    names, kind = engine.names, kind_of_job(card.kind)
+    names = engine.names
     newest, earlier = _revision_now(session, card), card_before(session, card)
+    machine = parsed_engine(newest.document)[0].machine
+    facts = list_facts(card, engine, machine, len(card.rounds))
     return value_of(
         CardView,
         card,
@@ -203,32 +196,21 @@ def card_view(session: Session, card: CardRow) -> CardView:
         source=file.spec_source,
         conditions=conditions_of(card),
         turning=cycle_of(engine, events, method_of(card), _reached(card, engine)),
-        safety=_lines(card, safety_list(engine, method_of(card), kind)),
+        **lists_of(card, facts, status.opened, touched),
         only_valve=names.get(card.only_valve or ""),
-        machine=parsed_engine(newest.document)[0].machine,
+        machine=machine,
         next_check=value_of(NextCheck, card),
-        tools=tool_list(engine, kind, method_of(card)),
+        tools=tool_list(facts),
         checks=card.checks or SideChecks(),
         checks_before=get_card(session, earlier, whole=False).checks if earlier else None,
-        apart=_apart(card, (state.record for state in status.valves.values())),
+        apart=bool(status.past),
+        shafts_aside=facts.aside,
         tray=card.trays[-1].document if card.trays else (),
         blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),
         instrument=card.instrument.name if card.instrument else None,
-        reach=_lines(
-            card, reach_list(engine, status.opened, len(card.rounds), on_bench=kind.on_bench)
-        ),
         rounds=rounds,
         fit=_fit(card, engine, touched),
-        closing=_lines(
-            card,
-            closing_list(
-                engine, engine.shafts_over(touched), shop.hand_turns, len(card.rounds), kind=kind
-            )
-            if touched
-            else (),
-        ),
-        cover=_lines(card, cover_list(kind, len(card.rounds))),
         hand_turns_wanted=shop.hand_turns,
         bolts=tuple(tightening_of(group, shop.wrench) for group in card.tightening),
         explained=explained,
@@ -274,10 +256,6 @@ def _fit(card: CardRow, engine: Engine, touched: Mapping[str, ValveStatus]) -> t
     )
 
 
-def _lines(card: CardRow, items: tuple[ChecklistItem, ...]) -> tuple[TickLine, ...]:
-    return tuple(TickLine(item=item, done=item.id in card.seen_to) for item in items)
-
-
 def _valves(
     session: Session, card: CardRow, last: Round, blades: BladeSet | None, earlier: int | None
 ) -> tuple[ValveView, ...]:
@@ -315,6 +293,7 @@ def _valves(
                 last=before.gap if before else None,
                 kept_nm=None if status.record.piece else pieces.get(status.clearance.key),
                 opened_too=valve in last.status.around.opened_too,
+                past=valve in last.status.past,
             )
         )
     return tuple(views)

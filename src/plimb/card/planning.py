@@ -11,7 +11,7 @@ from plimb.card.acts.read import clearance_family
 from plimb.card.build import engine_of, size_policy_of, status_of
 from plimb.card.custody import left_over, tray_of
 from plimb.card.stock import kinds_of, stocks, stocks_unknown
-from plimb.core.job.status import JobStatus, by_amount, pieces_out
+from plimb.core.job.status import JobStatus, by_amount
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.plan.advice import Advice, advise
 from plimb.core.plan.buying import Kit, Terms, purchases
@@ -238,9 +238,7 @@ def plan_of(session: Session, card: CardRow, variant: str | None = None) -> Plan
     musts = must_measure(request.rows, plan, request.policy.doubt, request.policy.sizing.sure)
     ordered = on_order_for(session, card.id)
     # with pieces out no gap can be felt any more
-    records = [state.record for state in status.valves.values()]
-    shut = len(card.rounds) > 1 or not pieces_out(records, status.around.kind)
-    blades = set_of(card) if shut else None
+    blades = set_of(card) if status.around.later or not status.past else None
     return PlanView(
         card_id=card.id,
         version=card.version,

@@ -102,6 +102,8 @@ _ROWS = (
         touches=("choice", "{valve}")),
     Act(kind="open-too", done="opened too, or not", undone="opening {valve} too",
         touches=("opened", "{valve}")),
+    Act(kind="lay-aside", done="camshaft out for another job, or not",
+        undone="laying camshaft {camshaft} aside", touches=("aside", "{camshaft}")),
     Act(kind="variant", done="another plan looked at", undone="which plan", touches=("choice",)),
     Act(kind="fit", done="piece put in", undone="fitting {valve}", touches=("choice", "{valve}")),
     Act(kind="turn-by-hand", done="turns by hand", undone="turning by hand", touches=("turns",)),
@@ -122,7 +124,7 @@ if len(ACTS) < len(_ROWS):
 TAKE_BACK = "take-back"
 _WORDS: Mapping[str, Mapping[str | None, str]] = {
     "purpose": {"found": "gap", "proof": "proof"}, "valve": {None: "a valve"},
-          "name": {None: "a part"}}  # fmt: skip
+          "name": {None: "a part"}, "camshaft": {None: "one"}}  # fmt: skip
 
 
 def act_of(kind: str | None) -> Act | None:

@@ -63,7 +63,8 @@ class ValveView:
     """One valve with what is asked about it, what was read before, and which blade comes next.
 
     `last` is what the check before left; `kept_nm` the piece that the record says is in, while
-    nobody has read it on this card; `opened_too` that somebody wants it opened with the others.
+    nobody has read it on this card; `opened_too` that somebody wants it opened with the others;
+    `past` that its gap as found can be felt no more.
     """
 
     status: ValveStatus
@@ -77,6 +78,7 @@ class ValveView:
     last: Gap | None = None
     kept_nm: int | None = None
     opened_too: bool = False
+    past: bool = False
 
     @property
     def spread_nm(self) -> int | None:
@@ -129,6 +131,7 @@ class CardView:
     notes: Mapping[Stage, str]
     bill: tuple[BillLine, ...]
     apart: bool
+    shafts_aside: frozenset[str]
     put_away_at: datetime | None
     origin: str
     conditions: Conditions

@@ -13,7 +13,7 @@ from pydantic import AfterValidator, BaseModel, BeforeValidator, ConfigDict, Fie
 
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Follower, Role
-from plimb.core.engine.machine import Measure, RenewedPart
+from plimb.core.engine.machine import Measure, RenewedPart, Vehicle
 from plimb.core.engine.turning import Events
 from plimb.core.errors import BadValue
 from plimb.core.job.bolts import BoltGroup
@@ -272,6 +272,7 @@ class EnginePart(FilePart):
     events: EventsPart | None = None
     source: Annotated[str, Field(max_length=200)] | None = None
     page: Annotated[str, Field(max_length=40)] | None = None
+    vehicle: Vehicle = Vehicle.MOTORCYCLE
     owner: Remark = ""
     plate: Annotated[str, Field(max_length=80)] = ""
     counter: Measure | None = None

@@ -202,6 +202,7 @@ class JobPart(_Exact):
     notes: Annotated[dict[Stage, Text], _left_out({})] = Field(default_factory=dict)
     bill: Annotated[tuple[BillLine, ...], Field(max_length=60), _left_out(())] = ()
     opened_too: Annotated[tuple[Name, ...], Field(max_length=200), _left_out(())] = ()
+    shafts_aside: Annotated[tuple[Name, ...], Field(max_length=20), _left_out(())] = ()
     trays: Annotated[tuple[TrayPart, ...], Field(max_length=1000)] = ()
     amendments: Annotated[tuple[AmendmentPart, ...], Field(max_length=1000)] = ()
     events: Annotated[tuple[EventPart, ...], Field(max_length=20_000)] = ()

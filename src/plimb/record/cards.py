@@ -184,6 +184,7 @@ def add_card(
         variant="best",
         forbidden=(),
         opened_too=(),
+        shafts_aside=(),
         recalled={},
         rounds=[RoundRow(number=1, opened_at=now, reason="", hand_turns=0)],
     )

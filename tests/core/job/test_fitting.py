@@ -13,7 +13,8 @@ from hypothesis import strategies as st
 from plimb.core.engine.followers import Follower, Role
 from plimb.core.errors import BadValue
 from plimb.core.job.bolts import order_of
-from plimb.core.job.fitting import chains, closing_list, fit_steps
+from plimb.core.job.fitting import chains, fit_steps
+from plimb.core.job.lists import ListFacts, ListName, list_of
 from plimb.core.job.tightening import neighbours, tightening_order
 from plimb.core.job.torque import Thread, Torque, TorqueUnit, doubt_of, parse_torque
 from plimb.core.job.valve import Choice
@@ -209,11 +210,13 @@ def test_each_follower_is_fitted_its_own_way(follower: Any, action: Any, says: A
 
 def test_closing_goes_from_caps_to_tensioner_to_turning_by_hand() -> None:
     engine = engine_of(Follower.BUCKET_UNDER)
-    steps = [one.id for one in closing_list(engine, ("IN", "EX"), 4)]
+    facts = ListFacts(engine=engine, opened=tuple(engine.by_id), hand_turns=4)
+    steps = [one.id for one in list_of(ListName.CLOSE, facts)]
     order = [steps.index(f"close-{one}") for one in ("caps", "marks", "tensioner", "turns")]
     assert order == sorted(order)
-    assert "4 full turns" in closing_list(engine, (), 4)[-1].does
-    assert [one.id for one in closing_list(engine, (), 2, 2)][:1] == ["close2-turns"]
+    on_top = replace(facts, engine=engine_of(Follower.BUCKET_OVER), round=2)
+    (turns,) = list_of(ListName.CLOSE, on_top)
+    assert (turns.id, "4 full turns" in turns.does) == ("close2-turns", True)
 
 
 def test_the_numbers_beside_the_bolts_are_not_the_bolts_in_turning_order() -> None:

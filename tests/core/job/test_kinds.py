@@ -1,15 +1,15 @@
 """Kinds of job: which stages there are, what is listed, which valves are set and where to."""
 
+from dataclasses import replace
 from typing import Any
 
 import pytest
 
 from plimb.core.engine.followers import Follower
+from plimb.core.engine.machine import Vehicle
 from plimb.core.engine.turning import Method
-from plimb.core.job.fitting import closing_list, cover_list
 from plimb.core.job.kinds import JobKind, kind_of_job
-from plimb.core.job.reach import reach_list
-from plimb.core.job.ready import safety_list
+from plimb.core.job.lists import ListFacts, ListName, list_of
 from plimb.core.job.stages import Stage
 from plimb.core.job.status import JobContext, by_amount, job_status
 from plimb.core.job.tools import tool_list
@@ -148,33 +148,63 @@ NEVER_ON_A_BENCH = {"power", "stand", "fuel", "plugs-out", "direction"}
 def test_lists_name_what_belongs_to_the_kind_and_nothing_else(kind: Any) -> None:
     row = kind_of_job(kind)
     method = Method.BENCH if row.on_bench else Method.MARKS
-    ready = {one.id for one in safety_list(ENGINE, method, row)}
+    facts = ListFacts(engine=ENGINE, kind=row, method=method, opened=("IN L",))
+    ready = {one.id for one in list_of(ListName.SAFE, facts)}
     assert ready.isdisjoint(NEVER_ON_A_BENCH) is row.on_bench
     assert ("reference" in ready) is row.reference
-    closing = [one.id for one in closing_list(ENGINE, ("IN",), 4, kind=row)]
+    closing = [one.id for one in list_of(ListName.CLOSE, facts)]
     assert ("close-tensioner" in closing) is not row.on_bench
-    assert bool(cover_list(row)) is not row.on_bench
-    reached = [one.id for one in reach_list(ENGINE, ("IN L",), on_bench=row.on_bench)]
+    assert bool(list_of(ListName.COVER, facts)) is not row.on_bench
+    reached = [one.id for one in list_of(ListName.REACH, facts)]
     assert ("pull-tensioner" in reached) is not row.on_bench
     assert "pull-lift" in reached
-    turns = next(one for one in closing_list(ENGINE, ("IN",), 4, kind=row) if "turns" in one.id)
+    turns = next(one for one in list_of(ListName.CLOSE, facts) if "turns" in one.id)
     assert ("camshaft" in turns.does) is row.on_bench
-    tools = " ".join(tool_list(ENGINE, row, method))
+    tools = " ".join(tool_list(facts))
     assert ("crank bolt" in tools) is not row.on_bench
     assert ("Micrometer" in tools) is row.opens
     assert ("Reference shims" in tools) is row.reference
 
 
 def test_the_cover_closes_every_engine_once_it_is_proved() -> None:
-    closing = [one.id for one in cover_list()]
+    facts = ListFacts(engine=ENGINE)
+    closing = [one.id for one in list_of(ListName.COVER, facts)]
     assert closing == ["close-cover", "close-cover-torque", "close-rest"]
-    assert cover_list(round_=2)[0].id == "close2-cover"
+    assert list_of(ListName.COVER, replace(facts, round=2))[0].id == "close2-cover"
+
+
+@pytest.mark.parametrize("vehicle", Vehicle)
+def test_only_a_motorcycle_is_told_of_a_stand_a_tank_and_a_rear_wheel(vehicle: Vehicle) -> None:
+    facts = ListFacts(engine=ENGINE, vehicle=vehicle, opened=("IN L",))
+    said = " ".join(
+        f"{line.does} {line.caution}" for which in ListName for line in list_of(which, facts)
+    )
+    said += " ".join(tool_list(facts))
+    motorcycle = vehicle is Vehicle.MOTORCYCLE
+    for word in ("stand,", "tank", "rear wheel"):
+        assert (word in said) is motorcycle, word
+    assert ("chain wrench" in said) is not motorcycle
+    assert "vessel" in said
+
+
+def test_a_camshaft_that_is_out_for_another_job_is_put_back_by_the_lists() -> None:
+    facts = ListFacts(engine=ENGINE, aside=frozenset({"EX"}), hand_turns=4)
+    reached = [one.id for one in list_of(ListName.REACH, facts)]
+    assert reached == ["pull-plug", "pull-mark", "pull-tensioner", "pull-caps", "pull-lift"]
+    closing = {one.id: one.does for one in list_of(ListName.CLOSE, facts)}
+    assert {"close-caps", "close-marks", "close-tensioner"} <= set(closing)
+    assert closing["close-lay"].startswith("EX laid in")
+    assert "4 full turns" in closing["close-turns"]
+    none = ListFacts(engine=ENGINE)
+    assert not list_of(ListName.REACH, none) + list_of(ListName.CLOSE, none)
 
 
 def test_tools_follow_the_follower_and_the_way_of_turning() -> None:
     over = single(Follower.BUCKET_OVER)
     kind = kind_of_job(JobKind.SET)
-    assert "Holding-down tool for the buckets" in tool_list(over, kind, Method.MARKS)
-    assert not any("Ties" in one for one in tool_list(over, kind, Method.MARKS))
-    assert any("Ties" in one for one in tool_list(ENGINE, kind, Method.MARKS))
-    assert any("mirror" in one for one in tool_list(ENGINE, kind, Method.LOBE))
+    on_top = tool_list(ListFacts(engine=over, kind=kind))
+    assert "Holding-down tool for the buckets" in on_top
+    assert not any("Ties" in one or "vessel" in one for one in on_top)
+    assert any("Ties" in one for one in tool_list(ListFacts(engine=ENGINE, kind=kind)))
+    by_the_lobe = tool_list(ListFacts(engine=ENGINE, kind=kind, method=Method.LOBE))
+    assert any("mirror" in one for one in by_the_lobe)

@@ -9,7 +9,7 @@ from plimb.core.engine.conditions import Conditions
 from plimb.core.engine.followers import Follower
 from plimb.core.engine.turning import Method
 from plimb.core.errors import BadValue
-from plimb.core.job.ready import safety_list
+from plimb.core.job.lists import ListFacts, ListName, list_of
 from plimb.files.engine_file import EngineFile
 from plimb.files.starting_point import Layout, Start, starting_point
 
@@ -25,7 +25,9 @@ def listed(
     document = starting_point(start)
     document["engine"]["crank"]["rotation"] = rotation
     engine = EngineFile.model_validate(document).to_core()
-    return {item.id: item for item in safety_list(engine, method)}
+    return {
+        item.id: item for item in list_of(ListName.SAFE, ListFacts(engine=engine, method=method))
+    }
 
 
 COMMON = {"power", "stand", "fuel", "hands", "clean", "plug", "plugs-out", "direction"}

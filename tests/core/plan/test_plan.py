@@ -8,7 +8,7 @@ import pytest
 
 from plimb.core.engine.engine import Clearance, Side
 from plimb.core.engine.followers import Follower
-from plimb.core.job.reach import reach_list
+from plimb.core.job.lists import ListFacts, ListName, list_of
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.blades import Blade, BladeSet
 from plimb.core.measure.gap import between, none_below, point
@@ -352,7 +352,8 @@ def test_each_follower_has_its_own_way_to_its_shims(follower: Any, first: Any, h
     engine = replace(engine, clearances=tuple(
         replace(one, camshaft_out=not no_cam) for one in engine.clearances
     ))  # fmt: skip
-    steps = [step.id for step in reach_list(engine, tuple(engine.by_id))]
+    facts = ListFacts(engine=engine, opened=tuple(engine.by_id))
+    steps = [step.id for step in list_of(ListName.REACH, facts)]
     assert steps[0] == f"pull-{first}"
     assert f"pull-{has}" in steps
     assert steps[-1] == "pull-read"
@@ -364,7 +365,8 @@ def test_each_follower_has_its_own_way_to_its_shims(follower: Any, first: Any, h
 def test_only_camshafts_of_valves_that_are_opened_come_out() -> None:
     engine = EngineFile.model_validate(starting_point(Start(layout=Layout.SINGLE))).to_core()
     intake = tuple(v.id for v in engine.clearances if v.side is Side.INTAKE)
-    caps = next(step for step in reach_list(engine, intake) if step.id == "pull-caps")
+    facts = ListFacts(engine=engine, opened=intake)
+    caps = next(step for step in list_of(ListName.REACH, facts) if step.id == "pull-caps")
     assert "IN" in caps.does
     assert "EX" not in caps.does
 

@@ -30,6 +30,19 @@
       oninput={(event) => (of.plate = event.currentTarget.value)}
     />
     <Select
+      label="The engine sits in"
+      value={of.vehicle ?? "motorcycle"}
+      items={[
+        { value: "motorcycle", label: "a motorcycle" },
+        { value: "car", label: "a car" },
+        { value: "other", label: "something else, or a stand" },
+      ]}
+      onchange={(to) => {
+        of.vehicle = to;
+        engine.redraw();
+      }}
+    />
+    <Select
       label="Its counter counts"
       value={of.counter ?? ""}
       items={COUNTERS}

@@ -35,6 +35,7 @@ export interface EngineDocument {
     source?: string;
     owner?: string;
     plate?: string;
+    vehicle?: string;
     counter?: string | null;
     interval?: number | null;
     caps?: string;
@@ -88,8 +89,8 @@ export function keepTyped(before: EngineDocument, after: EngineDocument, firing:
     ...mark,
     valves: mark.valves?.filter((id) => there.has(id)),
   }));
-  const { owner, plate, counter, interval, caps, tensioner } = engine;
-  Object.assign(after.engine, { owner, plate, counter, interval, caps, tensioner });
+  const { vehicle, owner, plate, counter, interval, caps, tensioner } = engine;
+  Object.assign(after.engine, { vehicle, owner, plate, counter, interval, caps, tensioner });
   const own = new Map(engine.valves.map((valve) => [valve.id, valve.spec]));
   for (const valve of after.engine.valves) valve.spec = own.get(valve.id);
 }

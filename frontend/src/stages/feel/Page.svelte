@@ -6,6 +6,7 @@
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
   import SpecAsk from "../../card/SpecAsk.svelte";
+  import Aside from "../../card/Aside.svelte";
   import Lean from "../../card/Lean.svelte";
   import OpenToo from "../../card/OpenToo.svelte";
   import Measure from "../../card/Measure.svelte";
@@ -37,13 +38,13 @@
 
 {#if valve && job.card}
   <InHand {valve} gap={valve.found?.gap ?? null} verdict={valve.verdict} {note} />
-  {#if !job.card.apart}<TurnFirst {job} measured={(one) => one.found !== null} />{/if}
+  {#if !valve.past}<TurnFirst {job} measured={(one) => one.found !== null} />{/if}
   <SpecAsk {job} />
   <Questions {job} />
-  {#if job.card.apart && !job.signed}
+  {#if valve.past && !job.signed}
     <div class="border-now border-l-4 pl-3">
       <p class="leading-5">
-        <b>Pieces are out.</b> What was found is only corrected now, as a line with its reason.
+        <b>This valve was opened.</b> What was found is only corrected now, as a line with its reason.
       </p>
       <Field
         label="Why it is corrected"
@@ -75,6 +76,7 @@
   <NextStage card={job.card} stage="feel">
     {#if !job.signed}
       <Lean {job} of="act" />
+      <Aside {job} />
     {/if}
   </NextStage>
 {/if}

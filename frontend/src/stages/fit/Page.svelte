@@ -8,6 +8,7 @@
   import type { Job } from "../../card/job.svelte";
   import Checklist from "../../card/Checklist.svelte";
   import Tighten from "./Tighten.svelte";
+  import Aside from "../../card/Aside.svelte";
   import NextStage from "../../card/NextStage.svelte";
 
   let { job }: { job: Job } = $props();
@@ -163,6 +164,8 @@
     {/if}
   {:else if steps.length}
     <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>
+  {:else if job.card.shafts_aside.length}
+    <p>No piece changes. What was taken off goes back by the list.</p>
   {:else}
     <p>
       No piece changes in this round. <a class="underline" href="/cards/{job.card.id}/choose"
@@ -171,7 +174,8 @@
     </p>
   {/if}
   <NextStage card={job.card} stage="fit" lines={job.card.closing} />
-  {#if steps.length && (job.card.machine.caps || job.card.machine.tensioner)}
+  {#if !steps.length}<Aside {job} />{/if}
+  {#if job.card.closing.length && (job.card.machine.caps || job.card.machine.tensioner)}
     <p class="border-now border-l-4 pl-3 leading-5">
       {#if job.card.machine.caps}<b>Caps:</b> {job.card.machine.caps}.{/if}
       {#if job.card.machine.tensioner}<b>Tensioner:</b> {job.card.machine.tensioner}.{/if}

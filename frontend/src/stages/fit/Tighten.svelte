@@ -26,8 +26,8 @@
   const now = $derived(bolts && !done ? bolts.order[at] : null);
   const turnOf = $derived(new Map((bolts?.order ?? []).map((bolt, n) => [bolt, n])));
 
-  /** One more bolt is turned, or one fewer; every tap counts, however fast they come. */
-  function turn({ name }: Bolts, by: 1 | -1): void {
+  /** So many more bolts are turned, or fewer; every tap counts, however fast they come. */
+  function turn({ name }: Bolts, by: number): void {
     const turnedBy = (one: Bolts): Bolts => ({
       ...one,
       turned: Math.max(0, Math.min(one.turns, one.turned + by)),
@@ -200,6 +200,11 @@
             aria-label="Back by one bolt"
             onclick={() => turn(bolts, -1)}>Back</Button
           >
+          {#if !done}
+            <Button class="col-span-2" onclick={() => turn(bolts, many - at)}
+              >All {many} turned in this stage</Button
+            >
+          {/if}
         </div>
       {/if}
     </div>

@@ -9,6 +9,7 @@
   import Checklist from "../../card/Checklist.svelte";
   import Entry from "../../card/Entry.svelte";
   import InHand from "../../card/InHand.svelte";
+  import Aside from "../../card/Aside.svelte";
   import NextStage from "../../card/NextStage.svelte";
   import OpenToo from "../../card/OpenToo.svelte";
   import { Draft } from "../../state/draft.svelte";
@@ -159,5 +160,6 @@
     </p>
   {/if}
   <NextStage card={job.card} stage="read" lines={reach} />
+  <Aside {job} />
   {#if begun}{@render way()}{/if}
 {/if}

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from plimb.card.acting import OnCard, act, known_valve
-from plimb.card.build import conditions_of, is_apart, size_policy_of, status_of
+from plimb.card.build import conditions_of, size_policy_of, status_of
 from plimb.card.said import Text, listed
 from plimb.core.errors import NotReady
 from plimb.core.job.valve import as_proof
@@ -104,9 +104,10 @@ def write_down_gap(
         BadValue: The text cannot be read or the valve is not on the engine.
         NotReady: Pieces are out and no reason is given.
     """
-    if purpose == "found" and not reason.strip() and is_apart(on.card):
+    past = status_of(on.card).past if purpose == "found" and not reason.strip() else frozenset()
+    if valve in past:
         raise NotReady(
-            "Pieces are out: what was found can only be corrected now. Write why.",
+            f"{valve} was opened: what was found can only be corrected now. Write why.",
             field="correction",
         )
     key = known_valve(on.card, valve).key

@@ -13,7 +13,8 @@ from plimb.card.said import Short, listed
 from plimb.core.engine.engine import Clearance
 from plimb.core.errors import BadValue, NotReady
 from plimb.core.job.bolts import MOST_BOLTS, BoltGroup, order_of
-from plimb.core.job.fitting import turns_line
+from plimb.core.job.kinds import kind_of_job
+from plimb.core.job.lists import turns_line
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import parse_length
@@ -83,6 +84,25 @@ def _refuse_wrong(
             )
     if abs(in_hand_nm - wanted_nm) > far_nm:
         raise NotReady(f"{said}: is it the right piece?", field="measured")
+
+
+@act("lay-aside")
+def lay_aside(on: OnCard, *, camshaft: str, aside: bool) -> None:
+    """Note that a camshaft is out for another job, so that it is put back by the lists, or is not.
+
+    Raises:
+        BadValue: The engine has no such camshaft.
+        NotReady: This job opens nothing.
+    """
+    if camshaft not in {shaft.id for shaft in on.engine.camshafts}:
+        raise BadValue(f"There is no camshaft {camshaft} on this engine.", field="camshaft")
+    if aside and not kind_of_job(on.card.kind).opens:
+        raise NotReady(
+            "This job opens nothing; change what kind it is, then lay the camshaft aside.",
+            field="camshaft",
+        )
+    without = tuple(kept for kept in on.card.shafts_aside if kept != camshaft)
+    on.card.shafts_aside = (*without, camshaft) if aside else without
 
 
 @act("turn-by-hand")

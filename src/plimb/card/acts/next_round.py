@@ -29,4 +29,4 @@ def next_round(on: OnCard, *, reason: str) -> None:
     card.rounds.append(following)
     on.session.flush()
     carry_over(on.session, before, following, on.engine, trust=card.trust, now=on.now)
-    card.forbidden, card.opened_too, card.variant = (), (), "best"
+    card.forbidden, card.opened_too, card.shafts_aside, card.variant = (), (), (), "best"

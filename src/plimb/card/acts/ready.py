@@ -11,7 +11,7 @@ from plimb.card.build import card_view
 from plimb.card.said import Brief, Reason, Text, inside, listed
 from plimb.core.engine.conditions import noted_from
 from plimb.core.errors import BadValue, NotReady
-from plimb.core.job.fitting import turns_line
+from plimb.core.job.lists import turns_line
 from plimb.core.job.tray import Part, Pocket, check_tray
 from plimb.core.plan.needs import WhichToSet
 from plimb.core.shim.shim import Trust

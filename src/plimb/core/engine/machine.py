@@ -24,6 +24,14 @@ class Measure(StrEnum):
         return "miles" if self is Measure.MILES else self.value
 
 
+class Vehicle(StrEnum):
+    """What an engine sits in."""
+
+    MOTORCYCLE = "motorcycle"
+    CAR = "car"
+    OTHER = "other"
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class RenewedPart:
     """A part or material this engine wants renewed; its number and price if they are known."""
@@ -38,10 +46,12 @@ class RenewedPart:
 class Machine:
     """What is remembered from card to card; empty is not known.
 
-    `plate` is the plate's or the frame's number, `caps` how the camshaft caps are marked,
-    `tensioner` its kind and what to do first, `notes` what is to be known at a stage.
+    `vehicle` is what it sits in, `plate` the plate's or the frame's number, `caps` how the
+    camshaft caps are marked, `tensioner` its kind and what to do first, `notes` what is to be
+    known at a stage.
     """
 
+    vehicle: Vehicle = Vehicle.MOTORCYCLE
     owner: str = ""
     plate: str = ""
     counter: Measure | None = None

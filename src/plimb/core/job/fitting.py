@@ -3,10 +3,8 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from plimb.core.engine.checklist import ChecklistItem, Line, checklist
 from plimb.core.engine.engine import Engine
 from plimb.core.engine.followers import Follower, Role, kind_of
-from plimb.core.job.kinds import SET, KindOfJob
 from plimb.core.job.valve import Choice
 from plimb.core.shim.shim import Source
 
@@ -142,86 +140,3 @@ def _in_order(
 def _checks(follower: Follower, role: Role) -> tuple[str, ...]:
     kind = kind_of(follower)
     return (kind.fit_closer or kind.fit) if role is Role.CLOSE else kind.fit
-
-
-_COUNT: Line = (
-    "count", "Every piece and tool counted, nothing left in the head", "A part that is "
-    "missing now is found before the engine is turned.",
-)  # fmt: skip
-_CAPS: Line = (
-    "caps", "Caps in their own places, the right way round", "Drawn down evenly by the "
-    "picture, in stages: a cam is brittle.",
-)  # fmt: skip
-_COVER: tuple[Line, ...] = (
-    ("cover", "Cover back: its gasket and seals sound or new, sealant where the maker asks",
-     "Look once more for a rag in a hole."),
-    ("cover-torque", "Cover bolts to the maker's figure, crosswise",
-     "Mostly 5 to 12 N·m: pounds by inches taken for pounds by feet shear them."),
-    ("rest", "Plugs, coils, hoses and tank back; oil that was drawn off is back on the lobes",
-     "Each bolt out of its own pocket: they differ in length."),
-)  # fmt: skip
-
-
-_TURNS = "turns"
-
-
-def turns_line(round_: int) -> str:
-    """Return what the line of a round's list is called that asks for turns by hand."""
-    return checklist([(_TURNS, "", "")], "close", round_)[0].id
-
-
-def closing_list(
-    engine: Engine,
-    shafts: tuple[str, ...],
-    hand_turns: int,
-    round_: int = 1,
-    *,
-    kind: KindOfJob = SET,
-) -> tuple[ChecklistItem, ...]:
-    """Return what follows once the pieces are in: caps, timing, tensioner, turning.
-
-    On the bench there is no timing and no tensioner, and the camshafts are turned. The order is
-    common practice; the maker's manual comes before it.
-    """
-    steps: list[Line] = []
-    if shafts:
-        steps += [_COUNT, _laid(shafts, on_bench=kind.on_bench), _CAPS]
-        if not kind.on_bench:
-            steps += _timing(engine)
-    else:
-        steps += kind_of(engine.follower).close
-    steps.append(
-        (_TURNS, f"Turned by hand {hand_turns} full turns in its own direction"
-         + (", each camshaft by its gear" if kind.on_bench else ""), "It must go "
-         "round without a stop. If it stops, look for the reason; never force it.")
-    )  # fmt: skip
-    return checklist(steps, "close", round_)
-
-
-def cover_list(kind: KindOfJob = SET, round_: int = 1) -> tuple[ChecklistItem, ...]:
-    """Return what closes the engine once it is proved, whatever was done; nothing on the bench."""
-    return () if kind.on_bench else checklist(_COVER, "close", round_)
-
-
-def _laid(shafts: tuple[str, ...], *, on_bench: bool) -> Line:
-    how = "lobes as they came out" if on_bench else "lobes of the first cylinder as at its mark"
-    never = (
-        "a shaft half in is never turned" if on_bench else "never turn the crank with one half in"
-    )
-    return "lay", f"{' and '.join(shafts)} laid in oiled, {how}", f"{never[0].upper()}{never[1:]}."
-
-
-def _timing(engine: Engine) -> list[Line]:
-    """Return the timing's lines, with what the maker says to look for and to count."""
-    cues = [f"{mark.name}: {mark.cue}" for mark in engine.marks if mark.cue]
-    counts = [mark.count for mark in engine.marks if mark.count]
-    marks = "Crank at its mark, cam marks level, pins between them counted"
-    if cues or counts:
-        marks = ". ".join(("Crank and cams at their marks", *cues, *counts))
-    return [
-        ("marks", marks, "Count twice. A tooth out bends valves."),
-        ("tensioner", "Tensioner wound back, bolted on, then released",
-         "Forgotten in its wound-back state the chain jumps."),
-        ("slack", "Chain tight on the driving side", "Slack there means a tooth out as soon "
-         "as it is turned."),
-    ]  # fmt: skip

@@ -32,7 +32,7 @@ class StageFacts:
 
     `closing` is asked for only where nothing is taken apart, `reference` where known pieces go
     in and are written down before the gaps are measured. With an `only` valve the job is about
-    that one.
+    that one; `aside` are the camshafts that are out for another job.
     """
 
     valves: Mapping[str, ValveStatus]
@@ -42,6 +42,7 @@ class StageFacts:
     unclosed: tuple[str, ...] = ()
     reference: bool = False
     only: str | None = None
+    aside: frozenset[str] = frozenset()
 
     def those(self, wanted: Callable[[ValveStatus], bool]) -> tuple[str, ...]:
         """Return the valves of which that is so, in measuring order."""
@@ -87,6 +88,10 @@ def _opened(job: StageFacts) -> tuple[str, ...]:
 
 def _touched(job: StageFacts) -> tuple[str, ...]:
     return job.those(lambda one: one.touched)
+
+
+def _aside(job: StageFacts) -> tuple[str, ...]:
+    return job.those(lambda one: one.clearance.camshaft in job.aside)
 
 
 def _unread(job: StageFacts) -> tuple[str, ...]:
@@ -137,12 +142,12 @@ CHOOSE = StageKind(
 FIT = StageKind(
     asks=_touched,
     waits=_unfitted,
-    there_for=_touched,
+    there_for=lambda job: _touched(job) or _aside(job),
 )
 PROVE = StageKind(
     asks=_touched,
     waits=lambda job: job.those(lambda one: one.touched and one.record.proof is None),
-    there_for=lambda job: _touched(job) or _opened(job),
+    there_for=lambda job: _touched(job) or _opened(job) or _aside(job),
 )
 SIGN = StageKind(asks=lambda job: job.closing, waits=lambda job: job.unclosed)
 

@@ -1,6 +1,6 @@
 """The whole card at a glance: what each valve says, what it needs, what is still to do."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Collection, Mapping
 from dataclasses import dataclass, field, replace
 
 from plimb.core.engine.engine import Clearance, Engine, measuring_order
@@ -20,10 +20,11 @@ class JobContext:
     """What a card says besides its valves.
 
     The safety list, what of it is not seen to, and whether anything was noted; what closes the
-    engine in the end; the kind of job, and the valve it is about if it is
-    about one, with what its gap is to be changed by; the valves that somebody wants to open too;
-    those that the round before proved in range, and those that it found out of it; the blades at
-    hand, if that is known; the units it is written in.
+    engine in the end; the kind of job, and the valve it is about if it is about one, with what
+    its gap is to be changed by; the valves that somebody wants to open too; the camshafts that are
+    out for another job; whether it is a later round, that begins with proofs; those that the round
+    before proved in range, and those that it found out of it; the blades at hand, if that is known;
+    the units it is written in.
     """
 
     safety: tuple[str, ...] = ()
@@ -35,6 +36,8 @@ class JobContext:
     only: str | None = None
     change_nm: int = 0
     opened_too: frozenset[str] = frozenset()
+    aside: frozenset[str] = frozenset()
+    later: bool = False
     proved: frozenset[str] = frozenset()
     failed: frozenset[str] = frozenset()
     blades: BladeSet | None = None
@@ -43,13 +46,14 @@ class JobContext:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class JobStatus:
-    """The card as it stands."""
+    """The card as it stands; `past` are the valves whose gap as found can be felt no more."""
 
     order: tuple[str, ...]
     valves: Mapping[str, ValveStatus]
     todo: tuple[Todo, ...]
     at: Stage
     not_in_spec: tuple[str, ...]
+    past: frozenset[str] = frozenset()
     around: JobContext = field(default_factory=JobContext)
 
     @property
@@ -115,13 +119,16 @@ def job_status(
         unclosed=around.unclosed,
         reference=kind.reference,
         only=around.only,
+        aside=around.aside,
     )
     todo = todo_list(job, kind.stages)
+    past = frozenset(order) if around.later else past_valves(engine, written, kind, around.aside)
     return JobStatus(
         order=order,
         valves=valves,
         todo=todo,
-        at=_at(todo, valves, around),
+        at=_at(todo, valves, around, past),
+        past=past,
         not_in_spec=tuple(
             valve
             for valve in order
@@ -217,29 +224,49 @@ def _need(
     return need if around.kind.opens else replace(need, opens=False)
 
 
-def _at(todo: tuple[Todo, ...], valves: Mapping[str, ValveStatus], around: JobContext) -> Stage:
+def _at(
+    todo: tuple[Todo, ...],
+    valves: Mapping[str, ValveStatus],
+    around: JobContext,
+    past: frozenset[str],
+) -> Stage:
     """Return the first stage that waits; Ready until anything is noted or measured.
 
-    Once pieces are out nothing leads back to Feel: what was found then changes only as a
+    Of a valve that was opened nothing leads back to Feel: what was found then changes only as a
     correction. A proof that is out keeps the card at Prove.
     """
     if not around.noted and not any(state.record.found for state in valves.values()):
         return Stage.READY
-    apart = pieces_out((state.record for state in valves.values()), around.kind)
-    passed = {*NOTED_FIRST, *((Stage.FEEL,) if apart else ())}
-    waits = next(
-        (item.stage for item in todo if item.stage not in passed and item.applies and item.waiting),
-        Stage.SIGN,
-    )
+    waiting = {
+        item.stage: item.waiting for item in todo if item.stage not in NOTED_FIRST and item.applies
+    }
+    if past:
+        waiting[Stage.FEEL] = tuple(one for one in waiting.get(Stage.FEEL, ()) if one not in past)
+    waits = [stage for stage, valves_ in waiting.items() if valves_ and stage is not Stage.SIGN]
+    # what is open is done first; then the next valves are felt
+    waits.sort(key=lambda stage: stage is Stage.FEEL and bool(past))
+    at = waits[0] if waits else Stage.SIGN
     out = any(state.proof_verdict not in (None, Verdict.IN) for state in valves.values())
-    return Stage.PROVE if waits is Stage.SIGN and out else waits
+    return Stage.PROVE if at is Stage.SIGN and out else at
 
 
-def pieces_out(records: Iterable[ValveRecord], kind: KindOfJob) -> bool:
-    """Return whether pieces have come out, so that gaps as found can be felt no more.
+def past_valves(
+    engine: Engine,
+    records: Mapping[str, ValveRecord],
+    kind: KindOfJob,
+    aside: Collection[str] = (),
+) -> frozenset[str]:
+    """Return the valves whose gap as found is past: theirs, or their camshaft, was lifted.
 
-    Reference pieces are written down before the gaps are felt; there a decision says it.
+    A valve that is opened by itself, by a finger or from the top, ends it for itself alone.
+    Reference pieces are written down before the gaps are felt; there a decision says it. A
+    camshaft that is out for another job ends it for all its valves.
     """
-    if kind.reference:
-        return any(record.choice is not None for record in records)
-    return any(record.piece is not None for record in records)
+
+    def lifted(record: ValveRecord) -> bool:
+        return (record.choice if kind.reference else record.piece) is not None
+
+    opened = [engine.clearance(valve) for valve, record in records.items() if lifted(record)]
+    shafts = {one.camshaft for one in opened if one.camshaft_out}.union(aside)
+    own = {one.id for one in opened}
+    return frozenset(one.id for one in engine.clearances if one.id in own or one.camshaft in shafts)

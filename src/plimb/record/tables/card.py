@@ -83,6 +83,9 @@ class CardRow(Base):
     opened_too: Mapped[tuple[str, ...]] = mapped_column(
         Values(tuple[str, ...]), server_default="[]"
     )
+    shafts_aside: Mapped[tuple[str, ...]] = mapped_column(
+        Values(tuple[str, ...]), server_default="[]"
+    )
     instrument_id: Mapped[int | None] = mapped_column(ForeignKey("instrument.id"))
     zero_nm: Mapped[int | None]
     as_signed: Mapped[ShopThings | None] = mapped_column(Values(ShopThings))

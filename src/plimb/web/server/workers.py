@@ -84,6 +84,8 @@ class Workers(MPServer):
         super().serve(target_loader=load, wrap_loader=False)
 
     def _init_shared_socket(self) -> None:
+        # an answer goes out at once: a short one would wait for the last one's receipt, some 40 ms
+        self._listener.setsockopt(socket.IPPROTO_TCP, socket.TCP_NODELAY, 1)
         self._listener.listen(BACKLOG)
         self._listener.set_inheritable(True)
         self._sso = self._listener
