@@ -250,6 +250,9 @@ def test_the_bill_has_the_pieces_that_were_bought_and_what_was_written_besides(
     for valve in ("IN L", "IN R"):
         job.shim(valve, "250")
         job.act(choose_piece, valve=valve, thickness_nm=mm("2.40"))
+    assert job.line("Used") is None  # nothing is in yet
+    for valve in ("IN L", "IN R"):
+        job.act(fit_piece, valve=valve, fitted=True, measured="", anyway=True)
     gasket = BillLine(what="Cover gasket", number="G-7", price=Decimal("12.5"))
     job.act(note.note_bill, lines=[gasket, BillLine(what="Sealant")])
     assert job.line("Used") == "2 × Shim 2.40 mm, 9.48 across, 1 × Cover gasket (G-7), 1 × Sealant"

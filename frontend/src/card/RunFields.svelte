@@ -6,30 +6,45 @@
     distance = $bindable(""),
     measure = $bindable("km"),
     hours = $bindable(""),
+    counts = null,
   }: {
     distance?: string;
     measure?: "km" | "mi";
     hours?: string;
+    /** What the engine's counter counts, if that is known: it comes first. */
+    counts?: string | null;
   } = $props();
+  const byHours = $derived(counts === "h");
 </script>
+
+{#snippet run()}
+  <Field
+    label={byHours ? "Hours run" : "or hours run"}
+    kind="decimal"
+    bind:value={hours}
+    at="hours"
+    placeholder={byHours ? "on the counter" : ""}
+  />
+{/snippet}
 
 <div
   class="col-span-2 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-end gap-2 max-sm:grid-cols-2"
 >
+  {#if byHours}{@render run()}{/if}
   <Field
-    label="Distance"
+    label={byHours ? "or a distance" : "Distance"}
     kind="whole"
     bind:value={distance}
     at="distance"
-    placeholder="on the counter"
+    placeholder={byHours ? "" : "on the counter"}
   />
   <div class="max-sm:order-last max-sm:col-span-2">
     <ToggleGroup
-      label="The counter counts"
+      label={byHours ? "The distance is in" : "The counter counts"}
       value={measure}
       items={["km", { value: "mi", label: "miles" }]}
       onchange={(to) => (measure = to)}
     />
   </div>
-  <Field label="or hours run" kind="decimal" bind:value={hours} at="hours" />
+  {#if !byHours}{@render run()}{/if}
 </div>

@@ -31,7 +31,13 @@ function type(text: string): void {
 
 describe("acts", () => {
   it("go to their own address with the version, the key and what they say", async () => {
-    const fitted = act("fit", { valve: "X", fitted: true, measured: "", anyway: false });
+    const fitted = act("fit", {
+      valve: "X",
+      fitted: true,
+      measured: "",
+      anyway: false,
+      swapped: false,
+    });
     await send(3, fitted, 7, "a-key-of-its-own");
     await send(3, act("take-plan", {}), 8, "another-key");
     expect(server.sent[0]).toMatchObject({

@@ -37,6 +37,7 @@ from plimb.record.years import (
     count_due,
     due_engines,
     found_by,
+    open_card_of,
     without_words,
 )
 from plimb.shop.clock import utc_now
@@ -106,7 +107,7 @@ class Unreadable:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class DueLine:
-    """One engine in the list of what is due."""
+    """One engine in the list of what is due; `card` is its open one, if it is on the bench now."""
 
     id: int
     label: str
@@ -114,6 +115,7 @@ class DueLine:
     words: str
     on: date | None
     odd: tuple[str, ...]
+    card: int | None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -192,7 +194,7 @@ def read_shop(database: Database, today: date | None = None) -> ShopView:
             lost_engines=lost,
             cards=cards,
             unreadable=unreadable,
-            due=_dated(due_engines(session, most=PAGE), today),
+            due=_dated(session, due_engines(session, most=PAGE), today),
             counts=_counts(session),
             blade_sets=tuple(
                 NumberedSet(id=row.id, blades=core_set(row)) for row in list_blade_sets(session)
@@ -233,31 +235,31 @@ def find_due(database: Database, today: date, skip: int) -> DuePage:
     backfill(database)
     with database.reading() as session:
         rows = due_engines(session, skip=skip, most=PAGE)
-        return DuePage(count=count_due(session), due=_due_lines(rows, today))
+        return DuePage(count=count_due(session), due=_due_lines(session, rows, today))
 
 
 def read_dated(database: Database, today: date) -> tuple[DueLine, ...]:
     """Return all that is due on a known day, the earliest first."""
     backfill(database)
     with database.reading() as session:
-        return _dated(due_engines(session), today)
+        return _dated(session, due_engines(session), today)
 
 
-def _dated(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:
+def _dated(session: Session, rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:
     """Return the lines of engines that are due on a known day."""
-    return tuple(line for line in _due_lines(rows, today) if line.on)
+    return tuple(line for line in _due_lines(session, rows, today) if line.on)
 
 
-def _due_lines(rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:
+def _due_lines(session: Session, rows: Sequence[EngineRow], today: date) -> tuple[DueLine, ...]:
     """Return the lines of engines that something says of when they are due."""
-    lines = []
+    lines, open_cards = [], open_card_of(session, [row.id for row in rows])
     for row in rows:
         if row.outlook is not None and row.outlook.words:
             outlook = row.outlook
             lines.append(
                 value_of(
                     DueLine, row, when=outlook.when(today), words=outlook.words, on=outlook.on,
-                    odd=outlook.odd,
+                    odd=outlook.odd, card=open_cards.get(row.id),
                 )
             )  # fmt: skip
     return tuple(lines)

@@ -44,6 +44,7 @@ from plimb.core.words import Units
 from plimb.files.engine_file import parsed_engine, turning_of
 from plimb.record.cards import card_before, get_card, signed_at
 from plimb.record.engines import newest_revision
+from plimb.record.families import swapped_for
 from plimb.record.readings import gaps_of, repeated, written
 from plimb.record.records import shop_things
 from plimb.record.rows import value_of
@@ -210,7 +211,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),
         instrument=card.instrument.name if card.instrument else None,
         rounds=rounds,
-        fit=_fit(card, engine, touched),
+        fit=_fit(session, card, engine, touched),
         hand_turns_wanted=shop.hand_turns,
         bolts=tuple(tightening_of(group, shop.wrench) for group in card.tightening),
         explained=explained,
@@ -241,7 +242,9 @@ def _corrected(card: CardRow, engine: Engine, newest: EngineRevisionRow) -> tupl
     return changes(engine, corrected, file.units)
 
 
-def _fit(card: CardRow, engine: Engine, touched: Mapping[str, ValveStatus]) -> tuple[FitStep, ...]:
+def _fit(
+    session: Session, card: CardRow, engine: Engine, touched: Mapping[str, ValveStatus]
+) -> tuple[FitStep, ...]:
     stops = {
         valve: number
         for number, stop in enumerate(_reached(card, engine).stops)
@@ -253,6 +256,7 @@ def _fit(card: CardRow, engine: Engine, touched: Mapping[str, ValveStatus]) -> t
         {v: s.record.piece.thickness_nm for v, s in touched.items() if s.record.piece},
         stops,
         frozenset(valve for valve, state in touched.items() if state.overtaken),
+        swapped_for(session, [state.clearance for state in touched.values()]),
     )
 
 

@@ -271,6 +271,21 @@ def settle_pieces(session: Session, card: CardRow, now: datetime, *, last: bool 
             move_shim(session, going, here, f"into {valve}, {why}", now)
             if choice.measured_nm is not None:
                 going.measured_nm = going.thickness_nm = choice.measured_nm
-    for row in shims_at(session, tray) if last else ():
-        scrap = row.condition == Condition.SCRAP
-        move_shim(session, row, GONE if scrap else DRAWER, f"left over, {why}", now)
+    given = {
+        out[valve].id: f"given to the counter for a new one, {why}"
+        for valve, record in changed.items()
+        if record.choice and record.choice.swapped and valve in out
+    }
+    _clear_tray(session, tray, given, f"left over, {why}" if last else None, now)
+
+
+def _clear_tray(
+    session: Session, tray: Location, given: Mapping[int, str], left: str | None, now: datetime
+) -> None:
+    """Take off the tray what was given away; what is left goes to the drawer, scrap goes away."""
+    for row in shims_at(session, tray):
+        if row.id in given:
+            move_shim(session, row, GONE, given[row.id], now)
+        elif left:
+            scrap = row.condition == Condition.SCRAP
+            move_shim(session, row, GONE if scrap else DRAWER, left, now)

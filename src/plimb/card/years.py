@@ -14,7 +14,7 @@ from plimb.core.engine.machine import Machine, Measure
 from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.status import JobStatus
 from plimb.core.lengths import Unit
-from plimb.core.wear.due import Promise, outlook_of
+from plimb.core.wear.due import Outlook, Promise, outlook_of
 from plimb.core.wear.forecast import forecast
 from plimb.core.wear.stack import (
     Check,
@@ -153,6 +153,24 @@ def keep_outlook(session: Session, engine_id: int) -> None:
     row = session.get(EngineRow, engine_id)
     assert row is not None  # it has a revision
     row.outlook, row.due_on = outlook, outlook.on
+
+
+def proposed_check(session: Session, card: CardRow) -> Outlook:
+    """Return when an open card's engine is due next, by its wear and its maker's interval.
+
+    The card counts as if it were signed as it stands.
+    """
+    past = past_of_engine(session, card.revision.engine_id)
+    this = Check(
+        on=card.opened_at.date(),
+        at=_in(past.measure, card.distance_km, card.distance_mi, card.hours),
+        valves=outcome_of(card),
+        new_life=kind_of_job(card.kind).reference,
+        card=card.id,
+    )
+    checks = (*past.checks, this)
+    seen = forecast(past.engine.clearances, checks, past.machine.interval)
+    return outlook_of(past.engine.clearances, seen, past.measure, Promise(), checks)
 
 
 BACKFILLED_AT_ONCE = 40

@@ -73,6 +73,7 @@ class ChoiceLine(LinePart):
     by_marking: bool
     measured_nm: Nm | None
     fitted_at: Moment | None
+    swapped: Annotated[bool, Field(exclude_if=lambda swapped: not swapped)] = False
     doubt_nm: Annotated[Nm | None, Field(exclude_if=lambda nm: nm is None)] = None
     made_from: Annotated[
         tuple[Nm | None, ...] | None, Field(max_length=8, exclude_if=lambda made: made is None)

@@ -6,6 +6,7 @@ from decimal import Decimal
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from plimb.core.engine.engine import Clearance
 from plimb.core.lengths import show_mm
 from plimb.core.shim.family import Family, Run
 from plimb.record.tables.shim import ShimFamilyRow
@@ -71,3 +72,12 @@ def core_family(row: ShimFamilyRow) -> Family:
         price=None if row.price is None else Decimal(row.price),
         code=row.code,
     )
+
+
+def swapped_for(session: Session, clearances: Sequence[Clearance]) -> frozenset[str]:
+    """Return the valves of whose pieces the counter takes an old one for a new one."""
+    if not clearances:
+        return frozenset()
+    known = families(session)
+    rows = {one.id: family_among(known, one.family) for one in clearances}
+    return frozenset(valve for valve, row in rows.items() if row and row.swap_price is not None)

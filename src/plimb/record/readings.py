@@ -172,6 +172,7 @@ def write_choice(
         source=Source.SAME,
         by_hand=True,
         by_marking=False,
+        swapped=False,
         shim_id=shim_id,
         supersedes_id=earlier,
         recorded_at=now,

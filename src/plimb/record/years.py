@@ -122,6 +122,21 @@ def due_engines(session: Session, *, skip: int = 0, most: int | None = None) -> 
     return session.scalars(query.offset(skip).limit(most)).all()
 
 
+def open_card_of(session: Session, engines: Sequence[int]) -> dict[int, int]:
+    """Return the newest card of each of these engines that is on the bench now."""
+    query = (
+        select(EngineRevisionRow.engine_id, func.max(CardRow.id))
+        .join(EngineRevisionRow, CardRow.revision)
+        .where(
+            EngineRevisionRow.engine_id.in_(engines),
+            CardRow.signed_at.is_(None),
+            CardRow.put_away_at.is_(None),
+        )
+        .group_by(EngineRevisionRow.engine_id)
+    )
+    return {engine: card for engine, card in session.execute(query)}
+
+
 def count_due(session: Session) -> int:
     """Return of how many engines something is known of their next check."""
     return session.scalar(select(func.count()).select_from(EngineRow).where(_KNOWN)) or 0

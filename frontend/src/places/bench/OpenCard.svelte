@@ -117,7 +117,12 @@
       <Field label="Who does the work" bind:value={who} at="opened_by" onfocus={typedOver} />
     {/if}
     <Field label="Why now" bind:value={why} at="reason" onfocus={typedOver} />
-    <RunFields bind:distance bind:measure={() => measure, (to) => (measured = to)} bind:hours />
+    <RunFields
+      bind:distance
+      bind:measure={() => measure, (to) => (measured = to)}
+      bind:hours
+      counts={engine?.counter}
+    />
     {#snippet foot()}
       <Button kind="now" type="submit" class="col-span-2 min-h-12 text-lg">Open the card</Button>
     {/snippet}

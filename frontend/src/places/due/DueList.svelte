@@ -29,7 +29,7 @@
     {#each group.lines as one (one.id)}
       <li class="border-line border-b">
         <a
-          href="/engines/{one.id}/years"
+          href={one.card ? `/cards/${one.card}` : `/engines/${one.id}/years`}
           class="hover:bg-sheet grid min-h-12 items-center gap-x-4 py-1 {narrow
             ? 'grid-cols-[6.5rem_minmax(0,1fr)]'
             : 'grid-cols-[7rem_minmax(0,14rem)_minmax(0,1fr)] max-md:grid-cols-[6.5rem_minmax(0,1fr)]'}"
@@ -37,7 +37,8 @@
           <span class="figures">{one.on ?? "–"}</span>
           <span class="truncate font-[620]">{one.label}</span>
           <span class="text-note leading-5 {narrow ? 'col-span-2' : 'max-md:col-span-2'}"
-            >{one.words}{one.odd.length ? `; odd: ${one.odd.join(", ")}` : ""}</span
+            >{#if one.card}<b>On the bench now.</b>{/if}
+            {one.words}{one.odd.length ? `; odd: ${one.odd.join(", ")}` : ""}</span
           >
         </a>
       </li>

@@ -3,7 +3,7 @@
   import { act } from "../../api/acts";
   import { preferences } from "../../state/preferences.svelte";
   import { untrack } from "svelte";
-  import { Button, Field, Form, Notice } from "../../kit";
+  import { Button, Check, Field, Form, Notice } from "../../kit";
   import { keys } from "../../state/keys.svelte";
   import type { Job } from "../../card/job.svelte";
   import Checklist from "../../card/Checklist.svelte";
@@ -30,9 +30,11 @@
   const place = $derived(step ? steps.indexOf(step) + 1 : 0);
   const parts = $derived([...(job.card?.tray ?? [])].reverse());
   let measured = $state("");
+  /** The counter took the old piece for this one. */
+  let swapped = $state(false);
   $effect(() => {
     void job.inHand;
-    untrack(() => (measured = ""));
+    untrack(() => ([measured, swapped] = ["", false]));
   });
 
   /** What a new shim for the valve in hand may measure, by the plan. */
@@ -51,13 +53,17 @@
   async function isIn(anyway = false): Promise<void> {
     if (!step || job.signed) return;
     const valve = step.valve;
-    const piece = act("fit", { valve, fitted: true, measured: measured.trim(), anyway });
+    const said = { measured: measured.trim(), anyway, swapped };
+    const piece = act("fit", { valve, fitted: true, ...said });
     if (!(await job.act(piece, valve))) return;
     const next = job.card?.fit.find((one) => !one.fitted);
     if (next && job.inHand === valve) job.pick(next.valve);
   }
   function notYet(valve: string): void {
-    void job.act(act("fit", { valve, fitted: false, measured: "", anyway: false }), valve);
+    void job.act(
+      act("fit", { valve, fitted: false, measured: "", anyway: false, swapped: false }),
+      valve,
+    );
   }
   $effect(() =>
     keys.register([
@@ -120,7 +126,9 @@
     {#if step.fitted}
       <div class="flex gap-2">
         <p class="bg-wash flex min-h-12 flex-1 items-center px-3 font-[620]">
-          It is in{step.measured ? `, measured ${preferences.shim(step.measured)}` : ""}
+          It is in{step.measured
+            ? `, measured ${preferences.shim(step.measured)}`
+            : ""}{step.swapped ? ", the old one given for it" : ""}
         </p>
         {#if !job.signed}
           <Button onclick={() => notYet(step.valve)}>Not yet</Button>
@@ -141,6 +149,9 @@
         <Button kind="now" type="submit" id="is-in" class="min-h-12 flex-1 text-lg">It is in</Button
         >
       </Form>
+      {#if step.may_swap}
+        <Check label="The counter took the old one for it" bind:checked={swapped} />
+      {/if}
       {#if outside}
         <p class="border-now border-l-4 pl-3 leading-5" role="status">
           {measured.trim()} is outside that range. Try another one of this size first.

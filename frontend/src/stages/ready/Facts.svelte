@@ -96,6 +96,7 @@
         bind:distance={typed.distance}
         bind:measure={typed.measure}
         bind:hours={typed.hours}
+        counts={job.card?.machine.counter}
       />
       {#snippet foot()}
         <Button kind="now" type="submit">Put it right</Button>

@@ -43,6 +43,13 @@
     field.value = "";
   }
   const left = $derived(job.card?.not_in_spec ?? []);
+  /** What the engine's counter counts comes first. */
+  const byHours = $derived(job.card?.machine.counter === "h");
+  const proposed = $derived(paper.sheet?.proposed ?? null);
+  function propose(): void {
+    if (proposed?.at == null) return;
+    (proposed.measure === "h" ? nextHours : next).value = `${proposed.at}`;
+  }
 
   async function sign(): Promise<void> {
     if (!people.here) preferences.setName(name.trim());
@@ -57,6 +64,10 @@
     );
   }
 </script>
+
+{#snippet hoursNext(label: string)}
+  <Field {label} kind="decimal" bind:value={nextHours.value} at="hours" />
+{/snippet}
 
 {#snippet files()}
   <div class="grid grid-cols-2 gap-2">
@@ -169,14 +180,25 @@
               bind:value={remarks.value}
               aria-invalid={job.refusal?.field === "remarks"}></textarea>
           </label>
+          {#if proposed && !next.value && !nextHours.value && !nextOn.value}
+            <div class="border-now border-l-4 flex items-center justify-between gap-3 pl-3">
+              <p class="leading-5"><b>Next check, proposed:</b> {proposed.words}.</p>
+              {#if proposed.at !== null}
+                <Button onclick={propose}>Take it</Button>
+              {/if}
+            </div>
+          {/if}
           <div class="grid grid-cols-2 gap-2">
+            {#if byHours}{@render hoursNext("Next check at, hours")}{/if}
             <Field
-              label="Next check at, {job.card.measure === 'mi' ? 'miles' : 'km'}"
+              label="{byHours ? 'or at' : 'Next check at'}, {job.card.measure === 'mi'
+                ? 'miles'
+                : 'km'}"
               kind="whole"
               bind:value={next.value}
               at="distance"
             />
-            <Field label="or at, hours" kind="decimal" bind:value={nextHours.value} at="hours" />
+            {#if !byHours}{@render hoursNext("or at, hours")}{/if}
             <Field label="or by the day" type="date" bind:value={nextOn.value} at="next_on" />
           </div>
           {#snippet foot()}

@@ -19,21 +19,26 @@ from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import parse_length
 from plimb.core.shim.family import check_shim
+from plimb.core.shim.shim import Source
 from plimb.core.words import Units
 from plimb.record.readings import standing, write_choice
 from plimb.shop.settings import MOST_TURNS, settings_of
 
 
 @act("fit", measured=Short)
-def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str, anyway: bool = False) -> None:
+def fit_piece(
+    on: OnCard, *, valve: str, fitted: bool, measured: str, anyway: bool = False,
+    swapped: bool = False,
+) -> None:  # fmt: skip
     """Note that the chosen piece is in, with what a micrometer said as it went in.
 
     A piece is judged before it goes in: one that would be out, or is another than was decided
-    on, goes in only where somebody says that it does `anyway`.
+    on, goes in only where somebody says that it does `anyway`. For one that is bought the counter
+    may take the valve's old piece: then that one is `swapped` and comes back no more.
 
     Raises:
         NotReady: No other piece has been chosen for the valve, what was decided was made from
-            other figures, or the piece in the hand would be out.
+            other figures, the piece in the hand would be out, or the old one cannot be swapped.
         BadValue: The thickness cannot be read.
     """
     clearance, measured_nm = known_valve(on.card, valve), None
@@ -49,7 +54,9 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str, anyway: bo
             f"The piece for {valve} was decided on from other figures. Plan again first.",
             field="overtaken",
         )
-    choice = replace(record.choice, fitted=fitted)
+    if swapped:
+        _refuse_swap(on, valve, record.choice)
+    choice = replace(record.choice, fitted=fitted, swapped=swapped and fitted)
     if measured_nm is not None:
         instrument = on.card.instrument
         choice = replace(
@@ -62,6 +69,15 @@ def fit_piece(on: OnCard, *, valve: str, fitted: bool, measured: str, anyway: bo
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now
     )
+
+
+def _refuse_swap(on: OnCard, valve: str, choice: Choice) -> None:
+    """Refuse to give the counter a piece that stays here, or for one it does not sell: NotReady."""
+    takers = (record.choice for record in on.records.values())
+    taken = any(one and one.from_valve == valve and one.source is Source.ENGINE for one in takers)
+    if choice.source is not Source.COUNTER or taken:
+        why = "its old piece goes into another valve" if taken else "nothing is bought for it"
+        raise NotReady(f"{valve}: {why}, so nothing is swapped at the counter.", field="swapped")
 
 
 def _refuse_wrong(

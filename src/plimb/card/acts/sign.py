@@ -15,7 +15,7 @@ from plimb.card.document import fingerprint_of
 from plimb.card.said import Long
 from plimb.card.search import keep_words
 from plimb.card.view import CardView
-from plimb.card.years import keep_outcome, keep_outlook
+from plimb.card.years import keep_outcome, keep_outlook, proposed_check
 from plimb.core.engine.cycle import CycleStop
 from plimb.core.engine.run import Distance, distance_in, hours_in
 from plimb.core.engine.turning import Method
@@ -23,6 +23,7 @@ from plimb.core.errors import BadValue, KeyReused, NotReady, required
 from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.sheet import (
     Fact,
+    NextProposed,
     Sheet,
     SheetRound,
     explained_lines,
@@ -143,6 +144,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         unticked=tuple(line.item.does for line in view.lists if not line.done) if ticked else (),
         remarks=view.remarks or "",
         next_check=view.next_check.words(),
+        proposed=_proposed(session, card),
         signed_by=view.signed_by,
         signed_at=view.signed_at,
         amendments=tuple(
@@ -152,6 +154,14 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         fingerprint=fingerprint_of(session, card),
         key=seal.public if (seal := seal_of(session, card)) else None,
     )
+
+
+def _proposed(session: Session, card: CardRow) -> NextProposed | None:
+    """Return the next check to propose; None of a signed card, or where nothing says when."""
+    if card.signed_at is not None:
+        return None
+    due = proposed_check(session, card)
+    return NextProposed(at=due.at, measure=due.measure, words=due.words) if due.words else None
 
 
 def _below(session: Session, card: CardRow, view: CardView) -> tuple[Fact, ...]:

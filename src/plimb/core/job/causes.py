@@ -193,7 +193,7 @@ def _held_open(on: Sequence[Proved]) -> str:
     before_nm, gap, shim = one.before_nm or 0, one.units.in_sum, one.units.shim_figure
     low, high = one.before_range
     return (
-        f"No gap was felt before. Worked back, {gap(one.proof.best_nm)} − "
+        f"{one.valve}: no gap was felt before. Worked back, {gap(one.proof.best_nm)} − "
         f"({shim(one.old_nm)} − {shim(one.new_nm)}) = {gap(before_nm)}: it "
         f"was held open by {gap(-before_nm)} ({gap(max(0, -high))} to {gap(-low)})."
     )

@@ -16,6 +16,7 @@ class FitStep:
     `old_goes_to` is the valve that the old piece serves, None where it is left over; `old_gone`
     that it is in there already. Where the shaft stays in, `turn_to` is the stop to turn to first,
     every bucket closed, and `spare` says that something closes the valve until its piece comes.
+    The counter `may_swap` the old piece for one that is bought; `swapped` says that it did.
     """
 
     valve: str
@@ -32,6 +33,8 @@ class FitStep:
     turn_to: int | None = None
     spare: bool = False
     overtaken: bool = False
+    may_swap: bool = False
+    swapped: bool = False
 
 
 def chains(moves: Mapping[str, str | None]) -> list[list[str]]:
@@ -66,6 +69,7 @@ def fit_steps(
     out_nm: Mapping[str, int],
     stops: Mapping[str, int] | None = None,
     overtaken: frozenset[str] = frozenset(),
+    swaps: frozenset[str] = frozenset(),
 ) -> tuple[FitStep, ...]:
     """Return what is fitted, valve by valve, in order.
 
@@ -80,6 +84,7 @@ def fit_steps(
         out_nm: The thickness of the piece that came out of each of them.
         stops: At which stop each valve is at rest, where the shaft stays in.
         overtaken: Valves whose decision was made from other figures.
+        swaps: Valves of whose pieces the counter takes old ones for new ones.
     """
     takers = {
         choice.from_valve: valve
@@ -94,8 +99,7 @@ def fit_steps(
         choice, taker = choices[valve], takers.get(valve)
         stays = not engine.clearance(valve).camshaft_out and valve in (stops or {})
         here = (stops or {}).get(valve) if stays else stop
-        giver = choice.from_valve
-        rest = order[order.index(valve) :]
+        giver, rest = choice.from_valve, order[order.index(valve) :]
         steps.append(
             FitStep(
                 valve=valve,
@@ -113,6 +117,8 @@ def fit_steps(
                 # its piece is still in a valve that comes later, at another stop
                 spare=stays and giver in rest[1:] and (stops or {}).get(giver or "") != here,
                 overtaken=valve in overtaken,
+                may_swap=valve in swaps and taker is None and choice.source is Source.COUNTER,
+                swapped=choice.swapped,
             )
         )
         stop = here

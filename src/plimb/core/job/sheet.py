@@ -10,6 +10,7 @@ from datetime import datetime
 from plimb.core.engine.engine import Clearance, Engine, Side
 from plimb.core.engine.followers import Role
 from plimb.core.engine.layout import HeadDrawing
+from plimb.core.engine.machine import Measure
 from plimb.core.job.bolts import Tightening
 from plimb.core.job.causes import Cause
 from plimb.core.job.proof import Explained, explain
@@ -110,11 +111,22 @@ class SheetRound:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class NextProposed:
+    """When the next check is due by wear and interval: for whoever signs to take, or not."""
+
+    at: int | None
+    measure: Measure
+    words: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Sheet:
     """The whole sheet: what came of the job first.
 
     `facts` are names and what stands beside them, in order: how it was measured. `lines` are
     what was used and noted, in the same way; `ticked` and `unticked` the lines of the lists.
+
+    `proposed` is when the next check is due, while the card is not signed.
 
     `unit` is the engine's own for gaps, `shim_unit` for shims; the printed sheet shows them so.
     """
@@ -137,6 +149,7 @@ class Sheet:
     unticked: tuple[str, ...]
     remarks: str
     next_check: str
+    proposed: NextProposed | None
     signed_by: str | None
     signed_at: datetime | None
     amendments: tuple[str, ...]

@@ -23,7 +23,8 @@ class Choice:
     """The piece decided on for a valve, and whether a person decided it against the plan.
 
     `measured_nm` is what an instrument good to `doubt_nm` said as it went in; `by_marking` that
-    nobody ever measured it; `fitted` that it is in. `made_from` is what it was decided from.
+    nobody ever measured it; `fitted` that it is in; `swapped` that the counter took the valve's
+    old piece for it. `made_from` is what it was decided from.
     """
 
     thickness_nm: int
@@ -33,6 +34,7 @@ class Choice:
     by_marking: bool = False
     measured_nm: int | None = None
     fitted: bool = False
+    swapped: bool = False
     doubt_nm: int | None = None
     made_from: MadeFrom | None = None
 

@@ -95,7 +95,8 @@ class ShimReadingRow(_Line, Base):
 class ChoiceRow(_Line, Base):
     """The thickness decided on for a valve, where it comes from, and whether by hand.
 
-    `shim_id` is the piece out of the drawer that is kept back for it. `made_from` is what stood
+    `shim_id` is the piece out of the drawer that is kept back for it; `swapped` says that the
+    counter took the valve's old piece for it. `made_from` is what stood
     when it was decided: what it was worked out from; `doubt_nm` what the instrument is good to
     that measured the piece as it went in.
     """
@@ -113,6 +114,7 @@ class ChoiceRow(_Line, Base):
     by_marking: Mapped[bool] = mapped_column(server_default=text("0"))
     measured_nm: Mapped[int | None]
     fitted_at: Mapped[datetime | None]
+    swapped: Mapped[bool] = mapped_column(server_default=text("0"))
     made_from: Mapped[list[int | None] | None] = mapped_column(JSON(none_as_null=True))
     doubt_nm: Mapped[int | None]
     supersedes_id: Mapped[int | None] = mapped_column(ForeignKey("choice.id"))

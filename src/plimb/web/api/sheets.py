@@ -10,7 +10,14 @@ from plimb.card import billing, sealing, transfer
 from plimb.card.acts import sign
 from plimb.card.said import Key, Long, Sent, sent_to
 from plimb.card.view import CardView
-from plimb.core.job.sheet import Fact, Sheet, SheetRound, SheetRow, SheetSpec
+from plimb.core.job.sheet import (
+    Fact,
+    NextProposed,
+    Sheet,
+    SheetRound,
+    SheetRow,
+    SheetSpec,
+)
 from plimb.web.api.cards import CardOut, Who, card_as_it_stands
 from plimb.web.wire.idempotency import idempotent
 from plimb.web.wire.read_off import Answer, answer_of, read_off
@@ -31,6 +38,7 @@ class SheetSpecOut(Answer):
 
 
 SheetRowOut = answer_of(SheetRow, "SheetRowOut", without=("spec",))
+NextProposedOut = answer_of(NextProposed, "NextProposedOut")
 SheetRoundOut = answer_of(SheetRound, "SheetRoundOut")
 SheetOut = answer_of(
     Sheet, "SheetOut", without=("drawing", "fingerprint", "key", "unit", "shim_unit")

@@ -17,7 +17,7 @@ from collections.abc import Callable
 from contextlib import suppress
 from functools import partial
 from pathlib import Path
-from threading import Thread
+from threading import Lock, Thread
 from time import monotonic, sleep
 from typing import Any
 
@@ -139,7 +139,33 @@ def _in_worker(load: Loader, beats: Beats, idx: int, parent: int) -> Any:
     application = load()
     gc.freeze()
     Thread(target=_beat, args=(beats, idx, parent), daemon=True, name="heartbeat").start()
-    return application
+    return _letting_go(application)
+
+
+def _letting_go(application: Any) -> Any:
+    """Let a client go while another one waits here: it comes back, and to a worker that is free.
+
+    Connections stay open, and the first worker that is free takes every one that comes: four
+    clients would wait for one worker, and the others stand by.
+    """
+    under, lock = [0], Lock()
+
+    def answered(environ: Any, start_response: Any) -> Any:
+        with lock:
+            under[0] += 1
+
+        def start(status: str, headers: list[tuple[str, str]], *more: Any) -> Any:
+            if under[0] > 1:
+                headers = [*headers, ("Connection", "close")]
+            return start_response(status, headers, *more)
+
+        try:
+            return application(environ, start)
+        finally:
+            with lock:
+                under[0] -= 1
+
+    return answered
 
 
 def _end_with(parent: int) -> None:
