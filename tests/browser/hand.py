@@ -10,8 +10,8 @@ from .slowly import keyed
 class Hand:
     """Somebody at the bench: taps and typed figures, counted."""
 
-    def __init__(self, open_page: Any, name: str) -> None:
-        self.page: Page = open_page("/engines/new")
+    def __init__(self, open_page: Any, name: str, **size: Any) -> None:
+        self.page: Page = open_page("/engines/new", **size)
         self.page.get_by_role("heading", name="A new engine").wait_for()
         self.name, self.taps, self.keys = name, 0, 0
 

@@ -27,7 +27,7 @@ def decode(
     """Return every thickness in nanometres that the marking can stand for, thinnest first.
 
     Args:
-        marking: Digits as read, `?` for one that is worn off: `275`, `2975`, `3`, `2?5`.
+        marking: Digits as read, `?` for one that is worn off: `275`, `2975`, `3`, `2?5`, `46`.
         sizes: What the family is made in, thinnest first.
         code: `hundredths` takes 275 for 2.75, `thousandths` 2975 for 2.975, `rounded` 298 for
             the family's size next to 2.98, such as 2.975; `auto` takes what the family allows.
@@ -44,7 +44,13 @@ def decode(
     if code is Code.THOUSANDTHS:
         return (int(marking) * _THOUSANDTH,)
     if len(marking) == 2:
-        return tuple(size for size in sizes if _faces(size)[0].startswith(marking))
+        # 27 is 2.7 and something, or, as graded buckets are stamped, 46 the end of 5.46
+        return tuple(
+            size
+            for size in sizes
+            for face in (_faces(size)[0],)
+            if face.startswith(marking) or face.endswith(marking)
+        )
     literal_nm = int(marking) * mm("1") // 10 ** (len(marking) - 1)
     if literal_nm in sizes and code is Code.AUTO:
         return (literal_nm,)
