@@ -109,6 +109,16 @@ def test_what_a_view_would_trip_over_is_refused_at_the_door(
     assert said.value.field in ("$.job", f"$.job.{name}")
 
 
+def test_a_shim_measured_with_no_doubt_at_all_is_refused(school: Database) -> None:
+    """Nothing is weighed against it: what the years say would be divided by nothing."""
+    with school.reading() as session:
+        document = json.loads(card_text(session, 1))
+    pieces = [piece for round_ in document["rounds"] for piece in round_["history"]["pieces"]]
+    pieces[0]["doubt_nm"] = 0
+    with pytest.raises(BadValue, match="greater than 0"):
+        import_card(school, json.dumps(document), now=NOON)
+
+
 def test_a_card_that_comes_in_changes_no_engine_here(school: Database) -> None:
     with school.reading() as session:
         text = card_text(session, 1)

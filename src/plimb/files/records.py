@@ -40,6 +40,8 @@ Why = Annotated[str, Field(max_length=500)]
 """As long as the screen takes a name and a reason: what stands in a file fits a sheet."""
 Thing = TypeVar("Thing", BladeSet | None, Instrument | None)
 Km = Annotated[int, Field(ge=0, le=2_000_000)]
+DoubtNm = Annotated[int, Field(gt=0, le=1_000_000)]
+"""What an instrument is good to: something, and less than a millimetre."""
 Hours = Annotated[Decimal, Field(ge=0, le=2_000_000, allow_inf_nan=False)]
 
 
@@ -51,7 +53,7 @@ class ShimLine(LinePart):
     measured_nm: Nm | None
     readings: Annotated[list[Nm], Field(max_length=40)]
     condition: Condition
-    doubt_nm: Nm | None
+    doubt_nm: DoubtNm | None
     zero_nm: Nm
     answered: Trust | None
     supersedes: Earlier = None
@@ -74,7 +76,7 @@ class ChoiceLine(LinePart):
     measured_nm: Nm | None
     fitted_at: Moment | None
     swapped: Annotated[bool, Field(exclude_if=lambda swapped: not swapped)] = False
-    doubt_nm: Annotated[Nm | None, Field(exclude_if=lambda nm: nm is None)] = None
+    doubt_nm: Annotated[DoubtNm | None, Field(exclude_if=lambda nm: nm is None)] = None
     made_from: Annotated[
         tuple[Nm | None, ...] | None, Field(max_length=8, exclude_if=lambda made: made is None)
     ] = None

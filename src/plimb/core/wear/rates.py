@@ -136,6 +136,10 @@ def doubt_of(seen: Sighting) -> float:
     return hypot((high - low) / 1000 / sqrt(12), feel)
 
 
+FINEST = 0.1
+"""No thickness is known better than to a tenth of a micrometre, whatever a record says."""
+
+
 def _beforehand(
     number: int, kinds: tuple[int, ...], wide: int, deviations: Sequence[float]
 ) -> tuple[Floats, Floats]:
@@ -150,7 +154,7 @@ def _beforehand(
     for row, place in enumerate(range(2 * number, at_hand), number):
         known[row, place] = 1 / ANY_RATE
     for row, deviation in enumerate(deviations):
-        known[number + at_hand - 2 * number + row, at_hand + row] = 1 / deviation
+        known[number + at_hand - 2 * number + row, at_hand + row] = 1 / max(deviation, FINEST)
     off = np.zeros((number, wide))
     for place, kind in enumerate(kinds):
         off[place, number + place], off[place, 2 * number + kind] = 1, -1
