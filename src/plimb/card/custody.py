@@ -1,6 +1,6 @@
 """Keep the shop's record of pieces in step with what is done on a card."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from datetime import datetime
 
 from sqlalchemy.orm import Session
@@ -12,6 +12,8 @@ from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import mm, show_mm
 from plimb.core.shim.location import DRAWER, GONE, Location, Where
 from plimb.core.shim.shim import Condition, ShimReading, Source, Trust
+from plimb.files.engine_file import parsed_engine
+from plimb.record.engines import newest_revision
 from plimb.record.families import find_family, know_families
 from plimb.record.readings import standing, written
 from plimb.record.shims import (
@@ -127,13 +129,25 @@ def lying_for(session: Session, card: CardRow, clearance: Clearance) -> list[Shi
     tray = [piece for piece in tray if piece.condition == Condition.SOUND]
     if clearance.family.known:
         return [*(piece for piece, _many in sound_in_drawer(session, [row.id])), *tray]
-    pieces = [*sound_ones(session, row.id), *tray]
     engine, engine_id = engine_of(card), card.revision.engine_id
+    pieces = [*sound_ones(session, row.id), *tray, *_said_since(session, card, clearance)]
     alike = [mate for mate in engine.clearances if mate.family.kind == clearance.family.kind]
     fits = {(engine_id, mate.key) for mate in alike}
     only_kind = all(other.family.known or other in alike for other in engine.clearances)
     been = valves_of(session, pieces)
     return [piece for piece in pieces if been[piece.id] <= fits and (been[piece.id] or only_kind)]
+
+
+def _said_since(session: Session, card: CardRow, clearance: Clearance) -> Sequence[ShimRow]:
+    """Return the sound shims of the family that was said since the card was opened, if it was."""
+    newest = parsed_engine(newest_revision(session, card.revision.engine_id).document)[1]
+    said = next((one.family for one in newest.clearances if one.key == clearance.key), None)
+    row = find_family(session, said) if said is not None and said.known else None
+    if row is None:
+        return ()
+    pieces = sound_ones(session, row.id)
+    been = valves_of(session, pieces)
+    return [piece for piece in pieces if been[piece.id]]
 
 
 def keep_back(

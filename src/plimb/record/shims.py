@@ -204,6 +204,11 @@ def sound_ones(session: Session, family: int) -> Sequence[ShimRow]:
     return session.scalars(query).all()
 
 
+def shims_of(session: Session, family: int) -> Sequence[ShimRow]:
+    """Return every piece of one family, wherever it is."""
+    return session.scalars(select(ShimRow).where(ShimRow.family_id == family)).all()
+
+
 def valves_of(session: Session, pieces: Iterable[ShimRow]) -> dict[int, set[tuple[int, str]]]:
     """Return for each piece the engines' valves that it has been in, by engine and key."""
     been: dict[int, set[tuple[int, str]]] = {piece.id: set() for piece in pieces}

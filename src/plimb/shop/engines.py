@@ -14,9 +14,10 @@ from plimb.core.errors import BadValue
 from plimb.files.engine_file import parsed_engine, turning_of
 from plimb.record.database import Database
 from plimb.record.engines import add_engine, list_engines, newest_revision, revise_engine
-from plimb.record.families import know_families
+from plimb.record.families import find_family, know_families
 from plimb.record.idempotency import note_done
 from plimb.record.rows import value_of
+from plimb.record.shims import shims_of, valves_of
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -101,6 +102,7 @@ def revise(
     check_engine(document, label)
     with database.writing("engine changed", now) as session:
         _free_label(session, label, besides=engine_id)
+        before = parsed_engine(newest_revision(session, engine_id).document)[1]
         revise_engine(
             session,
             engine_id,
@@ -111,6 +113,38 @@ def revise(
             now=now,
         )
         _know_families(session, document)
+        _bring_shims(session, engine_id, before, parsed_engine(document)[1])
+
+
+def _bring_shims(session: Session, engine_id: int, before: Engine, after: Engine) -> None:
+    """Bring shims of a family that nobody had told of into the one that is said now.
+
+    Those that have been in these valves come, and where no other engine goes by that family and
+    all its valves have one now, those that were put there by hand.
+    """
+    said = {clearance.key: clearance.family for clearance in after.clearances}
+    keys: dict[tuple[int, int], set[str]] = {}
+    for clearance in before.clearances:
+        family = said.get(clearance.key)
+        if family is None or clearance.family.known or not family.known:
+            continue
+        old, new = find_family(session, clearance.family), find_family(session, family)
+        if old is not None and new is not None and old.id != new.id:
+            keys.setdefault((old.id, new.id), set()).add(clearance.key)
+    for (old_id, new_id), valves in keys.items():
+        pieces = shims_of(session, old_id)
+        been, fits = valves_of(session, pieces), {(engine_id, key) for key in valves}
+        alone = len(keys) == 1 and not _goes_by(session, old_id)
+        for piece in pieces:
+            if been[piece.id] <= fits and (been[piece.id] or alone):
+                piece.family_id = new_id
+
+
+def _goes_by(session: Session, family_id: int) -> bool:
+    """Return whether any engine of the shop goes by a family."""
+    engines = (parsed_engine(row.revisions[-1].document)[1] for row in list_engines(session))
+    rows = (find_family(session, one.family) for engine in engines for one in engine.clearances)
+    return any(row is not None and row.id == family_id for row in rows)
 
 
 def _know_families(session: Session, document: str) -> None:
