@@ -150,9 +150,11 @@
           <section class="border-line border-t pt-2 text-note leading-6">
             <h2 class="text-lg">{family.name}</h2>
             <p>
-              Made {family.runs
-                .map((run) => `${run.low.mm} to ${run.high.mm} by ${run.step.mm}`)
-                .join(", ")}.
+              {family.runs.length
+                ? `Made ${family.runs
+                    .map((run) => `${run.low.mm} to ${run.high.mm} by ${run.step.mm}`)
+                    .join(", ")}.`
+                : "The sizes it is made in are not entered."}
             </p>
             <p>
               {family.price ? `${family.price} each` : "No price known"}{family.kit_price
