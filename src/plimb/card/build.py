@@ -205,7 +205,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         checks=card.checks or SideChecks(),
         checks_before=get_card(session, earlier, whole=False).checks if earlier else None,
         apart=bool(status.past),
-        shafts_aside=facts.aside,
+        shafts_aside=tuple(sorted(facts.aside)),
         tray=card.trays[-1].document if card.trays else (),
         blade_set=NumberedSet(id=card.blade_set_id or 0, blades=blades) if blades else None,
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),

@@ -131,7 +131,7 @@ class CardView:
     notes: Mapping[Stage, str]
     bill: tuple[BillLine, ...]
     apart: bool
-    shafts_aside: frozenset[str]
+    shafts_aside: tuple[str, ...]
     put_away_at: datetime | None
     origin: str
     conditions: Conditions

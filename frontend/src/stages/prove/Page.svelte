@@ -34,7 +34,7 @@
     if (!valve?.proof) return "Back at its mark, measure as before. What is expected stays hidden.";
     return [
       valve.proof_sure
-        ? `The blades alone do not tell. With what was expected it is in range by ${valve.proof_sure}.`
+        ? `The blades alone do not tell. With what was expected: ${valve.proof_sure} sure in range.`
         : "",
       came,
     ]
