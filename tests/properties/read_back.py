@@ -90,11 +90,11 @@ class Reader:
             low, high = low - FEEL, high + FEEL
         elif limits[0] <= low and high <= limits[1]:
             return 1.0  # the minimum went, the maximum refused
-        spread = [np.linspace(low, high, 401)]
+        spread = [np.linspace(low, high, 201)]
         if not kept:
             spread[0] = spread[0] + self.valve["piece"] - thickness
             for half in (self.valve["old"], new):
-                spread.append(np.linspace(-half, half, 41))
+                spread.append(np.linspace(-half, half, 21))
         total = spread[0]
         for more in spread[1:]:
             total = (total[:, None] + more[None, :]).ravel()
