@@ -51,7 +51,10 @@ class Reader:
 
     @property
     def best(self) -> float:
+        """Return the best number: where nothing went, the blade that refused at the most."""
         low, high, called = self.valve["gap"]
+        if self.valve["none"]:
+            return high
         return called if called is not None else (low + high) / 2
 
     def after(self, thickness: float) -> float:

@@ -64,7 +64,9 @@ def as_case(request: Any, plan: Any) -> Any:
         bought = request.policy.doubt.bought_nm
         doubt = {"counter": bought}.get(move.source.value, 4000)
         for stock in request.drawer:
-            if move.source.value == "drawer" and stock.thickness_nm == move.thickness_nm:
+            of_kind = stock.kind == valves[move.valve]["kind"]
+            same = of_kind and stock.thickness_nm == move.thickness_nm
+            if move.source.value == "drawer" and same:
                 doubt = stock.doubt_nm
         if move.source.value == "engine" and move.from_valve in valves:
             doubt = round(valves[move.from_valve]["old"] * NM)
