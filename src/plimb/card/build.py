@@ -30,7 +30,7 @@ from plimb.core.job.proof import explain
 from plimb.core.job.residuals import proved_from
 from plimb.core.job.sheet import Round
 from plimb.core.job.slips import Before, Question, Slip, questions
-from plimb.core.job.status import JobContext, JobStatus, job_status
+from plimb.core.job.status import JobContext, JobStatus, job_status, past_valves
 from plimb.core.job.summary import NextCheck
 from plimb.core.job.tools import tool_list
 from plimb.core.job.valve import ValveStatus
@@ -110,12 +110,23 @@ def size_policy_of(card: CardRow) -> SizePolicy:
     return SizePolicy(aim=card.aim, rounding=card.rounding, sure=shop.sure / 100, doubt=doubt)
 
 
-def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
-    """Return what every valve of a card says and what is still to do, in one of its rounds."""
-    engine, kind = engine_of(card), kind_of_job(card.kind)
-    session, round_ = object_session(card), round_ or card.rounds[-1]
-    assert session is not None  # a card is read in one
-    facts = list_facts(card, engine, machine_now(session, card), round_.number)
+def past_of(card: CardRow) -> frozenset[str]:
+    """Return the valves of a card whose gap as found can be felt no more."""
+    engine, round_ = engine_of(card), card.rounds[-1]
+    records = written(round_, engine, card.trust)
+    kind, later = kind_of_job(card.kind), round_.number > 1
+    return past_valves(engine, records, kind, card.shafts_aside, later=later)
+
+
+def status_of(
+    card: CardRow, round_: RoundRow | None = None, before: JobStatus | None = None
+) -> JobStatus:
+    """Return what every valve of a card says and what is still to do, in one of its rounds.
+
+    `before` is how the round before it was left, where that is known already.
+    """
+    engine, kind, round_ = engine_of(card), kind_of_job(card.kind), round_ or card.rounds[-1]
+    facts = list_facts(card, engine, round_.number)  # for the lines' names: their words are others'
     safety, closing = (
         tuple(item.id for item in list_of(which, facts))
         for which in (ListName.SAFE, ListName.COVER)
@@ -137,7 +148,7 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
             only=engine.names.get(card.only_valve or ""),
             change_nm=card.change_nm or 0,
             opened_too=engine.named(card.opened_too),
-            **_told_before(card, round_, engine),
+            **_told_before(card, round_, engine, before),
             aside=facts.aside,
             later=round_.number > 1,
             blades=set_of(card),
@@ -146,15 +157,17 @@ def status_of(card: CardRow, round_: RoundRow | None = None) -> JobStatus:
     )
 
 
-def _told_before(card: CardRow, round_: RoundRow, engine: Engine) -> dict[str, frozenset[str]]:
+def _told_before(
+    card: CardRow, round_: RoundRow, engine: Engine, before: JobStatus | None
+) -> dict[str, frozenset[str]]:
     """Return the valves that the round before proved in range, and out of it, until read anew."""
-    before = next((one for one in card.rounds if one.number == round_.number - 1), None)
-    if before is None:
+    earlier = next((one for one in card.rounds if one.number == round_.number - 1), None)
+    if earlier is None:
         return {}
     now = written(round_, engine, card.trust)
     states = [
         state
-        for valve, state in status_of(card, before).valves.items()
+        for valve, state in (before or status_of(card, earlier)).valves.items()
         if (proof := state.record.proof) and (seen := now[valve].found) and seen.gap == proof.gap
     ]
     return {
@@ -165,9 +178,9 @@ def _told_before(card: CardRow, round_: RoundRow, engine: Engine) -> dict[str, f
 
 def rounds_of(card: CardRow) -> tuple[Round, ...]:
     """Return every round of a card as it was left."""
-    rounds = []
+    rounds: list[Round] = []
     for row in card.rounds:
-        status = status_of(card, row)
+        status = status_of(card, row, rounds[-1].status if rounds else None)
         rounds.append(value_of(Round, row, status=status, proved=proved_from(status)))
     return tuple(rounds)
 
@@ -184,7 +197,11 @@ def card_view(session: Session, card: CardRow) -> CardView:
     names = engine.names
     newest, earlier = _revision_now(session, card), card_before(session, card)
     machine = parsed_engine(newest.document)[0].machine
-    facts = list_facts(card, engine, machine, len(card.rounds))
+    facts = replace(
+        list_facts(card, engine, len(card.rounds)),
+        vehicle=machine.vehicle,
+        hand_turns=shop.hand_turns,
+    )
     return value_of(
         CardView,
         card,

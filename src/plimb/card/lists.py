@@ -3,17 +3,13 @@
 from collections.abc import Iterable, Mapping
 from dataclasses import replace
 
-from sqlalchemy.orm import object_session
-
 from plimb.card.view import TickLine
 from plimb.core.engine.checklist import ChecklistItem
 from plimb.core.engine.engine import Engine
-from plimb.core.engine.machine import Machine
 from plimb.core.engine.turning import Method
 from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.lists import ListFacts, ListName, list_of
 from plimb.record.tables.card import CardRow
-from plimb.shop.settings import settings_of
 
 
 def method_of(card: CardRow) -> Method:
@@ -21,21 +17,17 @@ def method_of(card: CardRow) -> Method:
     return Method.BENCH if kind_of_job(card.kind).on_bench else card.method
 
 
-def list_facts(
-    card: CardRow, engine: Engine, machine: Machine, round_: int, opened: Iterable[str] = ()
-) -> ListFacts:
-    """Return what the lists of a card go by in one of its rounds."""
-    session = object_session(card)
-    assert session is not None  # a card is read in one
+def list_facts(card: CardRow, engine: Engine, round_: int) -> ListFacts:
+    """Return what the lists of a card go by in one of its rounds: which lines stand in them.
+
+    What an engine sits in and how often it is turned by hand change a line's words alone.
+    """
     shafts = {shaft.id for shaft in engine.camshafts}
     return ListFacts(
         engine=engine,
         kind=kind_of_job(card.kind),
         method=method_of(card),
-        vehicle=machine.vehicle,
-        opened=tuple(opened),
         aside=frozenset(card.shafts_aside) & shafts,
-        hand_turns=settings_of(session).hand_turns,
         round=round_,
     )
 

@@ -185,6 +185,11 @@ def test_only_a_motorcycle_is_told_of_a_stand_a_tank_and_a_rear_wheel(vehicle: V
         assert (word in said) is motorcycle, word
     assert ("chain wrench" in said) is not motorcycle
     assert "vessel" in said
+    # what is ticked goes by the lines' names, which hang on neither the vehicle nor the turns
+    other = replace(facts, vehicle=Vehicle.OTHER, hand_turns=9)
+    for which in ListName:
+        names = [line.id for line in list_of(which, facts)]
+        assert names == [line.id for line in list_of(which, other)]
 
 
 def test_a_camshaft_that_is_out_for_another_job_is_put_back_by_the_lists() -> None:

@@ -5,12 +5,12 @@ from dataclasses import dataclass
 from typing import Literal
 
 from plimb.card.acting import OnCard, act, known_valve
-from plimb.card.build import conditions_of, size_policy_of, status_of
+from plimb.card.build import conditions_of, past_of, size_policy_of, status_of
 from plimb.card.said import Text, listed
 from plimb.core.errors import NotReady
 from plimb.core.job.valve import as_proof
 from plimb.core.lengths import Unit
-from plimb.core.measure.blades import BladeSet, Gauge, Tried, known_from, next_blade, next_finer
+from plimb.core.measure.blades import Gauge, Tried, known_from, next_blade, next_finer
 from plimb.core.measure.limits import Verdict, judge
 from plimb.core.measure.shorthand import Reading, reading_by
 from plimb.record.cards import get_card
@@ -40,54 +40,30 @@ class NextTry:
     reading: str | None
 
 
-def understand_proof(
-    database: Database, card_id: int, valve: str, text: str, unit: Unit
-) -> Understood:
-    """Return what a typed gap would say as the valve's proof; nothing is written down.
-
-    Raises:
-        BadValue: It cannot be read.
-        NotFound: There is no such card.
-    """
-    with database.reading() as session:
-        card = get_card(session, card_id)
-        name, blades = known_valve(card, valve).id, set_of(card)
-        reading = _read(text, unit, blades)
-        state = status_of(card).valves[name]
-        judged = as_proof(state, reading, size_policy_of(card), blades)
-    return Understood(
-        reading=reading,
-        verdict=judged.verdict if judged else None,
-        next_blade=judged.next_try if judged else None,
-    )
-
-
 def understand_gap(
-    database: Database, card_id: int, valve: str, text: str, unit: Unit
+    database: Database, card_id: int, valve: str, text: str, unit: Unit, purpose: Purpose = "found"
 ) -> Understood:
-    """Return what a typed gap says; nothing is written down.
+    """Return what a typed gap says, or would say as the valve's proof; nothing is written down.
 
     Raises:
         BadValue: It cannot be read.
         NotFound: There is no such card.
     """
     with database.reading() as session:
-        card = get_card(session, card_id, whole=False)
-        limits = known_valve(card, valve).check
-        blades = set_of(card)
-        reading = _read(text, unit, blades)
+        card = get_card(session, card_id, whole=purpose == "proof")
+        clearance, blades = known_valve(card, valve), set_of(card)
+        reading, limits = reading_by(text, unit, blades), clearance.check
+        if limits is None:
+            return Understood(reading=reading, verdict=None, next_blade=None)
+        if purpose == "proof":
+            state = status_of(card).valves[clearance.id]
+            judged = as_proof(state, reading, size_policy_of(card), blades)
+            return Understood(reading=reading, verdict=judged.verdict, next_blade=judged.next_try)
     return Understood(
         reading=reading,
-        verdict=judge(reading.gap, limits) if limits else None,
-        next_blade=next_blade(known_from(reading.gap), limits, blades)
-        if blades and limits
-        else None,
+        verdict=judge(reading.gap, limits),
+        next_blade=next_blade(known_from(reading.gap), limits, blades) if blades else None,
     )
-
-
-def _read(text: str, unit: Unit, blades: BladeSet | None) -> Reading:
-    """Return a typed gap by a card's feeler set, and with which it was felt."""
-    return reading_by(text, unit, blades)
 
 
 @act("gap")
@@ -104,14 +80,13 @@ def write_down_gap(
         BadValue: The text cannot be read or the valve is not on the engine.
         NotReady: Pieces are out and no reason is given.
     """
-    past = status_of(on.card).past if purpose == "found" and not reason.strip() else frozenset()
-    if valve in past:
+    if purpose == "found" and not reason.strip() and valve in past_of(on.card):
         raise NotReady(
             f"{valve} was opened: what was found can only be corrected now. Write why.",
             field="correction",
         )
     key = known_valve(on.card, valve).key
-    reading = _read(text, unit, set_of(on.card)) if text.strip() else None
+    reading = reading_by(text, unit, set_of(on.card)) if text.strip() else None
     write_gap(
         on.session,
         on.round,

@@ -1,7 +1,5 @@
 """What there is to do in another round, if anything."""
 
-from collections.abc import Callable
-
 from plimb.core.job.causes import kind_of
 from plimb.core.job.proof import Explained
 from plimb.core.job.status import JobStatus
@@ -15,21 +13,16 @@ def next_tasks(status: JobStatus, explained: Explained | None) -> tuple[str, ...
     A valve that another blade would tell more of is tried with it first, in this round. A cause
     that may not be left is put right in the next one, where nothing is out, too.
     """
-
-    def those(are: Callable[[ValveStatus], bool], words: str) -> tuple[str, ...]:
-        found = [valve for valve in status.order if are(status.valves[valve])]
-        return (f"{words}: {', '.join(found)}",) if found else ()
-
-    out = {valve for valve, state in status.valves.items() if is_out(state)}
+    states = [status.valves[valve] for valve in status.order]
+    out = [state.valve for state in states if is_out(state)]
+    unset = [state.valve for state in states if state.record.proof and state.left_unset]
     named = (
         f"{one.name}: {', '.join(one.valves)}"
         for one in (explained.ranked[:1] if explained else ())
-        if kind_of(one.cause).put_right or out.intersection(one.valves)
+        if kind_of(one.cause).put_right or set(out).intersection(one.valves)
     )
-    unset = those(
-        lambda one: one.record.proof is not None and one.left_unset, "Not in the set range"
-    )
-    return (*named, *those(is_out, "Out of range"), *unset)
+    left = (("Out of range", out), ("Not in the set range", unset))
+    return (*named, *(f"{words}: {', '.join(valves)}" for words, valves in left if valves))
 
 
 def is_out(state: ValveStatus) -> bool:

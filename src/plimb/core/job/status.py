@@ -122,7 +122,7 @@ def job_status(
         aside=around.aside,
     )
     todo = todo_list(job, kind.stages)
-    past = frozenset(order) if around.later else past_valves(engine, written, kind, around.aside)
+    past = past_valves(engine, written, kind, around.aside, later=around.later)
     return JobStatus(
         order=order,
         valves=valves,
@@ -255,13 +255,17 @@ def past_valves(
     records: Mapping[str, ValveRecord],
     kind: KindOfJob,
     aside: Collection[str] = (),
+    *,
+    later: bool = False,
 ) -> frozenset[str]:
     """Return the valves whose gap as found is past: theirs, or their camshaft, was lifted.
 
     A valve that is opened by itself, by a finger or from the top, ends it for itself alone.
     Reference pieces are written down before the gaps are felt; there a decision says it. A
-    camshaft that is out for another job ends it for all its valves.
+    camshaft that is out for another job ends it for all its valves, a later round for every one.
     """
+    if later:
+        return frozenset(engine.by_id)
 
     def lifted(record: ValveRecord) -> bool:
         return (record.choice if kind.reference else record.piece) is not None

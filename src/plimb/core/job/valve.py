@@ -289,10 +289,10 @@ def _judged(
 
 def as_proof(
     state: ValveStatus, reading: Reading, sizing: SizePolicy, blades: BladeSet | None
-) -> Judged | None:
-    """Return what a reading would say as a valve's proof; None where no spec is entered."""
-    record, limits = replace(state.record, proof=reading), state.held_to
-    return _judged(record, limits, sizing, blades) if limits else None
+) -> Judged:
+    """Return what a reading would say as the proof of a valve that has a spec."""
+    assert state.held_to is not None
+    return _judged(replace(state.record, proof=reading), state.held_to, sizing, blades)
 
 
 def _expected(record: ValveRecord, sizing: SizePolicy) -> Expected | None:

@@ -124,7 +124,7 @@ _ENDS = {
     False: "loose: try thicker blades until one refuses",
 }
 _WORDS = {
-    Verdict.UNSETTLED: "straddles a limit: try a blade in between",
+    Verdict.UNSETTLED: "the reading crosses a limit: try a blade in between",
     Verdict.NONE: "no gap found: it may be held open",
     Verdict.TIGHT: "tighter than the minimum",
     Verdict.LOOSE: "looser than the maximum",
@@ -194,9 +194,9 @@ def _why_opened(
 
 
 def _about_a_limit(check: Limits, gap: Gap, doubt: Doubt, *, opens: bool) -> ValveNeed:
-    """Return what a valve asks for that straddles a limit where no blade lies between."""
+    """Return what a valve asks for that is about a limit where no blade lies between."""
     chance = kept_chance(gap, check, doubt)
     likely = "" if chance is None else f" ({percent(chance)} sure in range)"
-    reason = f"straddles a limit, and no blade of the set lies between{likely}"
+    reason = f"the reading crosses a limit, and your set has no blade between{likely}"
     need = Need.OPEN if opens else Need.LEAVE
     return ValveNeed(need=need, reason=reason, opens=opens, in_doubt=not opens)

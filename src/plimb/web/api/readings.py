@@ -45,9 +45,7 @@ def understand(card_id: int, json_data: UnderstandIn) -> WordsOut:
     if json_data.kind == "piece":
         words = read.understand_shim(record(), card_id, valve, text).words
         return WordsOut(words=words, verdict=None, next_blade=None)
-    proves = json_data.purpose == "proof"
-    understand = feel.understand_proof if proves else feel.understand_gap
-    said = understand(record(), card_id, valve, text, json_data.unit)
+    said = feel.understand_gap(record(), card_id, valve, text, json_data.unit, json_data.purpose)
     next_blade = TryOut.model_validate(said.next_blade) if said.next_blade else None
     words = said.reading.words(json_data.unit)
     return WordsOut(words=words, verdict=said.verdict, next_blade=next_blade)
