@@ -284,3 +284,45 @@ def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open
     assert "EX L found 8, corrected to 9: Read the wrong scale" in said
     expect(page.get_by_text("1 of 4 in range, 3 not measured.")).to_be_visible()
     hand.sign()
+
+
+def test_one_valve_by_an_amount_on_an_engine_of_which_nothing_is_known(
+    open_page: Any, tmp_path: Any
+) -> None:
+    hand = Hand(open_page, "Guest with no book")
+    page = hand.page
+    hand.pick("Layout", "single")
+    hand.pick("Valves a cylinder", "2")
+    hand.sizes("2.00", "3.00", "0.05")
+    hand.type("What the shop calls it", hand.name)
+    hand.button("Save the engine")
+    hand.button("Open a card")
+    hand.pick("Kind of job", "one valve by a known amount")
+    hand.type("Who does the work", "Nessa")
+    hand.pick("Which valve", "EX")
+    hand.type("by, mm", "0.06")
+    hand.button("Open the card")
+    expect(page.get_by_text("EX, 0.06 mm")).to_be_visible()
+    hand.go("Feel")
+    hand.enter("EX", "17")
+    expect(page.get_by_text("No spec is entered for EX.")).to_be_visible()
+    keyed(page.get_by_label("More or less by, mm"), "0.02")
+    hand.button("Judge by that")
+    expect(page.get_by_text("its gap is to become 0.23")).to_be_visible()
+    hand.go("Read")
+    hand.what = "Shim that is in"
+    hand.enter("EX", "2.53")
+    hand.go("Choose")
+    hand.tap(page.locator("#take-plan"))
+    hand.tap(page.locator("#next-stage"))
+    hand.tap(page.locator("#is-in"))
+    hand.go("Prove")
+    hand.what = "Gap after fitting"
+    hand.enter("EX", "25")
+    assert hand.valve("EX")["left"] == "in"
+    said = hand.sheet()
+    assert "1 valve measured: 1 without a range as found; 1 not measured." in said
+    assert "EX, for this job\n0.21–0.25 (0.23 ± 0.02) mm" in said
+    assert "one valve by a known amount: EX by 0.06 mm wider" in said
+    assert "Why\n" not in said  # nobody said why
+    hand.sign()

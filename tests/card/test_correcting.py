@@ -153,8 +153,10 @@ def test_what_a_card_says_of_the_job_is_corrected_by_an_act(database: Database) 
     view = job.view
     assert (view.reason, view.distance, view.opened_by) == ("After a seizure", 18200, "Ida")
     with pytest.raises(BadValue):
-        job.act(correct_card, reason=" ", distance=None, hours=None, opened_by="Ida")
+        job.act(correct_card, reason="", distance=None, hours=None, opened_by=" ")
     assert job.view.reason == "After a seizure"
+    job.act(correct_card, reason=" ", distance=None, hours=None, opened_by="Ida")
+    assert job.line("Why") is None  # nobody need say why, and nothing stands in for it
 
 
 def test_what_was_written_in_thou_stays_in_thou(database: Database) -> None:

@@ -191,7 +191,6 @@ def test_signing_without_proof_wants_a_remark_and_then_nothing_changes(bench: An
     ("field", "changed"),
     [
         ("opened_by", {"opened_by": " "}),
-        ("reason", {"reason": ""}),
         ("distance", {"distance": -1}),
         ("distance", {"distance": 2_000_001}),
     ],

@@ -6,6 +6,7 @@
   import { preferences } from "../state/preferences.svelte";
   import { VERDICT_WORDS } from "../kit/verdicts";
   import type { Job } from "./job.svelte";
+  import { kindOf } from "./registry";
 
   let { job }: { job: Job } = $props();
 
@@ -20,7 +21,13 @@
     return answer(
       api.POST("/api/cards/{card_id}/next-blade", {
         params: { path: { card_id: job.id } },
-        body: { valve: job.inHand ?? "", goes_nm, refuses_nm, fine: finely },
+        body: {
+          valve: job.inHand ?? "",
+          goes_nm,
+          refuses_nm,
+          fine: finely,
+          purpose: kindOf(job.stage).purpose ?? "found",
+        },
       }),
     );
   }

@@ -26,7 +26,7 @@
   let field = $state<HTMLInputElement>();
   /** What was refused of the reading; a spec that is asked for beside it says its own. */
   const refusal = $derived(
-    ["spec", "room"].includes(job.refusal?.field ?? "") ? null : job.refusal,
+    ["spec", "room", "near"].includes(job.refusal?.field ?? "") ? null : job.refusal,
   );
   const reading = $derived(!kindOf(job.stage).shims);
   const unit = $derived(reading ? (job.entry.unit === "in" ? "thou" : "mm") : preferences.shims);

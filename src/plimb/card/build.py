@@ -15,7 +15,7 @@ from plimb.card.view import Amendment, CardView, NumberedSet, ValveView
 from plimb.core.engine.changes import changes
 from plimb.core.engine.conditions import Conditions
 from plimb.core.engine.cycle import cycle_of
-from plimb.core.engine.engine import Engine
+from plimb.core.engine.engine import Clearance, Engine
 from plimb.core.engine.layout import draw_head
 from plimb.core.engine.machine import Machine
 from plimb.core.engine.turning import TurnPlan, order_by_plan
@@ -30,10 +30,10 @@ from plimb.core.job.proof import explain
 from plimb.core.job.residuals import proved_from
 from plimb.core.job.sheet import Round
 from plimb.core.job.slips import Before, Question, Slip, questions
-from plimb.core.job.status import JobContext, JobStatus, job_status, past_valves
+from plimb.core.job.status import JobContext, JobStatus, job_status, judged_by, past_valves
 from plimb.core.job.summary import NextCheck
 from plimb.core.job.tools import tool_list
-from plimb.core.job.valve import ValveStatus
+from plimb.core.job.valve import ValveRecord, ValveStatus
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
 from plimb.core.measure.limits import Verdict
@@ -132,6 +132,7 @@ def status_of(
         for which in (ListName.SAFE, ListName.COVER)
     )
     unseen = tuple(item for item in safety if item not in card.seen_to)
+    wanted_nm, near_nm = _amount_of(card, engine)
     return job_status(
         engine,
         written(round_, engine, card.trust),
@@ -146,7 +147,8 @@ def status_of(
             unclosed=tuple(item for item in closing if item not in card.seen_to),
             kind=kind,
             only=engine.names.get(card.only_valve or ""),
-            change_nm=card.change_nm or 0,
+            wanted_nm=wanted_nm,
+            near_enough_nm=near_nm,
             opened_too=engine.named(card.opened_too),
             **_told_before(card, round_, engine, before),
             aside=facts.aside,
@@ -155,6 +157,35 @@ def status_of(
             units=units_of(card),
         ),
     )
+
+
+def _amount_of(card: CardRow, engine: Engine) -> tuple[int | None, int | None]:
+    """Return the gap that the one valve of a job is to have, and how near to it is near enough.
+
+    It is reckoned from the gap as the first round found it, however often it is set again.
+    """
+    only = engine.names.get(card.only_valve or "")
+    if only is None or card.change_nm is None:
+        return None, None
+    found = written(card.rounds[0], engine, card.trust).get(only, ValveRecord()).found
+    return (
+        None if found is None else max(0, found.gap.best_nm + card.change_nm),
+        card.near_enough_nm,
+    )
+
+
+def clearance_of(card: CardRow, valve: str) -> Clearance:
+    """Return a valve of a card with what it is judged by.
+
+    Raises:
+        BadValue: The engine has none of that name.
+    """
+    engine = engine_of(card)
+    clearance = engine.clearance(valve)
+    only = engine.names.get(card.only_valve or "")
+    wanted_nm, near_nm = _amount_of(card, engine)
+    around = JobContext(only=only, wanted_nm=wanted_nm, near_enough_nm=near_nm)
+    return judged_by(clearance, around)
 
 
 def _told_before(

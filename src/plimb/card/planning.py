@@ -142,8 +142,7 @@ def request_of(
     around, sizing = status.around, size_policy_of(card)
     for valve in status.order:
         state = status.valves[valve]
-        if around.only == valve:
-            sizing = by_amount(state.clearance, state.record, around.change_nm, sizing)
+        sizing = by_amount(state.clearance, around, sizing)
         if around.only not in (None, valve):
             continue  # left alone by this job
         if state.clearance.spec is None:

@@ -69,6 +69,8 @@ _ROWS = (
     Act(kind="correct", done="card corrected", undone="what the card says of the job",
         touches=("facts",)),
     Act(kind="kind", done="kind of job changed", undone="the kind of job", rests=True),
+    Act(kind="near-enough", done="how near is near enough noted", undone="how near is near enough",
+        touches=("near enough",)),
     Act(kind="instrument", done="measured with", undone="what it is measured with",
         touches=("instrument",)),
     Act(kind="put-away", done="put away or brought back", undone="putting it away"),

@@ -123,6 +123,7 @@ class CardView:
     kind: JobKind
     only_valve: str | None
     change_nm: int | None
+    near_enough_nm: int | None
     machine: Machine
     tools: tuple[str, ...]
     symptoms: str

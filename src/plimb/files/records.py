@@ -196,6 +196,7 @@ class JobPart(_Exact):
     kind: Annotated[JobKind, _left_out(JobKind.SET)] = JobKind.SET
     only_valve: Annotated[Name | None, _left_out(None)] = None
     change_nm: Annotated[Nm | None, _left_out(None)] = None
+    near_enough_nm: Annotated[DoubtNm | None, _left_out(None)] = None
     distance_mi: Annotated[Km | None, _left_out(None)] = None
     next_check_mi: Annotated[Km | None, _left_out(None)] = None
     next_check_hours: Annotated[Hours | None, _left_out(None)] = None

@@ -11,10 +11,11 @@ from plimb.core.engine.turning import Method
 from plimb.core.job.kinds import JobKind, kind_of_job
 from plimb.core.job.lists import ListFacts, ListName, list_of
 from plimb.core.job.stages import Stage
-from plimb.core.job.status import JobContext, by_amount, job_status
+from plimb.core.job.status import JobContext, by_amount, job_status, judged_by
 from plimb.core.job.tools import tool_list
 from plimb.core.job.valve import Choice, ValveRecord
 from plimb.core.lengths import Unit, mm
+from plimb.core.measure.limits import Limits
 from plimb.core.measure.shorthand import parse_reading
 from plimb.core.plan.needs import Need, WhichToSet
 from plimb.core.shim.shim import parse_shim
@@ -107,8 +108,9 @@ def test_set_everything_sets_what_is_in_spec_too() -> None:
 
 def test_one_valve_leaves_the_others_alone_without_a_remark() -> None:
     changes = {"EX L": ValveRecord(), "IN R": record("7")}
-    view = seen(JobKind.ONE, changes, only="IN L", change_nm=mm("0.05"))
+    view = seen(JobKind.ONE, changes, only="IN L", wanted_nm=mm("0.20"))
     assert view.opened == ("IN L",)
+    assert view.valves["IN L"].reason == "its gap is to become 0.20"
     assert next(one for one in view.todo if one.stage is Stage.FEEL).asks == ("IN L",)
     assert {v for v, one in view.valves.items() if one.need is Need.LEAVE} == set(GAPS) - {"IN L"}
     assert view.not_in_spec == ()
@@ -116,26 +118,35 @@ def test_one_valve_leaves_the_others_alone_without_a_remark() -> None:
 
 
 @pytest.mark.parametrize(
-    ("found", "change", "aim"),
+    ("wanted", "aim"),
     [
-        ("15", "0.03", "0.18"),  # by just that much
-        ("15", "0.05", "0.20"),  # to the limit itself
-        ("15", "0.06", "0.20"),  # never out of range to serve it
-        ("12", "-0.05", "0.10"),
+        ("0.18", "0.18"),
+        ("0.20", "0.20"),  # to the limit itself
+        ("0.21", "0.20"),  # never out of range to serve it
+        ("0.07", "0.10"),
     ],
 )
-def test_a_known_amount_is_aimed_at_from_the_gap_as_found_and_never_out_of_spec(
-    found: Any, change: Any, aim: Any
-) -> None:
-    by_nm = mm(change) if change[0] != "-" else -mm(change[1:])
-    sizing = by_amount(ENGINE.clearance("IN L"), record(found), by_nm, SizePolicy())
-    assert sizing.aim == mm(aim)
+def test_the_gap_that_is_wanted_is_aimed_at_and_never_out_of_spec(wanted: Any, aim: Any) -> None:
+    around = JobContext(only="IN L", wanted_nm=mm(wanted))
+    assert by_amount(ENGINE.clearance("IN L"), around, SizePolicy()).aim == mm(aim)
+    others = by_amount(ENGINE.clearance("IN R"), around, SizePolicy())
+    assert others == SizePolicy()
+
+
+def test_without_a_spec_a_valve_is_judged_by_the_gap_that_is_wanted() -> None:
+    bare = replace(ENGINE.clearance("IN L"), spec=None)
+    around = JobContext(only="IN L", wanted_nm=mm("0.18"))
+    assert judged_by(bare, around) == bare  # nobody has said how near is near enough
+    told = replace(around, near_enough_nm=mm("0.02"))
+    assert judged_by(bare, told).check == Limits(low_nm=mm("0.16"), high_nm=mm("0.20"))
+    assert judged_by(replace(bare, id="IN R"), told).spec is None  # left alone by the job
+    assert judged_by(ENGINE.clearance("IN L"), told) == ENGINE.clearance("IN L")
 
 
 def test_two_thou_wider_takes_a_piece_two_thou_thinner() -> None:
     choice = Choice(thickness_nm=mm("2.45"))
     changes = {"IN L": record("15", "250 2.500", choice)}
-    view = seen(JobKind.ONE, changes, only="IN L", change_nm=mm("0.05"))
+    view = seen(JobKind.ONE, changes, only="IN L", wanted_nm=mm("0.20"))
     worked = view.valves["IN L"].worked
     assert (worked.ideal_nm, worked.pick.thickness_nm) == (mm("2.45"), mm("2.45"))
     assert view.valves["IN L"].predicted.best_nm == mm("0.20")

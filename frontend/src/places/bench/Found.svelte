@@ -77,7 +77,7 @@
     <CardRow
       {card}
       to={card.signed_at ? "sign" : card.at}
-      beside="{card.reason}; {stands(card)}"
+      beside={[card.reason, stands(card)].filter(Boolean).join("; ")}
       does={see}
     />
   {/each}

@@ -41,7 +41,7 @@
   });
   const engines = $derived(found?.length ? found : first);
   let who = $state(preferences.name);
-  let why = $state("Interval");
+  let why = $state("");
   let distance = $state("");
   let hours = $state("");
   let kind = $state<Schemas["JobKind"]>("set");
@@ -116,7 +116,7 @@
     {:else}
       <Field label="Who does the work" bind:value={who} at="opened_by" onfocus={typedOver} />
     {/if}
-    <Field label="Why now" bind:value={why} at="reason" onfocus={typedOver} />
+    <Field label="Why now" bind:value={why} at="reason" placeholder="interval, noise, …" />
     <RunFields
       bind:distance
       bind:measure={() => measure, (to) => (measured = to)}

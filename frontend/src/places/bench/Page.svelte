@@ -220,7 +220,7 @@
                 <li class="border-line flex min-h-14 flex-wrap items-center gap-x-4 border-b py-1">
                   <span class="min-w-52 flex-1">
                     <span class="block truncate font-[620]">Card {card.id}, {card.label}</span>
-                    <span class="text-soft text-note">{card.reason} ({card.why})</span>
+                    <span class="text-soft text-note">{card.reason ? `${card.reason} ` : ""}({card.why})</span>
                   </span>
                   <Button href="/api/unreadable/{card.id}/rows.json" kind="bare">Take it out</Button
                   >

@@ -68,7 +68,11 @@
       <b>{kindIs[0]?.toUpperCase()}{kindIs.slice(1)}</b>{card.only_valve && card.change
         ? `: ${card.only_valve}, ${preferences.read(card.change)} ${preferences.unitName}`
         : ""}.
-      <span class="text-soft">{card.reason}{run ? `, at ${run}` : ""}; {card.opened_by}.</span>
+      <span class="text-soft"
+        >{[[card.reason, run && `at ${run}`].filter(Boolean).join(", "), card.opened_by]
+          .filter(Boolean)
+          .join("; ")}.</span
+      >
     </p>
     {#if !job.signed}
       <Button kind="bare" aria-expanded={open} onclick={begin}

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import replace
 
 from plimb.card.acting import OnCard, act, known_valve
-from plimb.card.build import status_of
+from plimb.card.build import clearance_of, status_of
 from plimb.card.custody import check_giver, keep_back
 from plimb.card.planning import matches_choice, plan_of
 from plimb.core.errors import BadValue, NotReady
@@ -59,14 +59,13 @@ def choose_piece(
 
 def _decide(on: OnCard, valve: str, choice: Choice | None) -> None:
     shim_id = keep_back(on.session, on.card, valve, choice, on.now)
-    clearance = known_valve(on.card, valve)
-    key = clearance.key
+    key = known_valve(on.card, valve).key
     if choice is not None:
         records = on.records
         choice = replace(
             choice,
             by_marking=_from_marking(on, records, choice, shim_id),
-            made_from=_of(records, valve).made_from(clearance),
+            made_from=_of(records, valve).made_from(clearance_of(on.card, valve)),
         )
     write_choice(
         on.session, on.round, on.engine, key=key, choice=choice, shim_id=shim_id, now=on.now

@@ -3,22 +3,26 @@
 from typing import Any
 
 from plimb.card.acting import OnCard, act
-from plimb.card.acts.opening import Amount, AmountPart, become
+from plimb.card.acts.opening import Amount, AmountPart, amount_in, become
 from plimb.card.acts.remembering import on_engine
+from plimb.card.said import Brief
 from plimb.core.engine.engine import Side
 from plimb.core.engine.followers import Role
 from plimb.core.engine.machine import Measure
 from plimb.core.engine.run import Distance, distance_in, hours_in
-from plimb.core.errors import NotReady, required
+from plimb.core.errors import BadValue, NotReady, required
 from plimb.core.job.kinds import JobKind
-from plimb.core.lengths import Unit
+from plimb.core.lengths import Unit, mm
 from plimb.core.measure.printed import parse_spec
 from plimb.files.engine_file import parsed_engine
 from plimb.files.printed import as_printed
 from plimb.record.engines import newest_revision
 from plimb.record.rows import numbered
 from plimb.record.tables.shop import InstrumentRow
-from plimb.shop.settings import usual_room
+from plimb.shop.settings import settings_of, usual_room
+
+MOST_OFF_NM = mm("0.1")
+"""What is further off than this is not near."""
 
 
 @act("correct")
@@ -29,12 +33,12 @@ def correct_card(
     """Correct why, at what run and by whom the work is done.
 
     Raises:
-        BadValue: No name, no reason, or a run that cannot be.
+        BadValue: No name, or a run that cannot be.
     """
     kept = distance_in(distance, measure)
     run = hours_in(hours)
     on.card.opened_by = required(opened_by, "opened_by", "Write who does the work.")
-    on.card.reason = required(reason, "reason", "Write why the engine is checked now.")
+    on.card.reason = reason.strip()
     on.card.distance_km, on.card.distance_mi = kept["distance_km"], kept["distance_mi"]
     on.card.hours = run
 
@@ -47,7 +51,20 @@ def change_kind(on: OnCard, *, kind: JobKind, amount: Amount | None) -> None:
         BadValue: One valve is meant, and which or by how much is not said.
         NotReady: Pieces are out, and a check only takes none out.
     """
-    become(on.card, on.engine, kind, amount)
+    become(on.card, on.engine, kind, amount, settings_of(on.session).room_nm)
+
+
+@act("near-enough", near=Brief)
+def say_near_enough(on: OnCard, *, near: str, unit: Unit) -> None:
+    """Say how near to the gap that is wanted is near enough, where no spec is entered.
+
+    Raises:
+        BadValue: It is no length, or none that can be.
+    """
+    near_nm = amount_in(near, unit, "near")
+    if not 0 < near_nm <= MOST_OFF_NM:
+        raise BadValue("How near is near enough lies between 0 and 0.1 mm.", field="near")
+    on.card.near_enough_nm = near_nm
 
 
 @act("instrument")

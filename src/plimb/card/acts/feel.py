@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from plimb.card.acting import OnCard, act, known_valve
-from plimb.card.build import conditions_of, past_of, size_policy_of, status_of
+from plimb.card.build import clearance_of, conditions_of, past_of, size_policy_of, status_of
 from plimb.card.said import Text, listed
 from plimb.core.errors import NotReady
 from plimb.core.job.valve import as_proof
@@ -116,9 +116,17 @@ def keep_odd_reading(on: OnCard, *, valve: str, purpose: Purpose, slips: Sequenc
 
 
 def ask_next_blade(
-    database: Database, card_id: int, *, valve: str, tried: Tried, fine: bool
+    database: Database,
+    card_id: int,
+    *,
+    valve: str,
+    tried: Tried,
+    fine: bool,
+    purpose: Purpose = "found",
 ) -> NextTry:
     """Say which blade to try next on a valve, and the verdict once it is settled.
+
+    A proof is held to what the valve was to get to: to the set range where it has one.
 
     Raises:
         NotReady: The card has no feeler set.
@@ -127,7 +135,9 @@ def ask_next_blade(
     """
     with database.reading() as session:
         card = get_card(session, card_id, whole=False)
-        limits = known_valve(card, valve).check
+        limits = clearance_of(card, valve).check
+        if purpose == "proof":
+            limits = status_of(card).valves[valve].held_to
         if limits is None:
             raise NotReady("Enter the spec first; then the blades to try follow.", field="spec")
         blades = set_of(card)

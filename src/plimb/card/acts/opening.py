@@ -58,10 +58,9 @@ def open_card(
 
     Raises:
         NotFound: No such engine.
-        BadValue: No name, no reason, a run that cannot be, or one valve without its amount.
+        BadValue: No name, a run that cannot be, or one valve without its amount.
     """
     opened_by = required(opened_by, "opened_by", "Write who does the work.")
-    reason = required(reason, "reason", "Write why the engine is checked now.")
     run = distance_in(distance, measure or Measure.KM)
     hours_run = hours_in(hours)
     with database.writing("card opened", now) as session:
@@ -74,7 +73,7 @@ def open_card(
             session,
             newest,
             opened_by=opened_by,
-            reason=reason,
+            reason=reason.strip(),
             **run,
             hours=hours_run,
             blade_set=_usual_set(session, file.machine.blades),
@@ -85,7 +84,7 @@ def open_card(
             tightening=file.engine.bolts,
             now=now,
         )
-        become(card, engine, kind, amount)
+        become(card, engine, kind, amount, shop.room_nm)
         on = OnCard(session=session, card=card, now=now)
         if file.machine.counter is None and distance is not None and measure is not None:
             remember(on, counter=measure)
@@ -100,8 +99,23 @@ def _usual_set(session: Session, called: str) -> BladeSetRow | None:
     return next((set_ for set_ in sets if set_.name == called), next(iter(sets), None))
 
 
-def become(card: CardRow, engine: Engine, kind: JobKind, amount: Amount | None) -> None:
+def amount_in(text: str, unit: Unit, field: str) -> int:
+    """Return by how much a gap is to change, or may be off: in inches a whole figure is thou.
+
+    Raises:
+        BadValue: It is no length.
+    """
+    nm = parse_length(text, unit, field=field)
+    whole = unit is Unit.INCH and not text.strip().startswith((".", "0.", ",", "0,"))
+    return nm // 1000 if whole else nm
+
+
+def become(
+    card: CardRow, engine: Engine, kind: JobKind, amount: Amount | None, room_nm: int | None
+) -> None:
     """Make of a card one of that kind; one valve comes with the amount it is changed by.
+
+    How near is near enough there is `room_nm`, the shop's own room, until somebody says otherwise.
 
     Raises:
         BadValue: One valve is meant, and which or by how much is not said.
@@ -112,13 +126,13 @@ def become(card: CardRow, engine: Engine, kind: JobKind, amount: Amount | None) 
     if row.one:
         if amount is None or not amount.valve or not amount.by.strip():
             raise BadValue("Say which valve, and by how much.", field="amount")
-        by_nm = parse_length(amount.by, amount.unit, field="amount")
-        if amount.unit is Unit.INCH and not amount.by.strip().startswith((".", "0.", ",", "0,")):
-            by_nm = by_nm // 1000  # thou, as gaps are typed
+        by_nm = amount_in(amount.by, amount.unit, "amount")
         if not 0 < by_nm <= mm("1"):
             raise BadValue("A change lies between 0 and 1 mm; check the unit.", field="amount")
         card.only_valve = engine.clearance(amount.valve).key
         card.change_nm = by_nm if amount.wider else -by_nm
+        if card.near_enough_nm is None:
+            card.near_enough_nm = room_nm
     if not row.opens and any(piece.superseded_at is None for piece in card.rounds[-1].pieces):
         raise NotReady("Pieces are out already: this is no check only any more.", field="kind")
     card.kind = kind

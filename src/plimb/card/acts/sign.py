@@ -132,7 +132,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         shim_unit=view.shim_unit,
         result=result_of(rows),
         facts=_facts(view, kept),
-        specs=sheet_specs(view.engine),
+        specs=sheet_specs(view.engine, view.status),
         drawing=view.drawing,
         rows=rows,
         rounds=tuple(
@@ -217,7 +217,7 @@ def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
     facts = (
         ("Job", _job(view)),
         *((("Machine", whose),) if whose else ()),
-        ("Why", view.reason),
+        *((("Why", view.reason),) if view.reason else ()),
         *((("At", ", ".join(filter(None, run))),) if any(run) else ()),
         *((("Came in", view.origin),) if view.origin else ()),
         ("Opened", f"{view.opened_at:%Y-%m-%d}, {view.opened_by}"),
@@ -278,7 +278,7 @@ def blank_sheet(session: Session, card_id: int) -> bytes:
         unit=view.unit,
         drawing=view.drawing,
         valves=view.status.order if view.only_valve is None else (view.only_valve,),
-        specs=sheet_specs(view.engine),
+        specs=sheet_specs(view.engine, view.status),
         spec_of={
             clearance.id: clearance.check.words(view.unit) if clearance.check else ""
             for clearance in view.engine.clearances

@@ -234,8 +234,7 @@ def result_of(rows: Sequence[SheetRow]) -> tuple[str, ...]:
     if not changed:
         found = _standing({row.valve: _word(row, row.found_verdict) for row in measured})
         return (f"{many} measured: {found}{rest}.",)
-    out = [row.valve for row in measured if row.found_verdict is not Verdict.IN]
-    found = f"{len(out)} not in range as found" if out else "all in range as found"
+    found = _as_found([row.found_verdict for row in measured])
     shims = "1 shim" if len(changed) == 1 else f"{len(changed)} shims"
     left = _standing({row.valve: _word(row, row.verdict) for row in measured})
     return (
@@ -243,6 +242,15 @@ def result_of(rows: Sequence[SheetRow]) -> tuple[str, ...]:
         f"{shims} changed: {', '.join(changed)}.",
         f"As left: {left}.",
     )
+
+
+def _as_found(verdicts: Sequence[Verdict | None]) -> str:
+    """Return how many valves were out as found, and how many nobody can judge as found."""
+    bare = sum(verdict is None for verdict in verdicts)
+    out = sum(verdict not in (None, Verdict.IN) for verdict in verdicts)
+    said = [f"{out} not in range as found"] if out else []
+    said += [f"{bare} without a range as found"] if bare else []
+    return "; ".join(said) or "all in range as found"
 
 
 def _word(row: SheetRow, verdict: Verdict | None) -> str:
@@ -273,14 +281,20 @@ def _named(valves: Sequence[str]) -> str:
     return f"{', '.join(first)} and {last}" if first else last
 
 
-def sheet_specs(engine: Engine) -> tuple[SheetSpec, ...]:
-    """Return the engine's ranges, each once with the valves that have it."""
+def sheet_specs(engine: Engine, status: JobStatus) -> tuple[SheetSpec, ...]:
+    """Return the engine's ranges, each once with the valves that have it, and a job's own."""
     shared: dict[Spec | None, list[Clearance]] = {}
     for clearance in engine.clearances:
         shared.setdefault(clearance.spec, []).append(clearance)
-    return tuple(
+    own = [
+        SheetSpec(name=f"{valve}, for this job", spec=state.clearance.spec)
+        for valve, state in status.valves.items()
+        if state.clearance.spec != engine.clearance(valve).spec
+    ]
+    makers = (
         SheetSpec(name=_name_of(engine, valves), spec=spec) for spec, valves in shared.items()
     )
+    return (*makers, *own)
 
 
 def _name_of(engine: Engine, valves: Sequence[Clearance]) -> str:

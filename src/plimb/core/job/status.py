@@ -8,11 +8,11 @@ from plimb.core.job.kinds import SET, KindOfJob
 from plimb.core.job.stages import NOTED_FIRST, Stage, StageFacts, Todo, given_away, todo_list
 from plimb.core.job.valve import ValveRecord, ValveStatus, need_of, valve_status
 from plimb.core.measure.blades import BladeSet
-from plimb.core.measure.limits import Verdict, judge
+from plimb.core.measure.limits import Limits, Spec, Verdict, judge
 from plimb.core.plan.needs import Need, ValveNeed, WhichToSet, needs_setting, opened_too
 from plimb.core.shim.shim import Condition, Source
 from plimb.core.shim.sum import SizePolicy
-from plimb.core.words import MILLIMETRES, Units
+from plimb.core.words import MILLIMETRES, Units, figure
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -20,8 +20,9 @@ class JobContext:
     """What a card says besides its valves.
 
     The safety list, what of it is not seen to, and whether anything was noted; what closes the
-    engine in the end; the kind of job, and the valve it is about if it is about one, with what
-    its gap is to be changed by; the valves that somebody wants to open too; the camshafts that are
+    engine in the end; the kind of job, and the valve it is about if it is about one, with the gap
+    that it is to have, once that is known, and how near is near enough where no spec is entered
+    for it; the valves that somebody wants to open too; the camshafts that are
     out for another job; whether it is a later round, that begins with proofs; those that the round
     before proved in range, and those that it found out of it; the blades at hand, if that is known;
     the units it is written in.
@@ -34,7 +35,8 @@ class JobContext:
     unclosed: tuple[str, ...] = ()
     kind: KindOfJob = SET
     only: str | None = None
-    change_nm: int = 0
+    wanted_nm: int | None = None
+    near_enough_nm: int | None = None
     opened_too: frozenset[str] = frozenset()
     aside: frozenset[str] = frozenset()
     later: bool = False
@@ -95,19 +97,19 @@ def job_status(
     which = kind.sets or which
     sizing = replace(sizing, first=sizing.sure if which.aim_first else None)
     written = {valve: records.get(valve, ValveRecord()) for valve in order}
-    shafts_out = _shafts_out(engine, written, which, around)
+    clearances = {valve: judged_by(engine.clearance(valve), around) for valve in order}
+    shafts_out = _shafts_out(engine, clearances, written, which, around)
     given = given_away(written.values())
     valves = {
         valve: valve_status(
-            engine.clearance(valve),
+            clearances[valve],
             record,
-            by_amount(engine.clearance(valve), record, around.change_nm, sizing)
-            if around.only == valve
-            else sizing,
-            _need(engine.clearance(valve), record, which, shafts_out, around, sizing),
+            by_amount(clearances[valve], around, sizing),
+            _need(clearances[valve], record, which, shafts_out, around, sizing),
+            check=engine.clearance(valve).check,
             blades=around.blades,
             given_away=valve in given,
-            overtaken=_overtaken(engine.clearance(valve), record, written),
+            overtaken=_overtaken(clearances[valve], record, written),
         )
         for valve, record in written.items()
     }
@@ -153,30 +155,46 @@ def _overtaken(
     return record.overtaken(clearance)
 
 
-def by_amount(
-    clearance: Clearance, record: ValveRecord, change_nm: int, sizing: SizePolicy
-) -> SizePolicy:
-    """Return the policy that aims at a known amount from the gap as found, never out of range."""
-    if record.found is None or clearance.check is None:
+def judged_by(clearance: Clearance, around: JobContext) -> Clearance:
+    """Return a valve with what it is judged by: where no spec is entered, the gap that is wanted.
+
+    Then it is in range as near to that as somebody said is near enough.
+    """
+    wanted_nm, near_nm = around.wanted_nm, around.near_enough_nm
+    if clearance.spec or around.only != clearance.id or wanted_nm is None or near_nm is None:
+        return clearance
+    check = Limits(low_nm=max(0, wanted_nm - near_nm), high_nm=wanted_nm + near_nm)
+    return replace(clearance, spec=Spec(check=check, aim_nm=wanted_nm, plus_minus_nm=near_nm))
+
+
+def by_amount(clearance: Clearance, around: JobContext, sizing: SizePolicy) -> SizePolicy:
+    """Return the policy of a valve: the one that a job is about aims at the gap that is wanted.
+
+    Never out of range.
+    """
+    wanted, check = around.wanted_nm, clearance.check
+    if around.only != clearance.id or wanted is None or check is None:
         return sizing
-    wanted = record.found.gap.best_nm + change_nm
-    check = clearance.check
     return replace(sizing, aim=min(max(wanted, check.low_nm), check.high_nm), first=ANY)
 
 
 def _shafts_out(
-    engine: Engine, written: Mapping[str, ValveRecord], which: WhichToSet, around: JobContext
+    engine: Engine,
+    clearances: Mapping[str, Clearance],
+    written: Mapping[str, ValveRecord],
+    which: WhichToSet,
+    around: JobContext,
 ) -> frozenset[str]:
     """Return the camshafts that come out for the sake of valves that ask for it themselves."""
 
     def asks(valve: str, record: ValveRecord) -> bool:
         if valve in around.opened_too or valve in around.failed:
             return True
-        if stays_shut(record, around, engine.clearance(valve)):
+        if stays_shut(record, around, clearances[valve]):
             return False
         gap = record.found.gap if record.found else None
         condition = record.piece.condition if record.piece else Condition.SOUND
-        return needs_setting(engine.clearance(valve), gap, condition, which)
+        return needs_setting(clearances[valve], gap, condition, which)
 
     return frozenset(
         engine.shafts_over(
@@ -217,6 +235,9 @@ def _need(
     if stays_shut(record, around, clearance):
         return PROVED
     need = need_of(clearance, record, which, shafts_out, sizing, around.blades)
+    if need.need is Need.OPEN and around.wanted_nm is not None:
+        wanted = figure(around.wanted_nm, around.units.gap)
+        need = replace(need, reason=f"its gap is to become {wanted}")
     if clearance.id in around.failed and not need.opens:
         need = FAILED
     if clearance.id in around.opened_too:

@@ -212,12 +212,16 @@ def valve_status(
     sizing: SizePolicy,
     need: ValveNeed,
     *,
+    check: Limits | None,
     blades: BladeSet | None = None,
     given_away: bool = False,
     overtaken: bool = False,
 ) -> ValveStatus:
-    """Return one valve as it stands, with the blades at hand; one that gave its piece is empty."""
-    check = clearance.check
+    """Return one valve as it stands, with the blades at hand; one that gave its piece is empty.
+
+    `check` is the maker's range, by which it is judged as found; how it is left is judged by the
+    clearance that is given, which a job may have of its own.
+    """
     gap = record.found.gap if record.found else None
     worked = predicted = residual_nm = was_nm = None
     if gap and record.piece:
@@ -239,9 +243,9 @@ def valve_status(
     unproved = record.proof is None and (record.changes or given_away)
     verdict = judge(gap, check) if gap and check else None
     proved = by_check = None
-    if record.proof and wanted and check:
+    if record.proof and wanted and (kept := clearance.check):
         proved = _judged(record, wanted, sizing, blades)
-        by_check = proved if wanted == check else _judged(record, check, sizing, blades)
+        by_check = proved if wanted == kept else _judged(record, kept, sizing, blades)
     by_reading = judge(as_left.gap, wanted) if as_left and wanted else None
     left = None if unproved else proved.verdict if proved else by_reading
     return ValveStatus(

@@ -33,7 +33,8 @@ class CardRow(Base):
     `as_signed` keeps what the shop may change later as it was when the card was signed: the
     engine's label, the feeler set, the instrument. `origin` is where a card from a file comes
     from. `only_valve` is the key of the one valve that
-    a job is about, to be changed by `change_nm`, wider if above 0. `summary` is what lists show
+    a job is about, to be changed by `change_nm`, wider if above 0; so near to that gap is
+    `near_enough_nm`, where no spec is entered. `summary` is what lists show
     of it, made anew with each change; `outcome` what a signed one says for the years, by keys.
     """
 
@@ -55,6 +56,7 @@ class CardRow(Base):
     kind: Mapped[JobKind] = mapped_column(server_default="set")
     only_valve: Mapped[str | None]
     change_nm: Mapped[int | None]
+    near_enough_nm: Mapped[int | None]
     distance_mi: Mapped[int | None]
     symptoms: Mapped[str] = mapped_column(server_default="")
     checks: Mapped[SideChecks | None] = mapped_column(Values(SideChecks))

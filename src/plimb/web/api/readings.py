@@ -6,7 +6,7 @@ from apiflask import APIBlueprint
 from pydantic import Field
 
 from plimb.card.acts import feel, read
-from plimb.card.acts.feel import NextTry
+from plimb.card.acts.feel import NextTry, Purpose
 from plimb.card.said import Sent, Text
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import Tried
@@ -25,7 +25,7 @@ class UnderstandIn(Sent):
     valve: Text
     text: Text
     unit: Annotated[Unit, Field(strict=False)]
-    purpose: Literal["found", "proof"] = "found"
+    purpose: Purpose = "found"
 
 
 class WordsOut(Answer):
@@ -58,6 +58,7 @@ class NextBladeIn(Sent):
     goes_nm: int | None
     refuses_nm: int | None
     fine: bool
+    purpose: Purpose = "found"
 
 
 AskedOut = answer_of(NextTry, "AskedOut")
@@ -70,5 +71,6 @@ def ask_next_blade(card_id: int, json_data: NextBladeIn) -> NextTry:
     """Say which blade to try next on a valve, and the verdict once it is settled."""
     tried = Tried(goes_nm=json_data.goes_nm, refuses_nm=json_data.refuses_nm)
     return feel.ask_next_blade(
-        record(), card_id, valve=json_data.valve, tried=tried, fine=json_data.fine
-    )
+        record(), card_id, valve=json_data.valve, tried=tried, fine=json_data.fine,
+        purpose=json_data.purpose,
+    )  # fmt: skip
