@@ -5,7 +5,10 @@ from typing import Any
 import pytest
 from playwright.sync_api import expect
 
+from plimb.core.lengths import mm
+from plimb.core.measure.blades import Blade, BladeSet
 from plimb.record.database import Database
+from plimb.shop.tools import save_blade_set
 from plimb.web.server.application import create_app
 
 from .hand import Hand
@@ -325,4 +328,59 @@ def test_one_valve_by_an_amount_on_an_engine_of_which_nothing_is_known(
     assert "EX, for this job\n0.21–0.25 (0.23 ± 0.02) mm" in said
     assert "one valve by a known amount: EX by 0.06 mm wider" in said
     assert "Why\n" not in said  # nobody said why
+    hand.sign()
+
+
+ANSWER = """([valve, gap]) => {
+    const held = document.querySelector(`[data-valve='${valve}'][aria-pressed='true']`);
+    const asked = held && document.querySelector("#asked-blade")?.innerText.trim();
+    if (!asked) return "";
+    const says = Number(asked) <= gap ? "Goes" : "Refuses";
+    [...document.querySelectorAll("button")].find((one) => one.innerText === says).click();
+    return asked;
+}"""
+"""Answer by a valve's true gap what is asked for it just now; which blade that was."""
+
+
+@pytest.mark.long
+def test_blades_a_twentieth_apart_on_a_range_as_wide_as_their_step(
+    open_page: Any, database: Database
+) -> None:
+    every = tuple(Blade(nominal_nm=n * mm("0.05")) for n in range(1, 9))
+    save_blade_set(database, set_id=None, blades=BladeSet(name="Coarse", blades=every))
+    hand = Hand(open_page, "Guest coarse", phone=True)
+    page = hand.page
+    hand.pick("Layout", "single")
+    hand.pick("Valves a cylinder", "2")
+    hand.pick("Camshafts a bank", "1")
+    hand.type("Intake spec, as printed", "0.10-0.15")
+    hand.type("Exhaust spec, as printed", "0.20-0.25")
+    hand.sizes("2.00", "3.20", "0.025")
+    hand.open_card()
+
+    def guided(stage: str, valve: str, true_nm: Any) -> int:
+        """Try what is asked for until it is written down; how many blades that took."""
+        hand.go(stage)
+        page.locator(f"[data-valve='{valve}']").click()
+        page.get_by_role("group", name="How to measure").get_by_text("guide me").click()
+        key, tried = "proof" if stage == "Prove" else "found", set[str]()
+        while hand.valve(valve)[key] is None:
+            tried |= {page.evaluate(ANSWER, [valve, true_nm / 1_000_000])}
+        return len(tried - {""})
+
+    assert guided("Feel", "IN", mm("0.135")) == 2  # the minimum goes, the maximum refuses
+    assert hand.valve("IN")["verdict"] == "in"
+    assert guided("Feel", "EX", mm("0.17")) <= 3
+    assert hand.valve("EX")["verdict"] == "tight"
+    hand.go("Read")
+    hand.what = "Shim that is in"
+    hand.enter("EX", "2.55")
+    hand.go("Choose")
+    hand.tap(page.locator("#take-plan"))
+    hand.tap(page.locator("#next-stage"))
+    hand.tap(page.locator("#is-in"))
+    assert guided("Prove", "EX", mm("0.22")) == 2
+    assert hand.valve("EX")["proof_verdict"] == "in"
+    said = hand.sheet()
+    assert "As left: all 2 in range." in said
     hand.sign()

@@ -82,7 +82,7 @@
     <Notice>{failed}</Notice>
   {:else if blade}
     <p class="text-soft">{fine ? "Finely now. Try" : "Try"}</p>
-    <p class="figures text-figure leading-none">
+    <p class="figures text-figure leading-none" id="asked-blade">
       {blade.blades.map((one) => job.marked(one)).join(" + ")}
     </p>
     <div class="grid grid-cols-2 gap-2">
