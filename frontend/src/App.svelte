@@ -17,6 +17,7 @@
   import { fetchAhead, placeAt } from "./places/registry";
 
   const PLACES = [
+    { href: "/sum", says: "Quick sum" },
     { href: "/", says: "Bench" },
     { href: "/engines", says: "Engines" },
     { href: "/drawer", says: "Drawer" },

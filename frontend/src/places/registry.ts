@@ -46,6 +46,7 @@ const handbook = () => import("./handbook/Page.svelte");
 const plain: Record<string, Loads<Record<string, never>>> = {
   engines: () => import("./engines/Page.svelte"),
   due: () => import("./due/Page.svelte"),
+  sum: () => import("./quick/Page.svelte"),
   drawer: () => import("./drawer/Page.svelte"),
   together: () => import("./together/Page.svelte"),
   shop: () => import("./shop/Page.svelte"),

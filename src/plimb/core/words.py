@@ -66,6 +66,20 @@ def percent(chance: float) -> str:
     return f"{min(99, int(chance * 100)) if chance < 1 else 100} %"
 
 
+_TIMES = ((19, 20), (9, 10), (4, 5), (3, 4), (2, 3), (3, 5), (1, 2), (1, 3), (1, 4), (1, 5),
+          (1, 10), (1, 20))  # fmt: skip
+
+
+def times(chance: float) -> str:
+    """Return a chance as so many times of so many, never rounded up: `19 times in 20`."""
+    if chance >= NEAR_CERTAIN:
+        return "almost always"
+    for count, of in _TIMES:
+        if chance * of >= count:
+            return f"{count} time{'s' * (count > 1)} in {of}"
+    return "hardly ever"
+
+
 def sure(chance: float) -> str:
     """Return how sure a proof is to pass."""
     return "near certain" if chance >= NEAR_CERTAIN else f"{percent(chance)} sure"

@@ -185,7 +185,7 @@ def _understood(
     if cleaned == "x":
         if thinnest_nm is None:
             raise BadValue(
-                "gap “x” says that the thinnest blade refuses: choose the feeler set at Ready, or "
+                "gap “x” says that the thinnest blade refuses: choose the feeler set, or "
                 "write the blade that refuses, like -3.",
                 field="gap",
             )

@@ -28,16 +28,8 @@ def worksheet(worked: WorkedOut, units: Units) -> tuple[str, ...]:
     """Return the sum as lines: stack, window, ideal, the sizes either side, the pick."""
     if worked.gap.open_ended:
         return _one_end(worked, units)
-    show, gaps = units.shim_figure, units.in_sum
-    lines = [*_stack_lines(worked, units), *_ideal_lines(worked, units)]
-    low, high = gaps(worked.limits.low_nm), gaps(worked.limits.high_nm)
-    stack = show(worked.gap.best_nm + worked.shim_nm)
-    sides = [side for side in (worked.thinner, worked.thicker) if side]
-    for side in sides:
-        lines.append(
-            f"{show(side.thickness_nm)} gives {stack} − {show(side.thickness_nm)} = "
-            f"{gaps(side.gap_nm)}: {_standing(side, worked)}."
-        )
+    lines = [*given_lines(worked, units), *neighbour_lines(worked, units)]
+    low, high = (units.in_sum(nm) for nm in (worked.limits.low_nm, worked.limits.high_nm))
     lines.append(conclusion(worked, units))
     if worked.fell_back:
         lines.append(f"No size reaches the set range, so the check range {low} to {high} is used.")
@@ -49,6 +41,18 @@ def given_lines(worked: WorkedOut, units: Units) -> tuple[str, ...]:
     if worked.gap.open_ended:
         return _one_end(worked, units)
     return (*_stack_lines(worked, units), *_ideal_lines(worked, units))
+
+
+def neighbour_lines(worked: WorkedOut, units: Units) -> tuple[str, ...]:
+    """Return what the sizes either side of the ideal give; none where no sum can be made."""
+    show, gaps = units.shim_figure, units.in_sum
+    stack = show(worked.gap.best_nm + worked.shim_nm)
+    return tuple(
+        f"{show(side.thickness_nm)} gives {stack} − {show(side.thickness_nm)} = "
+        f"{gaps(side.gap_nm)}: {_standing(side, worked)}."
+        for side in (worked.thinner, worked.thicker)
+        if side
+    )
 
 
 def _one_end(worked: WorkedOut, units: Units) -> tuple[str, ...]:
