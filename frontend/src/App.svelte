@@ -72,12 +72,12 @@
 <svelte:head><title>{here ? `${here.label} · Plimb` : "Plimb"}</title></svelte:head>
 
 <div
-  class="flex h-dvh flex-col print:block print:h-auto {place.name === 'card'
+  class="flex h-dvh scroll-pb-20 flex-col print:block print:h-auto {place.name === 'card'
     ? ''
     : 'overflow-auto'}"
 >
   <header
-    class="no-print bg-paper border-ink flex min-h-14 shrink-0 max-sm:min-h-12 items-center gap-3 border-b px-3"
+    class="no-print bg-paper border-ink flex min-h-14 shrink-0 items-center gap-3 border-b px-3 max-sm:min-h-12 max-sm:flex-wrap max-sm:gap-y-0"
   >
     <a
       href="/"
@@ -95,14 +95,16 @@
       <span class="border-line min-w-0 truncate border-l pl-3 font-[560]">{here.label}</span>
     {/if}
     {#if place.name !== "card"}
-      <nav class="border-line flex border-l pl-1" aria-label="Places">
+      <nav
+        class="border-line flex border-l pl-1 max-sm:order-last max-sm:-mx-3 max-sm:w-screen max-sm:justify-between max-sm:border-t max-sm:border-l-0 max-sm:px-1"
+        aria-label="Places"
+      >
         {#each PRACTISING ? PRACTICE : PLACES as one (one.href)}
           <a
             href={one.href}
             rel={"apart" in one ? "external" : undefined}
-            class="{'apart' in one
-              ? 'max-sm:hidden'
-              : ''} flex min-h-11 items-center px-2.5 font-[560] {route.path === one.href
+            class="flex min-h-11 items-center px-2.5 font-[560] max-sm:px-1.5 max-sm:text-note {route.path ===
+            one.href
               ? 'underline decoration-2 underline-offset-8'
               : ''}"
             aria-current={route.path === one.href ? "page" : undefined}>{one.says}</a
@@ -151,7 +153,7 @@
         kind="bare"
         aria-label={preferences.light === "day" ? "Night colours" : "Day colours"}
         onclick={() => preferences.setLight(preferences.light === "day" ? "night" : "day")}
-        class="max-sm:hidden"
+        class={place.name === "card" ? "max-sm:hidden" : ""}
       >
         <svg viewBox="0 0 20 20" class="h-5 w-5" aria-hidden="true">
           <circle cx="10" cy="10" r="7" fill="none" stroke="currentColor" stroke-width="1.6" />
@@ -162,7 +164,7 @@
         kind="bare"
         aria-label="This screen"
         onclick={() => (screen = true)}
-        class="max-sm:hidden"
+        class={place.name === "card" ? "max-sm:hidden" : ""}
       >
         <span class="text-small" aria-hidden="true">A</span><span
           class="text-xl font-[620]"

@@ -1,5 +1,6 @@
 """Somebody at the bench, from a new engine on: taps and typed figures, counted."""
 
+import re
 from typing import Any
 
 from playwright.sync_api import Page, expect
@@ -12,37 +13,49 @@ class Hand:
 
     def __init__(self, open_page: Any, name: str, **size: Any) -> None:
         self.page: Page = open_page("/engines/new", **size)
-        self.page.get_by_role("heading", name="A new engine").wait_for()
+        self.page.get_by_label("Name of this machine").wait_for()
         self.name, self.taps, self.keys = name, 0, 0
 
     def tap(self, what: Any) -> None:
         what.click()
         self.taps += 1
 
+    def reach(self, what: Any, folded: Any = None) -> Any:
+        """Open what is folded under More where that is where it is."""
+        more = self.page.locator("details:not([open]) > summary", has_text="More:")
+        there = what if folded is None else folded
+        if more.count() and there.count() and not there.first.is_visible():
+            self.tap(more)
+        return what
+
     def button(self, name: str, **more: Any) -> None:
-        self.tap(self.page.get_by_role("button", name=name, exact=True, **more))
+        button = self.page.get_by_role("button", name=name, exact=True, **more)
+        folded = self.page.locator("details button").filter(has_text=re.compile(f"^{name}$"))
+        self.tap(self.reach(button, folded))
 
     def pick(self, label: str, item: str) -> None:
-        self.tap(self.page.get_by_label(f"{label}:"))
+        """Tap the answer where it stands there, else open the list of them."""
+        group = self.page.get_by_role("group", name=label, exact=True)
+        if group.count():
+            self.tap(group.get_by_text(item, exact=True))
+            return
+        self.tap(self.reach(self.page.get_by_label(f"{label}:")))
         self.tap(self.page.get_by_role("option", name=item).first)
 
     def type(self, label: str, text: str, *, within: Any = None) -> None:
-        keyed((within or self.page).get_by_label(label, exact=True), text)
+        keyed(self.reach((within or self.page).get_by_label(label, exact=True)), text)
         self.keys += len(text)
 
     def sizes(self, low: str, high: str, step: str) -> None:
-        self.button("Shim sizes that are made")
-        for end, figure in (("from", low), ("to", high), ("by", step)):
-            self.type(f"Shim sizes {end}", figure)
+        self.type("or type them: smallest-largest/step", f"{low}-{high}/{step}")
 
     def open_card(self, kind: str | None = None, **typed: str) -> None:
         """Save the engine and open a card of that kind."""
-        self.type("What the shop calls it", self.name)
-        self.button("Save the engine")
-        self.button("Open a card")
+        self.type("Name of this machine", self.name)
+        self.button("Save and open a card")
         if kind:
             self.pick("Kind of job", kind)
-        self.type("Who does the work", "Nessa")
+        self.type("Technician", "Nessa")
         for label, text in typed.items():
             self.type(label.replace("_", " "), text)
         self.button("Open the card")

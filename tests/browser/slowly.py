@@ -54,6 +54,12 @@ def typed(page: Page, label: Any, text: Any) -> Any:
     return field
 
 
+def pick(page: Page, label: Any, item: Any) -> None:
+    """Open a list of answers and tap one."""
+    page.get_by_label(f"{label}:").click()
+    page.get_by_role("option", name=item).first.click()
+
+
 def until(page: Page, path: Any, holds: Any, arg: Any = None) -> None:
     """Wait until what the server says at a path holds; the screen may show it before."""
     page.wait_for_function(

@@ -21,7 +21,7 @@ from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from ..guest import Job
-from .slowly import keys, late, until
+from .slowly import keys, late, pick, until
 
 TWO_SECONDS = 2.0
 CARD, ENGINE = "/api/cards/1", "/api/engines/1"
@@ -31,8 +31,8 @@ CARD, ENGINE = "/api/cards/1", "/api/engines/1"
 class Form:
     """One form: where it stands, what is typed into which field, and what is kept of it.
 
-    `typed` are rounds of fields and texts; `opens` is tapped first, `send` after each round, else
-    Enter sends. `kept` is asked of what the server says at `at`.
+    `typed` are rounds of fields and texts; `opens` is tapped first, `picks` chosen, `send` after
+    each round, else Enter sends. `kept` is asked of what the server says at `at`.
     """
 
     at: str
@@ -40,6 +40,7 @@ class Form:
     typed: tuple[tuple[tuple[str, str], ...], ...]
     kept: str
     opens: tuple[str, ...] = ()
+    picks: tuple[tuple[str, str], ...] = ()
     send: str | None = None
     prepared: str = "feel"
 
@@ -83,7 +84,7 @@ FORMS: dict[str, Form] = {
     ),
     "an engine": Form(
         at=ENGINE, path="/engines/1", send="Save the engine",
-        typed=((("What the shop calls it", "No. 9"), ("Page", "41"),
+        typed=((("Name of this machine", "No. 9"), ("Page", "41"),
                 ("Whose it is", "Oda Brannoch"),
                 ("Plate or frame number", "OH 9"),
                 ("The maker’s interval, by that counter", "14,000"),
@@ -95,16 +96,18 @@ FORMS: dict[str, Form] = {
     ),
     "a spec as it is printed": Form(
         at=ENGINE, path="/engines/1", send="Save the engine",
-        typed=((("Intake spec, as printed", "0.13 +0.02 -0.03"),
-                ("Intake, range to set to", "0.12-0.14"),
-                ("Exhaust spec, as printed", "0.22±0.03")),),
+        typed=((("Intake allowed gap, as printed", "0.13 +0.02 -0.03"),
+                ("Intake: range after setting", "0.12-0.14"),
+                ("Exhaust allowed gap, as printed", "0.22±0.03")),),
         kept="(said) => { const { intake, exhaust } = JSON.parse(said.document).engine.spec;"
              " return intake.min === 0.1 && intake.max === 0.15 && intake.set_max === 0.14"
              " && exhaust.nominal === 0.22 && exhaust.plus_minus === 0.03; }",
     ),
     "a card": Form(
         at="/api/cards/2", path="/", opens=("Open a card",), send="Open the card",
-        typed=((("Who does the work", "Nessa"), ("Why now", "It ticks"), ("Distance", "12,400")),),
+        picks=(("Engine", "Guest"),),
+        typed=((("Technician", "Nessa"), ("Reason for the job", "It ticks"),
+                ("Distance", "12,400")),),
         kept="(said) => said.opened_by === 'Nessa' && said.reason === 'It ticks'"
              " && said.distance === 12400",
     ),
@@ -115,7 +118,7 @@ FORMS: dict[str, Form] = {
     ),
     "what the card says": card(
         "ready", "(said) => said.reason === 'Noise' && said.opened_by === 'Edda B'",
-        (("Why now", "Noise"), ("Who does the work", "Edda B")), opens=("Correct",),
+        (("Reason for the job", "Noise"), ("Technician", "Edda B")), opens=("Correct",),
         send="Put it right",
     ),
     "the machine": card(
@@ -273,6 +276,8 @@ def test_what_is_typed_into_a_form_is_kept(open_page: Any, name: str) -> None:
     page.locator("main input, main button").first.wait_for()
     for button in form.opens:
         page.get_by_role("button", name=button).first.click()
+    for label, item in form.picks:
+        pick(page, label, item)
     page.evaluate("() => document.querySelectorAll('details').forEach((one) => (one.open = true))")
     if not form.typed[0][0][0]:
         page.locator("#entry").click()

@@ -142,8 +142,8 @@ def test_every_engine_opens_whatever_its_file_leaves_out_and_is_saved_as_it_was(
         place = f"/api/engines/{engine['id']}"
         before = page.request.get(place).json()
         opened(page, f"/engines/{engine['id']}")
-        expect(page.get_by_label("What the shop calls it")).to_have_value(before["label"])
-        expect(page.get_by_label("Intake spec, as printed").first).to_be_visible()
+        expect(page.get_by_label("Name of this machine")).to_have_value(before["label"])
+        expect(page.get_by_label("Intake allowed gap, as printed").first).to_be_visible()
         page.get_by_role("button", name="Save the engine").click()
         expect(page.get_by_text("Saved.")).to_be_visible()
         after = page.request.get(place).json()

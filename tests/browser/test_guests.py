@@ -49,7 +49,7 @@ class Guest:
 
 
 def specs(intake: str, exhaust: str) -> dict[str, str]:
-    return {"Intake spec, as printed": intake, "Exhaust spec, as printed": exhaust}
+    return {"Intake allowed gap, as printed": intake, "Exhaust allowed gap, as printed": exhaust}
 
 
 def marks(*said: tuple[str, str, str]) -> Any:
@@ -70,11 +70,11 @@ def marks(*said: tuple[str, str, str]) -> Any:
 
 def closers(hand: Hand) -> None:
     """Give the closers what their page prints of them."""
-    hand.tap(hand.page.get_by_role("button", name="Give the closers their own spec").first)
+    hand.tap(hand.page.get_by_role("button", name="Allowed gap of the closers").first)
     for side in ("Intake", "Exhaust"):
-        hand.type(f"{side}, range to set to", "0.12-0.16")
-        hand.type(f"{side} closer spec, as printed", "0.00-0.15")
-        hand.type(f"{side} closer, range to set to", "0.01-0.05")
+        hand.type(f"{side}: range after setting", "0.12-0.16")
+        hand.type(f"{side} closer allowed gap, as printed", "0.00-0.15")
+        hand.type(f"{side} closer: range after setting", "0.01-0.05")
     hand.button("Give the closers their own sizes")
     hand.type("Closer diameter", "7")
     hand.button("Closer sizes that are made")
@@ -84,13 +84,14 @@ def closers(hand: Hand) -> None:
 
 GUESTS = {
     "Quenby 376": Guest(
-        picks={"Layout": "single", "Camshafts a bank": "1", "Followers": "finger or rocker"},
+        picks={"Cylinders": "single", "Camshafts a bank": "1",
+               "Where they sit": "finger or rocker"},
         typed={**specs(".006 ± .001 in", ".012 ± .001 in"), "Shim diameter": "7.48"},
         sizes=("1.20", "2.60", "0.05"), inch=True, size=PHONE,
         found={"IN L": "3-4"}, shims={"IN L": "215"}, inside={"IN": "6", "EX": "12"},
     ),
     "Tarrowick 640": Guest(
-        picks={"Layout": "V-twin"}, typed=specs("0.09–0.17", "0.19–0.27"),
+        picks={"Cylinders": "V-twin"}, typed=specs("0.09–0.17", "0.19–0.27"),
         sizes=("2.00", "3.20", "0.05"),
         own=marks(("R", "", "rear lobes up and towards each other"),
                   ("F", "", "one more turn and a quarter: front lobes up and away")),
@@ -98,43 +99,44 @@ GUESTS = {
         inside={"IN": "13", "EX": "23"},
     ),
     "Brannoch Boxer 24": Guest(
-        picks={"Layout": "flat four", "Valves a cylinder": "2", "Camshafts a bank": "1",
-               "Followers": "finger or rocker"},
+        picks={"Cylinders": "flat four", "Valves a cylinder": "2", "Camshafts a bank": "1",
+               "Where they sit": "finger or rocker"},
         typed={**specs("0.14 ± 0.03", "0.25 ± 0.03"), "Shim diameter": "5.6"},
         sizes=("1.90", "2.60", "0.02"), kind="head on the bench",
         found={"2 IN": "8"}, shims={"2 IN": "230 2.300"}, inside={"IN": "14", "EX": "25"},
     ),
     "Hesk 48": Guest(
-        picks={"Layout": "parallel twin", "Crank offset": "180", "Valves a cylinder": "2",
+        picks={"Cylinders": "parallel twin", "Crank offset": "180", "Valves a cylinder": "2",
                "Camshafts a bank": "1"},
-        typed={**specs("0.17", "0.17"), "Intake, the shop’s own room": "0.03",
-               "Exhaust, the shop’s own room": "0.03", "Shim diameter": "9.48"},
+        typed={**specs("0.17", "0.17"), "Intake, how much more or less": "0.03",
+               "Exhaust, how much more or less": "0.03", "Shim diameter": "9.48"},
         sizes=("1.20", "3.50", "0.05"), own=marks(("1", "0", ""), ("2", "180", "")),
         found={"2 EX": "8-10"}, shims={"2 EX": "265"}, inside={"IN": "17", "EX": "18"},
     ),
     "Ysolde Courier": Guest(
-        picks={"Layout": "single", "Valves a cylinder": "2", "Camshafts a bank": "1",
-               "Followers": "bucket, shim on top"},
+        picks={"Cylinders": "single", "Valves a cylinder": "2", "Camshafts a bank": "1",
+               "Where they sit": "bucket, shim on top"},
         typed={**specs(".004–.008 in", ".006–.010 in"), "Shim diameter": "29"},
         sizes=("2.00", "3.20", "0.05"), inch=True,
         found={"EX": "4"}, shims={"EX": "270 2.698"}, inside={"IN": "6", "EX": "8"},
     ),
     "Carrec Six": Guest(
-        picks={"Layout": "straight six", "Valves a cylinder": "2"},
+        picks={"Cylinders": "straight six", "Valves a cylinder": "2"},
         typed={**specs(".015 ± .001 in", ".021 ± .001 in"), "Shim diameter": "33"},
         sizes=("2.50", "4.00", "0.05"), inch=True, size=TABLET,
         found={"4 IN": "11", "2 EX": "24-25"}, shims={"4 IN": "320", "2 EX": "3.10 3.101"},
         inside={"IN": "15", "EX": "21"},
     ),
     "Ombersel Duo": Guest(
-        picks={"Layout": "L-twin", "Followers": "opener and closer", "Valves a cylinder": "2"},
+        picks={"Cylinders": "L-twin", "Where they sit": "opener and closer",
+               "Valves a cylinder": "2"},
         typed={**specs("0.08-0.22", "0.08-0.22"), "Shim diameter": "8"},
         sizes=("2.00", "4.50", "0.05"), own=closers,
         found={"1 IN op": "5"}, shims={"1 IN op": "310"},
         inside={"IN": "14", "EX": "14", "c": "3"},
     ),
     "Peverell 16": Guest(
-        picks={"Followers": "bucket without shim"}, typed=specs("0.15–0.25", "0.25–0.35"),
+        picks={"Where they sit": "bucket without shim"}, typed=specs("0.15–0.25", "0.25–0.35"),
         sizes=("5.10", "5.74", "0.02"), kind="head on the bench",
         found={"3 IN L": "8-10", "1 EX R": "38"}, shims={"3 IN L": "46", "1 EX R": "60"},
         inside={"IN": "20", "EX": "30"},

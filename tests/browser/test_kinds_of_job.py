@@ -25,9 +25,9 @@ def application(database: Database) -> Any:
 def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page: Any, no_barriers: Any) -> None:
     hand = Hand(open_page, "Guest V")
     page = hand.page
-    hand.pick("Layout", "V-twin")
-    hand.type("Intake spec, as printed", "0.08-0.16")
-    hand.type("Exhaust spec, as printed", "0.18-0.26")
+    hand.pick("Cylinders", "V-twin")
+    hand.type("Intake allowed gap, as printed", "0.08-0.16")
+    hand.type("Exhaust allowed gap, as printed", "0.18-0.26")
     for name, cylinder, cue, count in (
         ("R", 2, "rear lobes up and inwards", "15 pins to figure 2"),
         ("F", 1, "one more turn and a quarter, front lobes outwards", ""),
@@ -70,12 +70,12 @@ def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page: Any, no_barri
 def test_a_flat_four_on_the_bench_after_head_work(open_page: Any, no_barriers: Any) -> None:
     hand = Hand(open_page, "Guest boxer")
     page = hand.page
-    hand.pick("Layout", "flat four")
+    hand.pick("Cylinders", "flat four")
     hand.pick("Valves a cylinder", "2")
     hand.pick("Camshafts a bank", "1")
-    hand.pick("Followers", "finger or rocker")
-    hand.type("Intake spec, as printed", "0.13 ± 0.03")
-    hand.type("Exhaust spec, as printed", "0.24 ± 0.03")
+    hand.pick("Where they sit", "finger or rocker")
+    hand.type("Intake allowed gap, as printed", "0.13 ± 0.03")
+    hand.type("Exhaust allowed gap, as printed", "0.24 ± 0.03")
     hand.sizes("1.90", "2.60", "0.02")
     hand.open_card("after head work, on the bench")
     expect(page.get_by_text("The head stands on blocks")).to_be_visible()
@@ -119,13 +119,13 @@ def test_a_flat_four_on_the_bench_after_head_work(open_page: Any, no_barriers: A
 def test_one_figure_with_the_shops_own_room(open_page: Any) -> None:
     hand = Hand(open_page, "Guest 48")
     page = hand.page
-    hand.pick("Layout", "parallel twin")
+    hand.pick("Cylinders", "parallel twin")
     hand.pick("Crank offset", "180")
     hand.pick("Valves a cylinder", "2")
     hand.pick("Camshafts a bank", "1")
     for side in ("Intake", "Exhaust"):
-        hand.type(f"{side} spec, as printed", "0.18")
-        hand.type(f"{side}, the shop’s own room", "0.03")
+        hand.type(f"{side} allowed gap, as printed", "0.18")
+        hand.type(f"{side}, how much more or less", "0.03")
     for name, degrees in (("1", "0"), ("2", "180")):
         hand.button("Add a mark")
         mark = page.get_by_role("group", name="Mark").last
@@ -149,19 +149,18 @@ def test_one_figure_with_the_shops_own_room(open_page: Any) -> None:
 def test_a_shim_on_top_single_in_miles(open_page: Any) -> None:
     hand = Hand(open_page, "Guest courier")
     page = hand.page
-    hand.pick("Layout", "single")
+    hand.pick("Cylinders", "single")
     hand.pick("Valves a cylinder", "2")
     hand.pick("Camshafts a bank", "1")
-    hand.pick("Followers", "bucket, shim on top")
+    hand.pick("Where they sit", "bucket, shim on top")
     hand.tap(page.get_by_role("group", name="Unit of the gaps in the manual").get_by_text("inch"))
-    hand.type("Intake spec, as printed", ".004-.008")
-    hand.type("Exhaust spec, as printed", ".006-.010")
+    hand.type("Intake allowed gap, as printed", ".004-.008")
+    hand.type("Exhaust allowed gap, as printed", ".006-.010")
     hand.type("Shim diameter", "29")
     hand.sizes("2.00", "3.20", "0.05")
-    hand.type("What the shop calls it", hand.name)
-    hand.button("Save the engine")
-    hand.button("Open a card")
-    hand.type("Who does the work", "Nessa")
+    hand.type("Name of this machine", hand.name)
+    hand.button("Save and open a card")
+    hand.type("Technician", "Nessa")
     hand.tap(page.get_by_role("group", name="The counter counts").get_by_text("miles"))
     hand.type("Distance", "14 120")
     hand.button("Open the card")
@@ -188,6 +187,7 @@ def test_a_shim_on_top_single_in_miles(open_page: Any) -> None:
     expect(page.locator("article.sheet")).to_contain_text("at 28000 miles")
     page.goto("/")
     hand.button("Open a card")
+    hand.pick("Engine", "Guest courier")
     miles = page.get_by_role("group", name="The counter counts").get_by_text("miles")
     expect(miles).to_have_attribute("data-state", "on")
 
@@ -199,11 +199,11 @@ def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
     hand = Hand(open_page, "Guest sixteen")
     page = hand.page
     hand.tap(page.get_by_role("group", name="Unit of the gaps in the manual").get_by_text("inch"))
-    hand.type("Intake spec, as printed", ".006-.010")
-    hand.type("Exhaust spec, as printed", ".010-.014")
-    hand.type("What the shop calls it", hand.name)
+    hand.type("Intake allowed gap, as printed", ".006-.010")
+    hand.type("Exhaust allowed gap, as printed", ".010-.014")
+    hand.type("Name of this machine", hand.name)
     hand.button("Save the engine")
-    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
+    expect(page.get_by_role("button", name="Open a card", exact=True)).to_be_visible()
     page.goto("/shop")
     hand.tap(page.get_by_role("button", name="two scales"))
     hand.button("Save the set")
@@ -211,8 +211,9 @@ def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
     no_barriers(page, "a set with two scales")
     page.goto("/")
     hand.button("Open a card")
+    hand.pick("Engine", "Guest sixteen")
     hand.pick("Kind of job", "check only")
-    hand.type("Who does the work", "Nessa")
+    hand.type("Technician", "Nessa")
     hand.button("Open the card")
     expect(page.get_by_role("navigation", name="Stages").get_by_role("link")).to_have_count(
         4
@@ -245,15 +246,14 @@ def test_check_only_of_sixteen_valves_by_two_scale_blades_at_the_very_limits(
 def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open_page: Any) -> None:
     hand = Hand(open_page, "Guest by two thou")
     page = hand.page
-    hand.pick("Layout", "single")
+    hand.pick("Cylinders", "single")
     hand.tap(page.get_by_role("group", name="Unit of the gaps in the manual").get_by_text("inch"))
-    hand.type("Exhaust spec, as printed", ".006-.014")
+    hand.type("Exhaust allowed gap, as printed", ".006-.014")
     hand.sizes("2.00", "3.20", "0.05")
-    hand.type("What the shop calls it", hand.name)
-    hand.button("Save the engine")
-    hand.button("Open a card")
+    hand.type("Name of this machine", hand.name)
+    hand.button("Save and open a card")
     hand.pick("Kind of job", "one valve by a known amount")
-    hand.type("Who does the work", "Nessa")
+    hand.type("Technician", "Nessa")
     hand.button("Open the card")
     expect(page.get_by_text("Say which valve, and by how much.")).to_be_visible()
     hand.pick("Which valve", "EX L")
@@ -266,7 +266,7 @@ def test_one_valve_by_two_thou_and_what_was_found_corrected_with_its_reason(open
     hand.what = "Shim that is in"
     hand.enter("EX L", "270 2.700")
     hand.go("Feel")
-    expect(page.get_by_text("Pieces are out.")).to_be_visible()
+    expect(page.get_by_text("This valve was opened.")).to_be_visible()
     entry = page.locator("#entry")
     keyed(entry, "9")
     entry.press("Enter")
@@ -294,21 +294,20 @@ def test_one_valve_by_an_amount_on_an_engine_of_which_nothing_is_known(
 ) -> None:
     hand = Hand(open_page, "Guest with no book")
     page = hand.page
-    hand.pick("Layout", "single")
+    hand.pick("Cylinders", "single")
     hand.pick("Valves a cylinder", "2")
     hand.sizes("2.00", "3.00", "0.05")
-    hand.type("What the shop calls it", hand.name)
-    hand.button("Save the engine")
-    hand.button("Open a card")
+    hand.type("Name of this machine", hand.name)
+    hand.button("Save and open a card")
     hand.pick("Kind of job", "one valve by a known amount")
-    hand.type("Who does the work", "Nessa")
+    hand.type("Technician", "Nessa")
     hand.pick("Which valve", "EX")
     hand.type("by, mm", "0.06")
     hand.button("Open the card")
     expect(page.get_by_text("EX, 0.06 mm")).to_be_visible()
     hand.go("Feel")
     hand.enter("EX", "17")
-    expect(page.get_by_text("No spec is entered for EX.")).to_be_visible()
+    expect(page.get_by_text("The allowed gap is not entered for EX.")).to_be_visible()
     keyed(page.get_by_label("More or less by, mm"), "0.02")
     hand.button("Judge by that")
     expect(page.get_by_text("its gap is to become 0.23")).to_be_visible()
@@ -350,11 +349,11 @@ def test_blades_a_twentieth_apart_on_a_range_as_wide_as_their_step(
     save_blade_set(database, set_id=None, blades=BladeSet(name="Coarse", blades=every))
     hand = Hand(open_page, "Guest coarse", phone=True)
     page = hand.page
-    hand.pick("Layout", "single")
+    hand.pick("Cylinders", "single")
     hand.pick("Valves a cylinder", "2")
     hand.pick("Camshafts a bank", "1")
-    hand.type("Intake spec, as printed", "0.10-0.15")
-    hand.type("Exhaust spec, as printed", "0.20-0.25")
+    hand.type("Intake allowed gap, as printed", "0.10-0.15")
+    hand.type("Exhaust allowed gap, as printed", "0.20-0.25")
     hand.sizes("2.00", "3.20", "0.025")
     hand.open_card()
 

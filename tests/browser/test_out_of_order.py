@@ -22,12 +22,12 @@ def application(database: Database) -> Any:
 def opened(open_page: Any, name: str, follower: str, **size: Any) -> Hand:
     """Enter a twin-valve single and open a card on it."""
     hand = Hand(open_page, name, **size)
-    hand.pick("Layout", "single")
+    hand.pick("Cylinders", "single")
     hand.pick("Valves a cylinder", "2")
     hand.pick("Camshafts a bank", "1")
-    hand.pick("Followers", follower)
-    hand.type("Intake spec, as printed", "0.11-0.17")
-    hand.type("Exhaust spec, as printed", "0.18-0.26")
+    hand.pick("Where they sit", follower)
+    hand.type("Intake allowed gap, as printed", "0.11-0.17")
+    hand.type("Exhaust allowed gap, as printed", "0.18-0.26")
     hand.type("Shim diameter", "29")
     hand.sizes("2.00", "3.20", "0.05")
     hand.open_card()

@@ -10,7 +10,7 @@ from plimb.record.people import PersonRole
 from plimb.shop.people import add_person
 
 from ..conftest import NOON
-from .slowly import keyed
+from .slowly import keyed, pick
 
 
 def tap(page: Page, name: Any) -> None:
@@ -54,7 +54,8 @@ def test_from_nobody_to_somebody_and_what_they_did(open_page: Any, no_barriers: 
     expect(page.get_by_role("button", name="Pim Ostrel works here: change")).to_be_visible()
     page.get_by_role("link", name="Bench", exact=True).click()
     tap(page, "Open a card")
-    expect(page.get_by_text("Done by Pim Ostrel")).to_be_visible()
+    expect(page.get_by_text("Technician Pim Ostrel")).to_be_visible()
+    pick(page, "Engine", "No. 5")
     tap(page, "Open the card")
     page.wait_for_url("**/cards/*/*")
     number = page.url.split("/")[-2]

@@ -31,10 +31,10 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
 ) -> None:
     hand = Hand(open_page, "Guest to correct")
     page = hand.page
-    hand.pick("Layout", "single")
-    hand.type("What the shop calls it", hand.name)
+    hand.pick("Cylinders", "single")
+    hand.type("Name of this machine", hand.name)
     hand.button("Save the engine")
-    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
+    expect(page.get_by_role("button", name="Open a card", exact=True)).to_be_visible()
     page.goto("/shop")
     hand.tap(page.get_by_role("button", name="mm, 0.05 to 1.00"))
     hand.button("Save the set")
@@ -44,7 +44,8 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
     expect(page.get_by_text("Old calliper")).to_be_visible()
     page.goto("/")
     hand.button("Open a card")
-    hand.type("Who does the work", "Nessa")
+    hand.pick("Engine", "Guest to correct")
+    hand.type("Technician", "Nessa")
     hand.button("Open the card")
     hand.button("Correct")
     hand.pick("Kind of job", "check only")

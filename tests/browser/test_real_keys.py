@@ -10,7 +10,7 @@ from plimb.core.engine.engine import Side
 from plimb.record.database import Database
 
 from ..guest import Job
-from .slowly import keys, slow, typed, until
+from .slowly import keys, pick, slow, typed, until
 
 FIRST = "**/api/cards/1"
 
@@ -44,15 +44,15 @@ def test_the_tolerance_of_a_one_figure_spec_is_typed_key_by_key(
     page = open_page("/engines/new")
     if inch:
         page.get_by_role("group", name="Unit of the gaps in the manual").get_by_text("inch").click()
-    typed(page, "What the shop calls it", "Hesk")
-    typed(page, "Intake spec, as printed", figure)
-    allow = page.get_by_label("Intake, the shop’s own room")
+    typed(page, "Name of this machine", "Hesk")
+    typed(page, "Intake allowed gap, as printed", figure)
+    allow = page.get_by_label("Intake, how much more or less")
     expect(allow).to_be_visible()
     allow.click()
     keys(page, room)
     expect(allow).to_have_value(room)
     page.get_by_role("button", name="Save the engine").click()
-    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
+    expect(page.get_by_role("button", name="Open a card", exact=True)).to_be_visible()
     until(page, "/api/engines/1",
           "(said, want) => JSON.parse(said.document).engine.spec.intake.room === want",
           plus_minus)  # fmt: skip
@@ -61,13 +61,13 @@ def test_the_tolerance_of_a_one_figure_spec_is_typed_key_by_key(
 @pytest.mark.long
 def test_a_spec_that_is_typed_with_its_unit_says_what_the_manual_is_in(open_page: Any) -> None:
     page = open_page("/engines/new")
-    typed(page, "What the shop calls it", "Quenby")
-    typed(page, "Intake spec, as printed", ".007 ± .001 in")
+    typed(page, "Name of this machine", "Quenby")
+    typed(page, "Intake allowed gap, as printed", ".007 ± .001 in")
     unit = page.get_by_role("group", name="Unit of the gaps in the manual")
     expect(unit.get_by_role("radio", name="inch")).to_be_checked()
-    typed(page, "Exhaust spec, as printed", ".011 ± .001")
+    typed(page, "Exhaust allowed gap, as printed", ".011 ± .001")
     page.get_by_role("button", name="Save the engine").click()
-    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
+    expect(page.get_by_role("button", name="Open a card", exact=True)).to_be_visible()
     until(page, "/api/engines/1",
           "(said) => { const { unit, shim_unit, engine: { spec } } = JSON.parse(said.document);"
           " return unit === 'in' && shim_unit === 'mm' && spec.intake.nominal === 0.007"
@@ -77,16 +77,17 @@ def test_a_spec_that_is_typed_with_its_unit_says_what_the_manual_is_in(open_page
 @pytest.mark.long
 def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_page: Any) -> None:
     page = open_page("/engines/new")
-    typed(page, "What the shop calls it", "Courier")
-    typed(page, "Intake spec, as printed", ".004-.008")
+    typed(page, "Name of this machine", "Courier")
+    typed(page, "Intake allowed gap, as printed", ".004-.008")
     page.get_by_role("button", name=".004-.008 in").click()
-    typed(page, "Exhaust spec, as printed", "15-25")
+    typed(page, "Exhaust allowed gap, as printed", "15-25")
     page.get_by_role("button", name="Save the engine").click()
     expect(page.get_by_role("alert").first).to_contain_text("is no usual gap in mm")
     page.get_by_role("button", name="0.15-0.25 mm").click()
+    page.get_by_text("More: make and model").click()
     typed(page, "The maker’s interval, by that counter", "14,000")
     page.get_by_role("button", name="Save the engine").click()
-    expect(page.get_by_role("button", name="Open a card")).to_be_visible()
+    expect(page.get_by_role("button", name="Open a card", exact=True)).to_be_visible()
     until(page, "/api/engines/1", """(said) => {
         const { spec, interval } = JSON.parse(said.document).engine;
         return spec.intake.min === 0.1016 && spec.exhaust.max === 0.25 && interval === 14000;
@@ -106,9 +107,10 @@ def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_p
 def test_what_was_filled_in_for_somebody_is_typed_over(open_page: Any, database: Database) -> None:
     job_with(database)
     page = open_page("/")
-    page.get_by_role("button", name="Open a card").click()
-    typed(page, "Why now", "It ticks")
-    typed(page, "Who does the work", "Nessa")
+    page.get_by_role("button", name="Open a card", exact=True).click()
+    pick(page, "Engine", "Guest")
+    typed(page, "Reason for the job", "It ticks")
+    typed(page, "Technician", "Nessa")
     page.get_by_role("button", name="Open the card").click()
     page.wait_for_url("**/cards/2/**")
     card = page.request.get("/api/cards/2").json()
@@ -136,8 +138,9 @@ def test_a_distance_is_read_as_a_meter_shows_it_and_asked_about(
 ) -> None:
     job_with(database)
     page = open_page("/")
-    page.get_by_role("button", name="Open a card").click()
-    typed(page, "Who does the work", "Nessa")
+    page.get_by_role("button", name="Open a card", exact=True).click()
+    pick(page, "Engine", "Guest")
+    typed(page, "Technician", "Nessa")
     typed(page, "Distance", "12.000")
     keys(page, "⏎")
     dialog = page.get_by_role("dialog")

@@ -154,10 +154,10 @@ def test_the_whole_story_by_keyboard_alone(open_page: Any, no_barriers: Any) -> 
 def test_the_whole_story_by_touch_on_a_phone(open_page: Any, no_barriers: Any) -> None:
     page = open_page("/", phone=True)
     no_barriers(page, "bench on a phone")
-    page.get_by_role("button", name="Open a card").tap()
+    page.get_by_role("button", name="Open a card", exact=True).tap()
     page.get_by_label("Engine:").tap()
     page.get_by_role("option", name="No. 8").tap()
-    keyed(page.get_by_label("Who does the work"), "Edda Brannoch")
+    keyed(page.get_by_label("Technician"), "Edda Brannoch")
     page.get_by_role("button", name="Open the card").tap()
     page.get_by_role("link", name="Feel").tap()
     expect(entry(page)).to_have_attribute("inputmode", "none")

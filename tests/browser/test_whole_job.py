@@ -66,7 +66,7 @@ def test_a_triple_goes_round_twice_and_is_signed(
     page.keyboard.press("o")
     page.get_by_label("Engine:").click()
     page.get_by_role("option", name="No. 3").click()
-    keyed(page.get_by_label("Who does the work"), "Edda Brannoch")
+    keyed(page.get_by_label("Technician"), "Edda Brannoch")
     page.get_by_role("button", name="Open the card").click()
 
     keyed(page.get_by_label("Hours since it ran"), "20")
@@ -178,7 +178,7 @@ def test_keys_and_taps_of_a_whole_job_of_sixteen_valves_are_few(
     page.keyboard.press("o")
     page.get_by_label("Engine:").click()
     page.get_by_role("option", name="Sixteen").click()
-    page.get_by_label("Who does the work").click()
+    page.get_by_label("Technician").click()
     page.keyboard.type("Oda")
     page.keyboard.press("Enter")
     for box in ("Hours since it ran", "Coolant or head, °C"):

@@ -44,7 +44,8 @@
       onsend={enough}
     >
       <p class="col-span-2 leading-5">
-        <b>No spec is entered for {valve.valve}.</b> How far off the gap that you want is still right?
+        <b>The allowed gap is not entered for {valve.valve}.</b> How far off the gap that you want is
+        still right?
       </p>
       <Field
         label="More or less by, {unit === 'mm' ? 'mm' : 'thou'}"
@@ -62,7 +63,7 @@
       />
       {#snippet foot()}
         <Button kind="now" type="submit" class="min-h-12">Judge by that</Button>
-        <Button onclick={() => (printed = true)}>Enter its spec instead</Button>
+        <Button onclick={() => (printed = true)}>Enter the allowed gap instead</Button>
       {/snippet}
     </Form>
   {/if}
@@ -73,11 +74,11 @@
     onsend={enter}
   >
     <p class="col-span-2 leading-5">
-      <b>No spec is entered for {what.toLowerCase()}.</b> It stands in the manual under valve clearance,
-      for a cold engine.
+      <b>The allowed gap is not entered for {what.toLowerCase()}.</b> It stands in the manual under valve
+      clearance, for a cold engine.
     </p>
     <Field
-      label="{what} spec, as printed"
+      label="{what} allowed gap, as printed"
       kind="figures"
       id="spec-as-printed"
       at="spec"
@@ -86,7 +87,7 @@
       autocomplete="off"
     />
     <ToggleGroup
-      label="The spec is in"
+      label="The gap is in"
       value={unit}
       items={["mm", { value: "in", label: "inch" }]}
       onchange={(to) => (unit = to)}

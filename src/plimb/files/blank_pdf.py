@@ -19,7 +19,7 @@ COLUMNS = (
     "proved",
 )
 SHARES = (0.13, 0.12, 0.09, 0.09, 0.09, 0.13, 0.12, 0.12, 0.11)
-FACTS = ("Date", "Who", "At", "Why now", "Rested, h", "Temperature, °C", "Blades", "Micrometer")
+FACTS = ("Date", "Who", "At", "Reason", "Rested, h", "Temperature, °C", "Blades", "Micrometer")
 
 
 def blank_pdf(

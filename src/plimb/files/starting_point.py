@@ -20,7 +20,11 @@ class Layout(StrEnum):
     INLINE_FOUR = "inline-four"
     V_FOUR = "v-four"
     FLAT_FOUR = "flat-four"
+    INLINE_FIVE = "inline-five"
     STRAIGHT_SIX = "straight-six"
+    FLAT_SIX = "flat-six"
+    V_EIGHT = "v-eight"
+    V_TWELVE = "v-twelve"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -48,10 +52,17 @@ FIRINGS: dict[Layout, tuple[str, ...]] = {
     Layout.TRIPLE: ("1-2-3", "1-3-2"),
     Layout.INLINE_FOUR: ("1-3-4-2", "1-2-4-3"),
     Layout.FLAT_FOUR: ("1-3-2-4", "1-4-2-3"),
+    Layout.INLINE_FIVE: ("1-2-4-5-3",),
     Layout.STRAIGHT_SIX: ("1-5-3-6-2-4", "1-4-2-6-3-5"),
+    Layout.FLAT_SIX: ("1-6-2-4-3-5", "1-4-5-2-3-6"),
+    Layout.V_EIGHT: ("1-8-4-3-6-5-7-2", "1-5-4-8-6-3-7-2"),
+    Layout.V_TWELVE: ("1-7-5-11-3-9-6-12-2-8-4-10", "1-12-5-8-3-10-6-7-2-11-4-9"),
 }
 """How the cylinders of a layout are met to fire (common practice): orders, evenly spaced, or the
 crank offset of a twin, or the angle of its V. A layout without a row fixes it, or is typed."""
+
+ALONG = (Layout.FLAT_FOUR, Layout.FLAT_SIX, Layout.V_EIGHT, Layout.V_TWELVE)
+"""Layouts whose crank lies along the machine (common practice)."""
 
 MOST_CLEARANCES = 48
 _ANGLES = {
@@ -84,7 +95,7 @@ def starting_point(start: Start) -> dict[str, Any]:
             f"angle of a {start.layout}: {', '.join(map(str, allowed))} degrees.", field="angle"
         )
     fires = _firing(start, angle)
-    along = start.crank_along or start.layout is Layout.FLAT_FOUR
+    along = start.crank_along or start.layout in ALONG
     banks = _banks(start.layout, list(fires), along)
     if start.reversed_head:
         flipped = {"front": "rear", "rear": "front", "left": "right", "right": "left"}
@@ -145,6 +156,12 @@ def _banks(layout: Layout, numbers: list[int], along: bool) -> list[dict[str, An
         return [
             {"id": "left", "cylinders": [2, 4], "intake": "right"},
             {"id": "right", "cylinders": [1, 3], "intake": "left"},
+        ]
+    if layout in (Layout.FLAT_SIX, Layout.V_EIGHT, Layout.V_TWELVE):
+        half = len(numbers) // 2
+        return [
+            {"id": "left", "cylinders": sorted(numbers)[:half], "intake": "right"},
+            {"id": "right", "cylinders": sorted(numbers)[half:], "intake": "left"},
         ]
     if layout is Layout.V_FOUR:
         pairs = (("front", [2, 4]), ("rear", [1, 3]))

@@ -26,7 +26,7 @@
 
 <Dialog bind:open title="Add an engine" says="From an engine file, described in docs/formats.">
   <Form onsend={submit} {refusal}>
-    <Field label="What the shop calls it" bind:value={label} at="label" />
+    <Field label="Name of this machine" bind:value={label} at="label" />
     <Field label="Note" bind:value={note} />
     <label class="block">
       <span class="text-soft">Engine file (.json)</span>

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Open a card: which engine, what kind of job, who, why, and how far it has run. */
   import kinds from "../../api/kinds.json";
-  import { answer, api, type EngineLine, type Schemas } from "../../api/client";
+  import { answer, api, type EngineLine, Refusal, type Schemas } from "../../api/client";
   import KindFields from "../../card/KindFields.svelte";
   import RunFields from "../../card/RunFields.svelte";
   import { Button, Dialog, Field, Form, Select, typedOver } from "../../kit";
@@ -9,6 +9,7 @@
   import { preferences } from "../../state/preferences.svelte";
   import { people } from "../../state/people.svelte";
   import { shopState } from "../../state/shop.svelte";
+  import { opening } from "../../state/opening.svelte";
   import { route } from "../../state/route.svelte";
 
   let {
@@ -18,7 +19,7 @@
   }: { open?: boolean; engines: EngineLine[]; count: number } = $props();
 
   const attempt = new Attempt();
-  let picked = $state("");
+  let picked = $state(`${opening.engine ?? ""}`);
   /** Where there are more engines than one list holds, they are looked for by their words. */
   let like = $state("");
   let found = $state.raw<EngineLine[] | null>(null);
@@ -48,7 +49,7 @@
   let valve = $state("");
   let by = $state("");
   let wider = $state(true);
-  const engine = $derived(engines.find((one) => `${one.id}` === picked) ?? engines[0]);
+  const engine = $derived(engines.find((one) => `${one.id}` === picked));
   const valves = $derived(
     engine?.drawing.banks.flatMap((bank) => bank.valves.map((one) => one.valve)) ?? [],
   );
@@ -57,19 +58,23 @@
   const measure = $derived(measured ?? (engine?.counter === "mi" ? "mi" : "km"));
 
   async function submit(): Promise<void> {
+    if (!engine) {
+      attempt.refusal = new Refusal("bad_value", "Choose which engine it is.", "engine");
+      return;
+    }
     const one = kinds.jobs.find((row) => row.value === kind)?.one ?? false;
     await attempt.at(async () => {
       const card = await answer(
         api.POST("/api/cards", {
           body: {
-            engine_id: engine?.id ?? 0,
+            engine_id: engine.id,
             opened_by: people.name(who),
             reason: why,
             distance: distance.trim() || null,
             measure,
             hours: hours.trim() || null,
             kind,
-            amount: one ? { valve, by, wider, unit: engine?.unit ?? "mm" } : null,
+            amount: one ? { valve, by, wider, unit: engine.unit } : null,
           },
         }),
       );
@@ -112,11 +117,16 @@
       unit={engine?.unit ?? preferences.unit}
     />
     {#if people.here}
-      <p class="self-end pb-2"><span class="text-soft">Done by</span> {people.here.name}</p>
+      <p class="self-end pb-2"><span class="text-soft">Technician</span> {people.here.name}</p>
     {:else}
-      <Field label="Who does the work" bind:value={who} at="opened_by" onfocus={typedOver} />
+      <Field label="Technician" bind:value={who} at="opened_by" onfocus={typedOver} />
     {/if}
-    <Field label="Why now" bind:value={why} at="reason" placeholder="interval, noise, …" />
+    <Field
+      label="Reason for the job"
+      bind:value={why}
+      at="reason"
+      placeholder="interval, noise, …"
+    />
     <RunFields
       bind:distance
       bind:measure={() => measure, (to) => (measured = to)}

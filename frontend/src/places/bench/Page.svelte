@@ -9,9 +9,14 @@
   import DueList from "../due/DueList.svelte";
   import Found from "./Found.svelte";
   import OpenCard from "./OpenCard.svelte";
+  import { opening } from "../../state/opening.svelte";
   import { shopState } from "../../state/shop.svelte";
 
-  let opening = $state(false);
+  let asking = $state(false);
+  if (opening.asked) {
+    opening.asked = false;
+    asking = true;
+  }
   let adding = $state(false);
   let like = $state("");
   let field = $state<HTMLInputElement | null>(null);
@@ -33,11 +38,16 @@
   }
   const signed = $derived(shop?.cards.filter((card) => card.signed_at) ?? []);
 
-  /** An empty record: it offers four ways to begin, and nothing else. */
+  /** An empty record: it offers five ways to begin, and nothing else. */
   const first = $derived(
     shop !== null && !shop.engines.length && !shop.cards.length && !shop.lost_engines.length,
   );
   const CHOICES = [
+    {
+      name: "Quick sum",
+      says: "One gap, one shim, the allowed gap: which shim to take. No name, no card.",
+      href: "/sum",
+    },
     {
       name: "Practise",
       says: "The whole job on an engine that does not break and tells the truth afterwards.",
@@ -60,7 +70,7 @@
   void shopState.load();
   $effect(() =>
     keys.register([
-      { key: "o", says: "Bench: open a card", act: () => (opening = !first) },
+      { key: "o", says: "Bench: open a card", act: () => (asking = !first) },
       { key: "/", says: "Bench: look for a card", act: () => field?.focus() },
     ]),
   );
@@ -95,7 +105,8 @@
       <Button kind={shop.engines.length ? "plain" : "now"} href="/engines/new">Add an engine</Button
       >
       {#if shop.engines.length}
-        <Button kind="now" onclick={() => (opening = true)}>Open a card</Button>
+        <Button href="/sum">Quick sum</Button>
+        <Button kind="now" onclick={() => (asking = true)}>Open a card</Button>
       {/if}
     {/if}
   {/snippet}
@@ -220,7 +231,9 @@
                 <li class="border-line flex min-h-14 flex-wrap items-center gap-x-4 border-b py-1">
                   <span class="min-w-52 flex-1">
                     <span class="block truncate font-[620]">Card {card.id}, {card.label}</span>
-                    <span class="text-soft text-note">{card.reason ? `${card.reason} ` : ""}({card.why})</span>
+                    <span class="text-soft text-note"
+                      >{card.reason ? `${card.reason} ` : ""}({card.why})</span
+                    >
                   </span>
                   <Button href="/api/unreadable/{card.id}/rows.json" kind="bare">Take it out</Button
                   >
@@ -269,7 +282,7 @@
         {/if}
       </div>
     {/if}
-    <OpenCard bind:open={opening} engines={shop.engines} count={shop.counts.engines} />
+    <OpenCard bind:open={asking} engines={shop.engines} count={shop.counts.engines} />
     <AddEngine bind:open={adding} />
   {:else}
     <p class="text-soft">Fetching the bench…</p>

@@ -32,7 +32,10 @@
           aria-label="{name} sizes {end.says}"
           value={run[end.key] ?? ""}
           invalid={engine.faults.has(called)}
-          oninput={engine.reads(called, (to) => (run[end.key] = to))}
+          oninput={engine.reads(called, (to) => {
+            engine.sizes = null;
+            run[end.key] = to;
+          })}
         />
       {/each}
       <Button

@@ -2,11 +2,11 @@
   /** What a new engine starts from: its layout, and what differs about it. */
   import kinds from "../../api/kinds.json";
   import type { Schemas } from "../../api/client";
-  import { Check, Select } from "../../kit";
+  import { Check, Select, ToggleGroup } from "../../kit";
   import type { Items } from "../../kit/items";
   import type { EngineState } from "./engine.svelte";
 
-  let { engine }: { engine: EngineState } = $props();
+  let { engine, more = false }: { engine: EngineState; more?: boolean } = $props();
 
   type Start = Schemas["StartIn"];
   const start = $derived(engine.start);
@@ -19,71 +19,81 @@
     { value: "inline-four", label: "inline four" },
     { value: "v-four", label: "V-four" },
     { value: "flat-four", label: "flat four" },
+    { value: "inline-five", label: "five in line" },
     { value: "straight-six", label: "straight six" },
+    { value: "flat-six", label: "flat six" },
+    { value: "v-eight", label: "V8" },
+    { value: "v-twelve", label: "V12" },
   ];
-  const followers = kinds.followers as { value: Start["follower"]; label: string }[];
   const firings = $derived((kinds.firings as Record<string, string>)[start.layout]?.split(" "));
 </script>
 
-<div class="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
-  <Select
-    label="Layout"
-    help="How the cylinders lie. Sit on the machine: an inline engine has them side by side or behind one another, a V or L has two banks."
-    value={start.layout}
-    items={layouts}
-    onchange={(layout) => void engine.begin({ layout })}
-  />
-  {#if firings}
-    <Select
-      label={start.layout === "v-twin"
-        ? "Angle of the V"
-        : start.layout === "parallel-twin"
-          ? "Crank offset"
-          : "Firing order"}
-      help="From the manual, or from how the machine sounds: it says which valves are at rest together. Leave it open where nobody knows."
-      value={start.firing ?? ""}
-      items={[
-        {
-          value: "",
-          label: "not known",
-          note: "each cylinder is measured at its own top dead centre",
-        },
-        ...firings.map((one) => ({ value: one, label: one.includes("-") ? one : `${one}°` })),
-      ]}
-      onchange={(firing) => void engine.begin({ firing })}
+{#if !more}
+  <fieldset>
+    <legend class="border-ink w-full border-b-2 text-lg font-[600]">Layout</legend>
+    <div class="flex flex-wrap items-end gap-x-5 gap-y-3 pt-2">
+      <div class="min-w-44 flex-1">
+        <Select
+          label="Cylinders"
+          help="How the cylinders lie. An inline engine has them side by side or behind one another. A V or L has two banks."
+          value={start.layout}
+          items={layouts}
+          onchange={(layout) => void engine.begin({ layout })}
+        />
+      </div>
+      <div>
+        <span class="text-soft block">Valves a cylinder</span>
+        <ToggleGroup
+          label="Valves a cylinder"
+          value={`${start.valves}`}
+          items={["2", "3", "4", "5"]}
+          onchange={(to) => void engine.begin({ valves: Number(to) })}
+        />
+      </div>
+      <div>
+        <span class="text-soft block">Camshafts a bank</span>
+        <ToggleGroup
+          label="Camshafts a bank"
+          value={`${start.camshafts}`}
+          items={["1", "2"]}
+          onchange={(to) => void engine.begin({ camshafts: Number(to) })}
+        />
+      </div>
+    </div>
+  </fieldset>
+{:else}
+  <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+    {#if firings}
+      <Select
+        label={start.layout === "v-twin"
+          ? "Angle of the V"
+          : start.layout === "parallel-twin"
+            ? "Crank offset"
+            : "Firing order"}
+        help="From the manual, or from how the machine sounds: it says which valves are at rest together. Leave it open if you do not know."
+        value={start.firing ?? ""}
+        items={[
+          {
+            value: "",
+            label: "not known",
+            note: "each cylinder is measured at its own top dead centre",
+          },
+          ...firings.map((one) => ({ value: one, label: one.includes("-") ? one : `${one}°` })),
+        ]}
+        onchange={(firing) => void engine.begin({ firing })}
+      />
+    {/if}
+    <Check
+      class="self-end"
+      label="head reversed: intakes in front"
+      checked={start.reversed_head}
+      onchange={(event) => void engine.begin({ reversed_head: event.currentTarget.checked })}
     />
-  {/if}
-  <Select
-    label="Valves a cylinder"
-    help="Intake and exhaust together, as the maker’s data page gives it: 4 is two and two, 5 is three intakes and two exhausts."
-    value={`${start.valves}`}
-    items={["2", "3", "4", "5"]}
-    onchange={(to) => void engine.begin({ valves: Number(to) })}
-  />
-  <Select
-    label="Camshafts a bank"
-    help="Under one cover: 1 works both sides, 2 is one for the intakes and one for the exhausts."
-    value={`${start.camshafts}`}
-    items={["1", "2"]}
-    onchange={(to) => void engine.begin({ camshafts: Number(to) })}
-  />
-  <Select
-    label="Followers"
-    help="What the cam presses on, and where its shim is. With shims on top the bucket has a notch; with shims under, the camshaft comes out to reach them."
-    value={start.follower}
-    items={followers}
-    onchange={(follower) => void engine.begin({ follower })}
-  />
-  <Check
-    class="self-end"
-    label="head reversed: intakes in front"
-    checked={start.reversed_head}
-    onchange={(event) => void engine.begin({ reversed_head: event.currentTarget.checked })}
-  />
-  <Check
-    class="self-end"
-    label="crank along the machine, as in a boxer"
-    checked={start.crank_along}
-    onchange={(event) => void engine.begin({ crank_along: event.currentTarget.checked })}
-  />
-</div>
+    <Check
+      class="self-end"
+      label="crank along the machine, as in a boxer"
+      checked={start.crank_along}
+      onchange={(event) => void engine.begin({ crank_along: event.currentTarget.checked })}
+    />
+  </div>
+{/if}

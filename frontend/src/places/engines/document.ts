@@ -72,6 +72,33 @@ export interface EngineDocument {
   };
 }
 
+/** The same with every part that the editor shows: a file may leave out what nobody knows. */
+export function whole(file: EngineDocument): EngineDocument {
+  const engine = file.engine as Partial<EngineDocument["engine"]>;
+  engine.name ??= "";
+  engine.spec = {
+    ...engine.spec,
+    intake: engine.spec?.intake ?? {},
+    exhaust: engine.spec?.exhaust ?? {},
+  };
+  if (engine.spec.closer)
+    engine.spec.closer = {
+      intake: engine.spec.closer.intake ?? {},
+      exhaust: engine.spec.closer.exhaust ?? {},
+    };
+  for (const family of [(engine.family ??= { runs: [] }), engine.closer_family])
+    if (family) family.runs ??= [];
+  engine.crank ??= { cylinders: [] };
+  engine.crank.cylinders ??= [];
+  engine.camshafts ??= [];
+  engine.valves ??= [];
+  if (engine.events) {
+    engine.events.intake ??= {};
+    engine.events.exhaust ??= {};
+  }
+  return file;
+}
+
 /** What was typed stays when the layout, the followers or the camshafts are changed. */
 export function keepTyped(before: EngineDocument, after: EngineDocument, firing: boolean): void {
   const { unit, shim_unit, engine } = before;

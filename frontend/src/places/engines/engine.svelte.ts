@@ -10,9 +10,17 @@ import {
 } from "../../api/client";
 import { SvelteMap, SvelteSet } from "svelte/reactivity";
 import { Attempt } from "../../state/attempt.svelte";
+import { opening } from "../../state/opening.svelte";
 import { route } from "../../state/route.svelte";
 import { shopState } from "../../state/shop.svelte";
-import { type EngineDocument, type FamilyDocument, type SpecDocument, keepTyped } from "./document";
+import {
+  type EngineDocument,
+  type FamilyDocument,
+  type SpecDocument,
+  keepTyped,
+  whole,
+} from "./document";
+import { type EngineDraft, type TypedSpec, keepDraft, keptDraft } from "./draft";
 
 const PAUSE_MS = 150;
 
@@ -68,6 +76,11 @@ export class EngineState extends Attempt {
     crank_along: false,
     firing: "",
   });
+  /** Specs and sizes as typed, which stand even where they cannot be read. */
+  specs = $state<Record<string, TypedSpec>>({});
+  sizes = $state<string | null>(null);
+  /** Whether anything of a new engine was typed, or stands from before. */
+  touched = $state(false);
   private revision = 0;
 
   constructor(readonly id: number | null) {
@@ -99,7 +112,7 @@ export class EngineState extends Attempt {
 
   async load(): Promise<void> {
     const engine_id = this.id;
-    if (engine_id === null) return this.begin();
+    if (engine_id === null) return this.goOn();
     await this.at(async () => {
       const params = { path: { engine_id } };
       const engine = await answer(api.GET("/api/engines/{engine_id}", { params }));
@@ -108,9 +121,60 @@ export class EngineState extends Attempt {
     });
   }
 
+  /** Go on with what was typed of a new engine before, or begin. */
+  private async goOn(): Promise<void> {
+    const draft = keptDraft();
+    if (!draft) return this.begin();
+    ({ label: this.label, note: this.note, start: this.start, specs: this.specs } = draft);
+    [this.sizes, this.file, this.touched] = [draft.sizes || null, whole(draft.file), true];
+    const { intake, exhaust, closer } = this.file.engine.spec;
+    const sides = {
+      Intake: intake,
+      Exhaust: exhaust,
+      "Intake closer": closer?.intake,
+      "Exhaust closer": closer?.exhaust,
+    };
+    for (const [name, spec] of Object.entries(sides)) {
+      const typed = this.specs[name];
+      // what cannot be read is said again
+      if (spec && typed?.text)
+        this.printed(`${name} allowed gap`, spec, typed.text, typed.room ?? "");
+    }
+    this.redraw();
+  }
+
+  /** Keep what is typed of a new engine, for when this page is left; read off all of it. */
+  keep(): void {
+    if (this.id !== null || !this.file) return;
+    const draft: EngineDraft = {
+      label: this.label,
+      note: this.note,
+      start: this.start,
+      file: $state.snapshot(this.file) as EngineDocument,
+      specs: $state.snapshot(this.specs),
+      sizes: this.sizes ?? "",
+    };
+    const text = JSON.stringify(draft);
+    this.first ??= text;
+    if (text === this.first && !this.touched) return;
+    this.touched = true;
+    keepDraft(draft);
+  }
+  private first: string | null = null;
+
+  /** Begin a new engine afresh: nothing of what was typed stays. */
+  async afresh(): Promise<void> {
+    keepDraft(null);
+    [this.label, this.note, this.specs, this.sizes, this.file] = ["", "", {}, null, null];
+    [this.first, this.touched] = [null, false];
+    for (const kept of [this.faults, this.offered]) kept.clear();
+    this.oneFigure.clear();
+    await this.begin({ layout: "inline-four", valves: 4, camshafts: 2 });
+  }
+
   private take(next: Pick<Draft, "document" | "drawing" | "turning">): void {
     ({ drawing: this.drawing, turning: this.turning } = next);
-    this.file = JSON.parse(next.document) as EngineDocument;
+    this.file = whole(JSON.parse(next.document) as EngineDocument);
   }
 
   /** The engine file; a run or a mark that is not whole yet is not in it. */
@@ -142,9 +206,17 @@ export class EngineState extends Attempt {
     }, PAUSE_MS);
   }
 
-  async save(): Promise<void> {
-    if (!this.file) return;
+  async save(then: "bench" | "card" = "bench"): Promise<void> {
+    if (!this.file || this.saving) return;
+    this.saving = true;
     await this.pending;
+    await this.send(then);
+    this.saving = false;
+  }
+  /** While it is on its way nothing is saved twice. */
+  private saving = false;
+
+  private async send(then: "bench" | "card"): Promise<void> {
     const { label, note, revision } = this;
     const [fault] = this.faults;
     this.unreadable = fault ? `${fault[0]}: ${fault[1]}` : null;
@@ -155,6 +227,9 @@ export class EngineState extends Attempt {
       if (engine_id === null) {
         const body = { label, note, document };
         shopState.shop = await answer(api.POST("/api/engines", { body }));
+        keepDraft(null);
+        opening.engine = await this.added();
+        opening.asked = then === "card";
         route.go("/");
         return;
       }
@@ -164,6 +239,14 @@ export class EngineState extends Attempt {
       this.revision = engine.revision;
       this.saved = true;
     });
+  }
+
+  /** Return which engine the one just saved is: the newest of its name. */
+  private async added(): Promise<number | null> {
+    const query = { like: this.label };
+    const { engines } = await answer(api.GET("/api/engines", { params: { query } }));
+    const named = engines.filter((one) => one.label === this.label.trim());
+    return named.length ? Math.max(...named.map((one) => one.id)) : null;
   }
 
   /** Fields that cannot be read as they stand, by what they are called: nothing is saved then. */
@@ -288,6 +371,18 @@ export class EngineState extends Attempt {
     });
   }
 
+  /** Enter the sizes that are made, as they are typed: `1.20-3.50/0.05`. */
+  typeSizes(text: string): void {
+    const family = this.file?.engine.family;
+    if (!family) return;
+    this.sizes = text;
+    family.runs = [];
+    const unit = this.file?.shim_unit ?? this.file?.unit ?? "mm";
+    const ask = () => answer(api.POST("/api/engines/sizes", { body: { text, unit } }));
+    this.reading("Shim sizes", text.trim() ? ask : null, ({ runs }) => (family.runs = runs));
+    if (!text.trim()) this.redraw();
+  }
+
   /** Enter how often the clearances are checked, as the manual prints it. */
   interval(text: string): void {
     const engine = this.file?.engine;
@@ -348,11 +443,13 @@ export class EngineState extends Attempt {
   }
 
   addRun(family: FamilyDocument, name: string): void {
+    this.sizes = null;
     const nth = family.runs.push({});
     for (const end of RUN_ENDS) this.faults.set(`${name} run ${nth} ${end.says}`, "is empty.");
   }
 
   dropRun(family: FamilyDocument, name: string, nth: number): void {
+    this.sizes = null;
     family.runs.splice(nth, 1);
     // the runs behind it move up: what could not be read of them is asked again
     for (const called of [...this.faults.keys()])

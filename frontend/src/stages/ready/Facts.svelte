@@ -94,8 +94,8 @@
         valves={[...job.valves.keys()]}
         unit={preferences.unit}
       />
-      <Field label="Why now" class="col-span-2" at="reason" bind:value={typed.reason} />
-      <Field label="Who does the work" class="col-span-2" at="opened_by" bind:value={typed.who} />
+      <Field label="Reason for the job" class="col-span-2" at="reason" bind:value={typed.reason} />
+      <Field label="Technician" class="col-span-2" at="opened_by" bind:value={typed.who} />
       <RunFields
         bind:distance={typed.distance}
         bind:measure={typed.measure}

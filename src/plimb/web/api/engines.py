@@ -10,6 +10,7 @@ from plimb.books.bench import ShopView
 from plimb.card.said import Sent, Short, Text, sent_to
 from plimb.core.lengths import Unit, meter_in
 from plimb.core.measure.printed import parse_spec, unit_typed
+from plimb.core.shim.quick import parse_sizes
 from plimb.files.printed import as_printed
 from plimb.files.readings import number_in
 from plimb.files.starting_point import Start, starting_point
@@ -150,6 +151,32 @@ def read_printed(json_data: PrintedIn) -> PrintedOut:
         parts=as_printed(spec, json_data.unit), low=low, high=high,
         typed=unit_typed(json_data.text),
     )  # fmt: skip
+
+
+class SizesIn(Sent):
+    """Sizes that can be had, as they are typed."""
+
+    text: Annotated[str, Field(max_length=400)]
+    unit: Annotated[Unit, Field(strict=False)]
+
+
+class SizesOut(Answer):
+    """Runs of sizes as the engine file has them, in the unit that is set."""
+
+    runs: list[dict[str, float]]
+
+
+@blueprint.post("/engines/sizes")
+@blueprint.input(SizesIn)
+@blueprint.output(SizesOut)
+def read_sizes(json_data: SizesIn) -> SizesOut:
+    """Read sizes as they are typed: `1.20-3.50/0.05`, several such, or one by one."""
+    family, unit = parse_sizes(json_data.text, json_data.unit), json_data.unit
+    ends = ((run.from_nm, run.to_nm, run.step_nm) for run in family.runs)
+    names = ("from", "to", "step")
+    return SizesOut(
+        runs=[{n: number_in(nm, unit) for n, nm in zip(names, run, strict=True)} for run in ends]
+    )
 
 
 class MeterIn(Sent):
