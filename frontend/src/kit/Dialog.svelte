@@ -15,12 +15,23 @@
     wide?: boolean;
     children: Snippet;
   } = $props();
+  let inside = $state<HTMLElement | null>(null);
+
+  /** The field that is to be filled in first has the focus. */
+  function begin(event: Event): void {
+    const first = inside?.querySelector<HTMLElement>("[data-first]");
+    if (!first) return;
+    event.preventDefault();
+    first.focus();
+  }
 </script>
 
 <Dialog.Root bind:open>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-[#0a0f0dB0]" />
     <Dialog.Content
+      bind:ref={inside}
+      onOpenAutoFocus={begin}
       class="bg-paper border-ink fixed top-1/2 left-1/2 z-50 max-h-[92dvh] {wide
         ? 'w-[min(46rem,94vw)]'
         : 'w-[min(34rem,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto border-2"

@@ -119,7 +119,13 @@
     {#if people.here}
       <p class="self-end pb-2"><span class="text-soft">Technician</span> {people.here.name}</p>
     {:else}
-      <Field label="Technician" bind:value={who} at="opened_by" onfocus={typedOver} />
+      <Field
+        label="Technician"
+        bind:value={who}
+        at="opened_by"
+        onfocus={typedOver}
+        data-first={engine ? "" : undefined}
+      />
     {/if}
     <Field
       label="Reason for the job"

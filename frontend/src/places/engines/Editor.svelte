@@ -45,6 +45,7 @@
           bind:value={engine.label}
           at="label"
           placeholder="a fleet number and a name"
+          autofocus={id === null && !engine.touched}
           autocomplete="off"
         />
         {#if id === null}<StartFields {engine} />{/if}

@@ -10,7 +10,7 @@ import {
 } from "../../api/client";
 import { SvelteMap, SvelteSet } from "svelte/reactivity";
 import { Attempt } from "../../state/attempt.svelte";
-import { opening } from "../../state/opening.svelte";
+import { type FromSum, opening } from "../../state/opening.svelte";
 import { route } from "../../state/route.svelte";
 import { shopState } from "../../state/shop.svelte";
 import {
@@ -123,6 +123,28 @@ export class EngineState extends Attempt {
 
   /** Go on with what was typed of a new engine before, or begin. */
   private async goOn(): Promise<void> {
+    const { sum } = opening;
+    opening.sum = null;
+    await this.unfinished();
+    if (sum) this.fillIn(sum);
+  }
+
+  /** Fill in what a quick sum knows, where nothing stands yet. */
+  private fillIn(sum: FromSum): void {
+    const { file } = this;
+    if (!file) return;
+    const { intake } = file.engine.spec;
+    const bare = this.isFirst(intake) && intake.min === undefined && intake.nominal === undefined;
+    if (bare && sum.spec.trim()) {
+      [file.unit, file.shim_unit] = [sum.unit, sum.shimUnit];
+      const { spec: text, room } = sum;
+      this.specs.Intake = { text, room };
+      this.printed("Intake allowed gap", intake, text, room);
+    }
+    if (!file.engine.family.runs.length && sum.sizes.trim()) this.typeSizes(sum.sizes);
+  }
+
+  private async unfinished(): Promise<void> {
     const draft = keptDraft();
     if (!draft) return this.begin();
     ({ label: this.label, note: this.note, start: this.start, specs: this.specs } = draft);

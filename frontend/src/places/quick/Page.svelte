@@ -1,9 +1,10 @@
 <script lang="ts">
   /** Quick sum: an allowed gap, a gap and a shim a valve, and which shim to take, at once. */
-  import { tick, untrack } from "svelte";
+  import { onMount, tick, untrack } from "svelte";
   import { type Family, Refusal, answer, api } from "../../api/client";
   import { Button, Cross, Field, Form, Notice, Offers, PlaceFrame, ToggleGroup } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
+  import { opening } from "../../state/opening.svelte";
   import { route } from "../../state/route.svelte";
   import Scale from "./Scale.svelte";
   import { type Column, type Line, type Row, type Side, Quick } from "./quick.svelte";
@@ -30,6 +31,9 @@
   const size = (one: { mm: string; inch: string }): string =>
     typed.shimUnit === "mm" ? one.mm : one.inch;
 
+  onMount(() => {
+    if (!typed.spec) document.getElementById("quick-spec")?.focus();
+  });
   function focus(row: number, column: Column): void {
     document.getElementById(`quick-${row}-${column}`)?.focus();
   }
@@ -44,6 +48,16 @@
   function pasted(event: ClipboardEvent, row: Row, column: Column): void {
     if (quick.paste(row, column, event.clipboardData?.getData("text") ?? ""))
       event.preventDefault();
+  }
+  /** The engine begins with what the sum knows of it. */
+  function become(): void {
+    const family = families.find((one) => one.id === typed.family);
+    const size = (one: { mm: string; inch: string }): string =>
+      typed.shimUnit === "mm" ? one.mm : one.inch;
+    const runs = family?.runs.map((one) => `${size(one.low)}-${size(one.high)}/${size(one.step)}`);
+    const { spec, room, unit, shimUnit, sizes } = typed;
+    opening.sum = { spec, room, unit, shimUnit, sizes: runs?.join(" ") ?? sizes };
+    route.go("/engines/new");
   }
   async function handOn(): Promise<void> {
     const text = quick.said?.text ?? "";
@@ -90,11 +104,13 @@
         input="text-lg"
         kind="figures"
         id="quick-spec"
+        onkeydown={(event: KeyboardEvent) => {
+          if (event.key === "Enter") focus(0, "gap");
+        }}
         at="spec"
         bind:value={typed.spec}
         placeholder={typed.unit === "mm" ? "0.10-0.15" : ".004-.006"}
         autocomplete="off"
-        autofocus={!typed.spec}
       />
       <ToggleGroup
         label="Gaps are in"
@@ -285,7 +301,7 @@
       The allowed gap stands in the manual, for a cold engine. Check each sum before you order.
     </p>
     <p class="no-print flex flex-wrap items-center gap-3">
-      <Button onclick={() => route.go("/engines/new/sum")}>Keep it: make an engine of it</Button>
+      <Button onclick={become}>Keep it: make an engine of it</Button>
       <span role="status">{copied}</span>
     </p>
   {/if}

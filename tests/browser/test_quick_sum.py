@@ -1,0 +1,146 @@
+"""A quick sum, from an empty record: typed, pasted, kept, handed on, made an engine of."""
+
+from typing import Any
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from plimb.record.database import Database
+from plimb.web.server.application import create_app
+
+from .slowly import keys, until
+
+
+@pytest.fixture
+def application(database: Database) -> Any:
+    """Serve an empty record."""
+    return create_app(database)
+
+
+def answer(page: Page, nth: int) -> Any:
+    return page.get_by_role("main").get_by_role("listitem").nth(nth).get_by_role("status")
+
+
+def test_which_shim_is_answered_with_three_taps_and_twenty_keys(
+    open_page: Any, no_barriers: Any
+) -> None:
+    page = open_page("/")
+    page.get_by_role("link", name="Quick sum").first.click()
+    expect(page.get_by_label("Allowed gap")).to_be_focused()
+    keys(page, "0.12-0.17⏎")
+    expect(page.get_by_label("Gap", exact=True)).to_be_focused()
+    keys(page, "9⏎260⏎")
+    page.get_by_text("by 0.05", exact=True).click()  # the second tap; sixteen keys
+    expect(answer(page, 0)).to_contain_text("Too tight. Take 2.55: gap 0.14.")
+    expect(answer(page, 0)).to_contain_text("2.50 would give 0.19: too loose.")
+    page.locator("#quick-1-gap").click()
+    keys(page, "14⏎2.605⏎")
+    expect(answer(page, 1)).to_contain_text("In range: keep 2.605.")
+    expect(page.get_by_text("Order: 1 × 2.55 mm")).to_be_visible()
+    no_barriers(page, "a quick sum")
+    page.reload()  # it stays until it is cleared
+    expect(answer(page, 1)).to_contain_text("In range: keep 2.605.")
+    page.get_by_role("button", name="Keep it: make an engine of it").click()
+    expect(page.get_by_label("Intake allowed gap, as printed")).to_have_value("0.12-0.17")
+    sizes = page.get_by_label("or type them: smallest-largest/step")
+    expect(sizes).to_have_value("1.00-5.00/0.05")
+    page.go_back()
+    page.get_by_role("button", name="Clear").click()
+    expect(page.get_by_label("Allowed gap")).to_have_value("")
+    expect(page.get_by_role("main").get_by_role("listitem")).to_have_count(1)
+
+
+@pytest.mark.long
+def test_a_table_is_pasted_and_a_lost_network_keeps_what_was_typed(open_page: Any) -> None:
+    page = open_page("/sum", phone=True)
+    keys(page, ".005-.007")
+    page.get_by_role("group", name="Gaps are in").get_by_text("thou").tap()
+    table = "valve\tgap\tshim\n1 IN\t4\t265\n1 EX\t6\t2,70\n2 IN\t9-10\t280\n"
+    page.locator("#quick-0-gap").evaluate(
+        """(field, table) => {
+            const data = new DataTransfer();
+            data.setData("text", table);
+            field.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data,
+                bubbles: true, cancelable: true }));
+        }""",
+        table,
+    )
+    expect(page.locator("#quick-2-valve")).to_have_value("2 IN")
+    expect(answer(page, 0)).to_contain_text("Too tight. It needs")
+    expect(answer(page, 1)).to_contain_text("In range: keep 2.70.")
+    expect(answer(page, 2)).to_contain_text("Too loose. It needs")
+    page.route("**/api/quick-sum", lambda route: route.abort())
+    page.locator("#quick-3-gap").tap()
+    keys(page, "5⏎255")
+    expect(page.get_by_text("The server does not answer.").first).to_be_visible()
+    page.unroute("**/api/quick-sum")
+    page.locator("#quick-3-shim").press("0")
+    expect(page.locator("#quick-3-shim")).to_have_value("2550")
+    page.locator("#quick-3-shim").press("Backspace")
+    expect(answer(page, 3)).to_contain_text("In range: keep 2.55.")
+
+
+FIRST = {
+    "Brannoch Boxer 24": ("flat four", "2", "1", "finger or rocker", "0.14-0.2", "0.22-0.3"),
+    "Tarrowick": ("V-twin", None, None, None, "0.09-0.17", "0.19-0.27"),
+    "Peverell": (None, None, None, "bucket without shim", "0.15-0.25", "0.25-0.35"),
+}
+
+
+@pytest.mark.parametrize(
+    ("name", "phone"),
+    [pytest.param(name, phone, marks=[] if name == "Tarrowick" and phone else pytest.mark.long)
+     for name in FIRST for phone in (False, True)],
+)  # fmt: skip
+def test_from_an_empty_record_to_the_first_judged_reading(
+    open_page: Any, name: Any, phone: Any
+) -> None:
+    layout, valves, camshafts, follower, intake, exhaust = FIRST[name]
+    page = open_page("/", phone=phone)
+    taps, typed = 0, 0
+
+    def tap(what: Any) -> None:
+        nonlocal taps
+        what.tap() if phone else what.click()
+        taps += 1
+
+    def write(text: str) -> None:
+        nonlocal typed
+        keys(page, text)
+        typed += len(text)
+
+    def pick(label: str, item: Any) -> None:
+        if item is not None:
+            tap(page.get_by_label(f"{label}:"))
+            tap(page.get_by_role("option", name=item).first)
+
+    tap(page.get_by_role("link", name="Add your engine"))
+    expect(page.get_by_label("Name of this machine")).to_be_focused()
+    write(name if not phone else name[:4])
+    pick("Cylinders", layout)
+    for label, many in (("Valves a cylinder", valves), ("Camshafts a bank", camshafts)):
+        if many is not None:
+            tap(page.get_by_role("group", name=label).get_by_text(many, exact=True))
+    tap(page.get_by_label("Intake allowed gap, as printed"))
+    write(intake)
+    page.keyboard.press("Tab")
+    typed += 1
+    write(exhaust)
+    pick("Where they sit", follower)
+    tap(page.get_by_text("by 0.05", exact=True))
+    tap(page.get_by_role("button", name="Save and open a card"))
+    expect(page.get_by_label("Technician")).to_be_focused()
+    write("Oda⏎")
+    page.wait_for_url("**/cards/1/**")
+    tap(page.get_by_role("navigation", name="Stages").get_by_role("link", name="Feel"))
+    page.locator("#entry").wait_for()
+    if phone:
+        for sign in ("1", "2"):
+            tap(page.get_by_role("group", name="Keypad").get_by_text(sign, exact=True))
+        tap(page.get_by_role("button", name="Write"))
+    else:
+        write("12⏎")
+    until(page, "/api/cards/1", "(said) => said.valves.some((one) => one.verdict !== null)")
+    print(f"{name}, {'phone' if phone else 'desk'}: {taps} taps, {typed} keys")
+    assert taps <= (20 if phone else 12)
+    assert typed <= (40 if phone else 60)
