@@ -5,9 +5,11 @@ from typing import Any
 import pytest
 from playwright.sync_api import Page, expect
 
+from plimb.core.engine.engine import Side
 from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
+from ..guest import Job
 from .slowly import keys, until
 
 
@@ -144,3 +146,17 @@ def test_from_an_empty_record_to_the_first_judged_reading(
     print(f"{name}, {'phone' if phone else 'desk'}: {taps} taps, {typed} keys")
     assert taps <= (20 if phone else 12)
     assert typed <= (40 if phone else 60)
+
+
+def test_a_shop_without_blades_is_asked_for_them_where_it_measures(
+    open_page: Any, database: Database
+) -> None:
+    job = Job(database)
+    job.spec(Side.INTAKE, "0.10-0.15")
+    page = open_page("/cards/1/feel")
+    page.get_by_text("Which blades have you?").click()
+    page.get_by_role("button", name="mm, 0.05 to 1.00 by 0.05").click()
+    fan = page.get_by_role("group", name="Feeler blades")
+    expect(fan.get_by_role("button", name="Blade 0.15")).to_be_visible()
+    expect(page.get_by_text("Which blades have you?")).to_have_count(0)
+    assert page.request.get("/api/cards/1").json()["blade_set"]["name"].startswith("mm, 0.05")

@@ -5,6 +5,7 @@
   import type { Job } from "../../card/job.svelte";
   import InHand from "../../card/InHand.svelte";
   import NextStage from "../../card/NextStage.svelte";
+  import BladesAsk from "../../card/BladesAsk.svelte";
   import SpecAsk from "../../card/SpecAsk.svelte";
   import Aside from "../../card/Aside.svelte";
   import Lean from "../../card/Lean.svelte";
@@ -41,6 +42,7 @@
   {#if !valve.past}<TurnFirst {job} measured={(one) => one.found !== null} />{/if}
   <SpecAsk {job} />
   <Questions {job} />
+  <BladesAsk {job} />
   {#if valve.past && !job.signed}
     <div class="border-now border-l-4 pl-3">
       <p class="leading-5">
