@@ -129,7 +129,7 @@ def test_what_was_done_last_is_undone_by_key_and_by_hand_at_any_stage(
     page.keyboard.press("Enter")
     expect(page.locator("[data-valve='IN L']")).to_contain_text("tight")
     expect(undo).to_have_attribute("aria-label", "Undo the gap of IN L")
-    page.keyboard.press("z")
+    page.keyboard.press("ControlOrMeta+z")
     expect(page.locator("[data-valve='IN L']")).to_contain_text("in range")
     expect(page.locator("[data-valve='IN L']")).to_have_attribute("aria-pressed", "true")
     expect(page.get_by_text("Taken back: the gap of IN L.")).to_be_attached()

@@ -166,8 +166,8 @@ HEARD = {
       - article: /Two pieces changed places/
     - textbox /Gap after fitting of/
     - status
-    - group "Keypad":
-      - button "Write"
+    - group "Feeler blades of Bench set"
+    - button "Write"
 """,
     ("sign", 1): """
   - article:
@@ -214,5 +214,5 @@ def test_what_was_written_and_what_was_undone_is_said_aloud(open_page: Any) -> N
     keyed(page.locator("#entry"), "25")
     page.keyboard.press("Enter")
     expect(aloud).to_contain_text(f"{valve}: in range")
-    page.keyboard.press("z")
+    page.keyboard.press("ControlOrMeta+z")
     expect(aloud).to_have_text(f"Taken back: the gap of {valve}.")

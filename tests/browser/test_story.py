@@ -279,6 +279,10 @@ def test_the_keys_are_shown_and_do_what_they_say(open_page: Any, no_barriers: An
     expect(page.get_by_role("dialog")).to_contain_text("bring back what was written")
     no_barriers(page, "keys")
     page.keyboard.press("Escape")
+    keyed(entry(page), "buvrz")  # what is typed in the field is typed
+    expect(entry(page)).to_have_value("buvrz")
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="Help").focus()
     page.keyboard.press("u")
     expect(plate(page, "1 IN L")).to_contain_text("5.9")
     front = page.get_by_role("group", name="The head from above")

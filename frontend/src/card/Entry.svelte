@@ -86,13 +86,13 @@
     }
     if (event.key.length === 1) came.push(event.timeStamp);
     else if (event.key !== "Enter" && event.key !== "Shift") came = [];
-    if (event.key === "Enter") {
+    if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      if (!job.entry.draft && job.entry.likely) void job.entry.accept(job.entry.likely);
+    } else if (event.key === "Enter") {
       event.preventDefault();
       setOffBurst();
       void job.entry.write();
-    } else if (event.key === "y" && !job.entry.draft && job.entry.likely) {
-      event.preventDefault();
-      void job.entry.accept(job.entry.likely);
     } else if (event.key === "Backspace" && !job.entry.draft && job.entry.correct()) {
       event.preventDefault();
       // at once: a key that is typed next must find it selected

@@ -41,7 +41,9 @@
         {#if suggested}
           <Button kind="now" onclick={() => void job.entry.accept(valve)}>
             It is {preferences.read(suggested)}
-            {#if valve === job.entry.likely}<kbd class="font-sans text-sm opacity-80">y</kbd>{/if}
+            {#if valve === job.entry.likely}<kbd class="font-sans text-sm opacity-80"
+                >Ctrl Enter</kbd
+              >{/if}
           </Button>
         {/if}
         <Button onclick={() => void job.entry.keep(valve.valve)}>

@@ -6,12 +6,11 @@ export interface KeyAct {
   key: string;
   says: string;
   act: () => void;
-  /** Works while the reading field has the focus too. */
+  /** Works while the reading field has the focus too, where it is no letter: that is typed. */
   inEntry?: boolean;
 }
 
-/** So soon another letter follows the first of a word, also from a slow hand. */
-const WORD_MS = 500;
+const LETTER = /^[a-z]$/i;
 
 class Keys {
   acts = $state.raw<readonly KeyAct[]>([]);
@@ -40,7 +39,11 @@ class Keys {
   }
 
   listen(event: KeyboardEvent): void {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+    if (event.altKey || event.defaultPrevented) return;
+    if (event.ctrlKey || event.metaKey) {
+      this.takeBack(event);
+      return;
+    }
     const target = event.target as HTMLElement | null;
     const inEntry = target?.closest("[data-entry]") !== null;
     const inText = !!target?.closest(
@@ -48,13 +51,11 @@ class Keys {
     );
     if (document.querySelector("[role=dialog], [role=listbox]")) return;
     if (inText && !inEntry) return;
-    const act = this.acts.find((one) => one.key === event.key && (!inEntry || one.inEntry));
+    const meant = (one: KeyAct): boolean =>
+      !inEntry || (one.inEntry === true && !(inText && LETTER.test(one.key)));
+    const act = this.acts.find((one) => one.key === event.key && meant(one));
     if (!act) {
       if (!inText) this.toReading(event);
-      return;
-    }
-    if (inText && target instanceof HTMLInputElement && /^[a-z]$/i.test(event.key)) {
-      this.orWord(target, act);
       return;
     }
     event.preventDefault();
@@ -75,18 +76,18 @@ class Keys {
     if (!field.dispatchEvent(typed)) event.preventDefault();
   }
 
-  /**
-   * A letter in the reading field: the first of a word, as of “zero”, or a key by itself. It is
-   * typed; where nothing follows it soon, it is taken out again and does what the key does.
-   */
-  private orWord(field: HTMLInputElement, act: KeyAct): void {
-    if (field.value) return;
-    setTimeout(() => {
-      if (field.value !== act.key) return;
-      field.value = "";
-      field.dispatchEvent(new InputEvent("input", { bubbles: true }));
-      act.act();
-    }, WORD_MS);
+  /** Undo by Ctrl+Z, but where there is text of its own to be undone. */
+  private takeBack(event: KeyboardEvent): void {
+    if (event.key !== "z" || document.querySelector("[role=dialog], [role=listbox]")) return;
+    const target = event.target as HTMLElement | null;
+    const field = target?.closest<HTMLInputElement>(
+      "input:not([type=checkbox], [type=radio]), textarea",
+    );
+    if (field && (field.value || !field.closest("[data-entry]"))) return;
+    const act = this.acts.find((one) => one.key === "z");
+    if (!act) return;
+    event.preventDefault();
+    act.act();
   }
 }
 

@@ -10,6 +10,8 @@
   const entryKeys = [
     { key: "Enter", says: "Write down what is typed, take the next valve" },
     { key: "Backspace", says: "In an empty field: bring back what was written, to correct it" },
+    { key: "Ctrl Enter", says: "In an empty field: take the likely value of a question" },
+    { key: "Ctrl Z", says: "In an empty field: undo what was done last" },
     { key: "Escape", says: "Rub out what is being typed" },
   ];
   const faces: Record<string, string> = {
