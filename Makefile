@@ -51,7 +51,12 @@ check: .venv/.dev frontend/node_modules/.done $(API)/kinds.json $(API)/schema.d.
 	@$(BIN)/lint-imports
 	@$(BIN)/python scripts/generate.py --check
 	@$(BIN)/python scripts/sizes.py
+	@$(BIN)/python scripts/words.py
 	@cd frontend && PATH="$(CURDIR)/$(BIN):$$PATH" npm run --silent check
+
+.PHONY: words
+words: .venv/.dev ## Collect every text that people read, and fail where one is not in plain words
+	@$(BIN)/python scripts/words.py
 
 .PHONY: fmt
 fmt: .venv/.dev frontend/node_modules/.done ## Write everything in the house's format

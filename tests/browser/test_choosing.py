@@ -78,7 +78,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     steps.first.focus()
     page.keyboard.press("Space")
     expect(page.get_by_text("6 to do")).to_be_visible()
-    keyed(page.get_by_label("Shows empty"), "0.003")
+    keyed(page.get_by_label("Reads when closed"), "0.003")
     page.get_by_role("button", name="Zero checked").click()
     expect(page.get_by_text("Its zero, 0.003, is taken off")).to_be_visible()
 
@@ -110,7 +110,7 @@ def test_the_plan_is_looked_at_changed_taken_and_ordered(open_page: Any, no_barr
     page.get_by_role("button", name="Leave it to the plan").click()
     expect(plate(page, "1 EX R")).to_contain_text("from 2 IN R")
 
-    strip.get_by_role("radio", name="Touch least").click()
+    strip.get_by_role("radio", name="Fewest changes").click()
     expect(plate(page, "2 IN R")).to_contain_text("buy")
     expect(page.get_by_text("Take the plan first, then order for it.")).to_be_visible()
     page.locator("#take-plan").click()

@@ -87,7 +87,7 @@ FORMS: dict[str, Form] = {
         typed=((("Name of this machine", "No. 9"), ("Page", "41"),
                 ("Whose it is", "Oda Brannoch"),
                 ("Plate or frame number", "OH 9"),
-                ("The maker’s interval, by that counter", "14,000"),
+                ("Check every (from the manual)", "14,000"),
                 ("How the camshaft caps are marked", "I1 to I3")),),
         kept="(said) => { const { engine } = JSON.parse(said.document);"
              " return said.label.endsWith('No. 9') && engine.page === '41'"
@@ -171,7 +171,8 @@ FORMS: dict[str, Form] = {
         (("", "250"),), (("", "2.45 2.448"),), prepared="felt",
     ),
     "a micrometer's zero": card(
-        "read", "(said) => said.zero?.nm === 2000", (("Shows empty", "0.002"),), prepared="felt",
+        "read", "(said) => said.zero?.nm === 2000", (("Reads when closed", "0.002"),),
+        prepared="felt",
     ),
     "a shim as it goes in": card(
         "fit", "(said) => said.fit[0].measured?.mm === '2.402'",

@@ -198,7 +198,7 @@ def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(
             arg=",".join(names),
         )
 
-    names = page.get_by_role("region", name="Strip tray").get_by_role("listitem")
+    names = page.get_by_role("region", name="Parts removed").get_by_role("listitem")
     for part in ("Tank", "Coils", "Cover"):
         page.get_by_role("button", name=part, exact=True).click()
         expect(names.last).to_contain_text(part)

@@ -244,8 +244,8 @@ def test_a_guest_s_machine_from_an_empty_record_to_a_signed_sheet(
     hand.sign()
     lines = lines_of(hand, tmp_path)
     whole = "\n".join(lines)
-    assert f"{many} valves measured: {out} not in range as found." in whole
-    assert f"As left: all {many} in range." in whole
+    assert f"{many} valves measured: {out} not in range before." in whole
+    assert f"Gap after: all {many} in range." in whole
     assert name in whole
     for one in card["valves"]:
         valve = one["valve"]

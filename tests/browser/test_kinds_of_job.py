@@ -323,7 +323,7 @@ def test_one_valve_by_an_amount_on_an_engine_of_which_nothing_is_known(
     hand.enter("EX", "25")
     assert hand.valve("EX")["left"] == "in"
     said = hand.sheet()
-    assert "1 valve measured: 1 without a range as found; 1 not measured." in said
+    assert "1 valve measured: 1 without a range; 1 not measured." in said
     assert "EX, for this job\n0.21–0.25 (0.23 ± 0.02) mm" in said
     assert "one valve by a known amount: EX by 0.06 mm wider" in said
     assert "Why\n" not in said  # nobody said why
@@ -381,5 +381,5 @@ def test_blades_a_twentieth_apart_on_a_range_as_wide_as_their_step(
     assert guided("Prove", "EX", mm("0.22")) == 2
     assert hand.valve("EX")["proof_verdict"] == "in"
     said = hand.sheet()
-    assert "As left: all 2 in range." in said
+    assert "Gap after: all 2 in range." in said
     hand.sign()

@@ -152,11 +152,11 @@ def test_a_valve_on_its_limit_is_opened_where_it_is_felt_and_where_it_is_advised
     page = open_page(f"/cards/{job.card.id}/feel")
     page.locator("[data-valve='EX L']").click()
     expect(page.get_by_text("close to its limit (50 % sure)")).to_be_visible()
-    page.get_by_role("button", name="Open it too").click()
+    page.get_by_role("button", name="Change this one too").click()
     expect(page.get_by_text("Opened with the others")).to_be_visible()
     no_barriers(page, "a valve opened too")
     page.get_by_role("button", name="Leave it shut").click()
-    expect(page.get_by_role("button", name="Open it too")).to_be_visible()
+    expect(page.get_by_role("button", name="Change this one too")).to_be_visible()
     assert not job.view.status.opened
     page.goto(f"/cards/{job.card.id}/choose")
     page.locator("[data-valve='EX L']").click()

@@ -85,7 +85,7 @@ def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_p
     expect(page.get_by_role("alert").first).to_contain_text("is no usual gap in mm")
     page.get_by_role("button", name="0.15-0.25 mm").click()
     page.get_by_text("More: make and model").click()
-    typed(page, "The maker’s interval, by that counter", "14,000")
+    typed(page, "Check every (from the manual)", "14,000")
     page.get_by_role("button", name="Save the engine").click()
     expect(page.get_by_role("button", name="Open a card", exact=True)).to_be_visible()
     until(page, "/api/engines/1", """(said) => {
@@ -93,7 +93,7 @@ def test_a_spec_that_can_mean_two_things_is_asked_about_and_a_tap_answers(open_p
         return spec.intake.min === 0.1016 && spec.exhaust.max === 0.25 && interval === 14000;
     }""")  # fmt: skip
     page.goto("/engines/1")
-    field = page.get_by_label("The maker’s interval, by that counter")
+    field = page.get_by_label("Check every (from the manual)")
     expect(field).to_have_value("14000")
     field.click()
     page.keyboard.press("ControlOrMeta+a")

@@ -175,11 +175,11 @@ HEARD = {
     - region "What came of the job":
       - paragraph: /5 valves measured/
       - paragraph: /2 shims changed/
-      - paragraph: /As left. all 5 in range/
+      - paragraph: /Gap after. all 5 in range/
     - region "Every valve":
       - table /Gaps in mm/:
         - rowgroup:
-          - row /Valve Found/:
+          - row /Valve Gap before/:
             - columnheader "Valve"
         - rowgroup:
           - row /IN L .* in range/:

@@ -88,7 +88,7 @@ def test_a_triple_goes_round_twice_and_is_signed(
 
     # caps down by the picture
     page.get_by_role("button", name="Lay out bolts").last.click()
-    keyed(page.get_by_label("The maker’s torque"), "88")
+    keyed(page.get_by_label("Torque from the manual"), "88")
     page.get_by_role("button", name="It is 88.0 lbf·in").click()
     page.get_by_role("button", name="Lay them out").click()
     tighten = page.get_by_role("region", name="Tightening").first

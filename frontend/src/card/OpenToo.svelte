@@ -28,8 +28,8 @@
       <span class="text-note leading-5">Opened with the others, as you want it.</span>
       <Button onclick={() => open(false)}>Leave it shut</Button>
     {:else}
-      <span class="text-soft text-note leading-5">As it reads, it stays shut.</span>
-      <Button onclick={() => open(true)}>Open it too</Button>
+      <span class="text-soft text-note leading-5">In range, so it is left alone.</span>
+      <Button onclick={() => open(true)}>Change this one too</Button>
     {/if}
   </div>
 {/if}

@@ -31,8 +31,8 @@
 <PlaceFrame title="Practice" refusal={practice ? null : attempt.refusal} onretry={load}>
   {#if practice}
     <p class="my-3 max-w-[44rem] leading-6">
-      Engines that do not break, and tell the truth afterwards. Nothing here stands in the shop's
-      record.
+      Practise on simulated engines. At the end you see the true gaps. Nothing here stands in the
+      shop's record.
     </p>
     {#if asking.refusal}<Notice>{asking.refusal.sentence}</Notice>{/if}
     {#if begun.length}
@@ -94,8 +94,8 @@
         good light: a real one is no easier.
       </p>
       <p class="max-w-[44rem] leading-6">
-        The second figure can stand for your hand on real cards: every chance there, and what is to
-        be measured finer, then goes by it. Nothing that was read changes.
+        The second figure can stand for your hand on real cards. Every chance there then goes by it.
+        Nothing that was read changes.
         <a
           class="inline-flex min-h-11 items-center underline underline-offset-4"
           rel="external"

@@ -198,8 +198,7 @@ def _rows(
     table = read_csv(text, NEEDED, OPTIONAL)
     if not past.counted and any(row.get("counter") for row in table):
         raise BadValue(
-            "Nobody has said what this engine's counter counts. Say so on the engine first: "
-            "kilometres, miles or hours.",
+            "Enter first what the meter of this engine shows: kilometres, miles or hours.",
             field="counter",
         )
     for number, row in enumerate(table, 2):

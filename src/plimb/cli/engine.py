@@ -44,7 +44,9 @@ def turn(file: Path, method: str, as_json: bool) -> None:
         click.echo(f"Stop {number}: {at}{place}.")
         click.echo(f"  Measure {', '.join(stop.valves)}.")
         if stop.margin is not None and stop.margin < COMFORT:
-            click.echo(f"  Just {_plain(stop.margin)}° from being lifted: stop exactly.")
+            click.echo(
+                f"  Only {_plain(stop.margin)}° of room either way: stop exactly on the mark."
+            )
     click.echo(f"Turning from the first stop to the last: {_plain(plan.turning)}°.")
 
 

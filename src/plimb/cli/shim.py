@@ -21,7 +21,7 @@ from plimb.core.words import Units
 @click.option("--gap", required=True, help="As found: 0.12, 15, 13-15, 0.13..0.15, none<0.03.")
 @click.option("--shim", "shim_text", required=True, help="Thickness of the shim that is in.")
 @click.option("--spec", "spec_text", required=True, help="As printed: 0.14-0.18, 0.13+-0.03.")
-@click.option("--room", default="", help="How far off is still right, for a spec of one figure.")
+@click.option("--room", default="", help="How much more or less is allowed, for one figure.")
 @click.option("--aim", default="loose", help="loose, middle, tight, least, or a gap like 0.16.")
 @click.option("--run", "runs", multiple=True, help="Sizes that can be had: 1.20-3.50/0.05.")
 @click.option(

@@ -11,7 +11,7 @@ from plimb.files.head_pdf import SpotNotes, draw_head
 from plimb.files.paper import LINE, MM, SOFT, WASH, Paper
 
 HEADINGS = (
-    "valve", "range", "found", "shim out", "shim in", "expected", "left", "off by", "",
+    "valve", "range", "before", "shim out", "shim in", "expected", "after", "off by", "",
 )  # fmt: skip
 SHARES = (0.10, 0.115, 0.15, 0.16, 0.095, 0.125, 0.125, 0.06, 0.07)
 HIGH, LOW = 4.6 * MM, 4.2 * MM
@@ -40,8 +40,8 @@ def sheet_pdf(sheet: Sheet) -> bytes:
     paper.gap(1 * MM)
     draw_head(
         paper, sheet.drawing, beside={row.valve: _beside(row, sheet.unit) for row in sheet.rows},
-        note=f"gaps in {sheet.unit.of_gaps}, shims in {sheet.shim_unit}; above as found, bold as "
-        "left; a dark valve has another shim",
+        note=f"gaps in {sheet.unit.of_gaps}, shims in {sheet.shim_unit}; above the gap before, "
+        "bold the gap after; a dark valve has another shim",
     )  # fmt: skip
     paper.gap(1 * MM)
     _rows(paper, sheet.rows, units)

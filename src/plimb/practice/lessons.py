@@ -27,7 +27,7 @@ class Trap(StrEnum):
 COLD = (
     "On a real engine: cold, ignition off, turned by hand alone. Fingers stay clear of the chain."
 )
-OPEN = "On a real engine: nothing is turned while a bucket is empty, and the maker's torques hold."
+OPEN = "On a real engine: nothing is turned while a bucket is empty, and the manual's torques hold."
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -130,7 +130,7 @@ class Rig:
                 "The shafts are out: lay the caps on first."
                 if self.caps.off
                 else "The caps are not tight yet: nothing is turned before every bolt has clicked "
-                "at the maker's figure.",
+                "at the manual's figure.",
                 field="caps",
             )
 

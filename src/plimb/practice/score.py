@@ -111,7 +111,7 @@ def _bolts(rig: Rig) -> str:
     if caps.off:
         return "The caps lie on the bench still."
     right = sum(turns == FINAL for turns in caps.turned)
-    said = f"{right} of {caps.many} bolts at the maker's {FINAL:g} N·m"
+    said = f"{right} of {caps.many} bolts at the manual's {FINAL:g} N·m"
     over = sum(turns is not None and turns > FINAL for turns in caps.turned)
     more = [f"{over} beyond it"] if over else []
     more += [f"the thread of {len(caps.gave)} gave"] if caps.gave else []

@@ -9,7 +9,7 @@ from plimb.core.lengths import show_mm
 from plimb.core.shim.location import Where
 from plimb.core.shim.shim import Condition
 from plimb.core.wear.assortment import COVERED, Want, to_keep
-from plimb.core.words import percent
+from plimb.core.words import times
 from plimb.files.table_csv import write_csv
 from plimb.record.families import families
 from plimb.record.shims import all_lying
@@ -68,8 +68,8 @@ def read_assortment(session: Session) -> Assortment:
     many = len(telling)
     return Assortment(
         families=tuple(found),
-        said=f"By the wear of {many} of {len(outlooks)} engines over a year of their usual use, "
-        f"to have what is wanted with a chance of {percent(COVERED)}. An engine whose wear, use or "
+        said=f"By the wear and usual use of {many} of {len(outlooks)} engines: "
+        f"enough shims for a year, {times(COVERED)}. An engine whose wear, use or "
         "shims are not known says nothing.",
     )
 

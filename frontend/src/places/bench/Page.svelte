@@ -50,7 +50,7 @@
     },
     {
       name: "Practise",
-      says: "The whole job on an engine that does not break and tells the truth afterwards.",
+      says: "The whole job on a simulated engine. At the end you see the true gaps.",
       href: "/practice/",
       apart: true,
     },
@@ -223,8 +223,8 @@
           {#if broken.length || shop.lost_engines.length}
             <h2 class="border-ink mt-8 border-t-2 pt-2 text-lg">Cannot be read</h2>
             <p class="text-soft text-note leading-5">
-              Something on it was damaged. Nothing else is touched: take it out as it lies, put back
-              a copy from before in Shop, or lay it aside.
+              Something on it was damaged. Nothing else is touched. Take it out as it lies, put back
+              an earlier copy in Shop, or lay it aside.
             </p>
             <ul>
               {#each broken as card (card.id)}

@@ -47,8 +47,8 @@
     <div class="border-ink border-t-2"></div>
     {#if pages.count === 0}
       <p class="text-soft py-6">
-        Nothing has a day yet. A day is known once a card is signed with one, or two checks a month
-        apart say how far an engine runs.
+        Nothing has a day yet. A day is known once a card is signed with one. Two checks a month
+        apart also say how far an engine runs.
       </p>
     {/if}
     <DueList due={pages.lines} />

@@ -41,9 +41,8 @@
   {#if file.engine.events}
     {@const events = file.engine.events}
     <p class="text-soft pb-1 text-note leading-5">
-      Degrees of the crank from the data page: before top (BTDC) and after bottom dead centre (ABDC)
-      for the intake, before bottom (BBDC) and after top (ATDC) for the exhaust, such as 20, 60, 60,
-      20.
+      Degrees of the crank from the data page, such as 20, 60, 60, 20. BTDC is before top dead
+      centre, ABDC after bottom, BBDC before bottom, ATDC after top.
     </p>
     <div class="grid grid-cols-4 gap-3 max-sm:grid-cols-2">
       {#each TIMING as one (one.says)}

@@ -43,7 +43,7 @@
       }}
     />
     <Select
-      label="Its counter counts"
+      label="The meter shows"
       value={of.counter ?? ""}
       items={COUNTERS}
       onchange={(to) => {
@@ -52,8 +52,8 @@
       }}
     />
     <Field
-      label="The maker’s interval, by that counter"
-      help="How often the maker wants the clearances checked, from the maintenance table: a number in the counter’s unit, such as 12000 or 30."
+      label="Check every (from the manual)"
+      help="How often the manual wants the gaps checked: a number in the meter’s unit, such as 12000 or 30."
       kind="figures"
       value={interval ?? of.interval ?? ""}
       invalid={engine.faults.has("Interval")}

@@ -26,6 +26,6 @@
     keeps its shim and its history.
   </p>
   {@render names("valve", file.engine.valves, (from, to) => engine.rename(from, to))}
-  <p class="text-soft pt-3">Camshafts, as the maker or the shop calls them</p>
+  <p class="text-soft pt-3">Camshafts, as the manual or the shop calls them</p>
   {@render names("camshaft", file.engine.camshafts, (from, to) => engine.renameCamshaft(from, to))}
 </fieldset>

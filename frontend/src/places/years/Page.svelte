@@ -67,8 +67,8 @@
     </div>
     {#if years.checks.length === 0}
       <p class="text-soft py-6">
-        No check is signed yet. With two that say what the counter said, wear begins to show; what
-        stands in an old notebook can be read in.
+        No check is signed yet. With two that say what the meter showed, wear begins to show. You
+        can read in an old notebook.
       </p>
     {:else}
       {#each sides as group (group.side)}
@@ -82,16 +82,17 @@
         </div>
       {/each}
       <p class="text-soft py-2 text-note leading-5">
-        Gap plus shim, over {years.counter_words}: full dots as found, open ones as left. The band
-        is the check range with the shim that is in, its strong edge the minimum; blue marks are
-        shim changes, the blue cone is where nine in ten would end up. Dotted lines are head work.
+        Gap plus shim, over {years.counter_words}: full dots the gap before, open dots the gap
+        after. The band is the allowed gap with the shim that is in, its strong edge the minimum.
+        Blue marks are shim changes. The blue cone is where nine in ten would end up. Dotted lines
+        are head work.
       </p>
       {#if years.even.length}
         <h2 class="border-ink mt-5 border-t-2 pt-1.5 text-lg">How even it was left</h2>
         <Even {years} />
         <p class="text-soft py-2 text-note leading-5">
-          How far apart the gaps of twins, and of all valves of a side, were left at each check, all
-          to one scale; the figure is the last.
+          How far apart the gaps of twins, and of a whole side, were after each check. All are to
+          one scale; the figure is the last.
         </p>
       {/if}
       <h2 class="border-ink mt-5 border-t-2 pt-1.5 text-lg">Every check</h2>

@@ -170,7 +170,7 @@
           kind="figures"
           bind:value={memory}
           placeholder="290 or 2.897"
-          help="Before anything is open a plan can be made with the shims of the last sheet, or as you remember them. It is no reading: each shim is read when it comes out."
+          help="Before you open anything you can plan with the shims of the last sheet, or as you remember them. It is no reading: each shim is read when it comes out."
         />
         <Button type="submit" disabled={!memory.trim()}>Plan with it</Button>
       </Form>

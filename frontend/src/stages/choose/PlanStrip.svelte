@@ -10,7 +10,7 @@
     best: "The plan",
     "buy-nothing": "Buy nothing",
     "only-new": "Only new",
-    "touch-least": "Touch least",
+    "touch-least": "Fewest changes",
   };
   const state = $derived(job.plan);
   const plan = $derived(state.plan);

@@ -180,7 +180,7 @@
         <b class="figures text-[26px]">{done ? "" : (bolts.stages[stage]?.torque ?? "")}</b>
       </p>
       <p class="text-soft text-fine leading-[18px]">
-        {bolts.by_maker ? "The maker’s order." : "From the middle outwards, crosswise."}
+        {bolts.by_maker ? "The manual’s order." : "From the middle outwards, crosswise."}
         {bolts.torque ? Object.values(bolts.torque.words).join(" = ") : "No torque noted."}
         {bolts.thread}
       </p>
@@ -239,7 +239,7 @@
       <Field label="Rows" kind="whole" bind:value={rows} />
       <Field label="Bolts in a row" kind="whole" bind:value={columns} />
     {/if}
-    <Field label="The maker’s torque" kind="decimal" bind:value={torque} />
+    <Field label="Torque from the manual" kind="decimal" bind:value={torque} />
     <Select label="In" value={unit} items={UNITS} onchange={(to) => (unit = to)} />
     <Select label="Thread" value={thread} items={THREADS} onchange={(to) => (thread = to)} />
     <p class="figures self-end text-note leading-5" role="status">
@@ -256,7 +256,7 @@
     {/if}
     {#if wrong}<Notice class="col-span-2">{wrong}</Notice>{/if}
     <Field
-      label="The numbers beside the bolts, row by row, if the maker gives an order"
+      label="The numbers beside the bolts, row by row, if the manual gives an order"
       class="col-span-2"
       kind="figures"
       bind:value={order}

@@ -141,7 +141,7 @@
         onchange={(id) => void checkZero(id ? Number(id) : null)}
       />
       <Field
-        label="Shows empty"
+        label="Reads when closed"
         look="text-soft mb-0.5 block text-sm"
         kind="figures"
         bind:value={zero.value}

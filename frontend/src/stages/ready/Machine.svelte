@@ -54,13 +54,13 @@
         oninput={(event) => set({ plate: event.currentTarget.value })}
       />
       <Select
-        label="Its counter counts"
+        label="The meter shows"
         value={draft.value.counter ?? ""}
         items={COUNTERS}
         onchange={(to) => set({ counter: (to || null) as Schemas["Measure"] | null })}
       />
       <Field
-        label="The maker’s interval, by that counter"
+        label="Check every (from the manual)"
         kind="decimal"
         at="interval"
         value={draft.value.interval}

@@ -87,7 +87,7 @@
             {/each}
             {#if !job.signed}
               <Button type="submit" kind={card.conditions.rested_hours === null ? "now" : "plain"}
-                >Note it</Button
+                >Save</Button
               >
             {/if}
           {/snippet}

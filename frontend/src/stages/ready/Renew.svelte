@@ -90,8 +90,8 @@
   <h2 class="border-ink mt-6 border-b-2 pb-1 text-xl">Parts to renew</h2>
   {#if parts.length === 0}
     <p class="text-soft py-2 leading-5">
-      None entered. Gaskets, seals and sealant this engine wants, with the numbers the shop knows
-      them by: entered once, there on every later card.
+      None entered. Gaskets, seals and sealant that this engine wants, with their numbers. Enter
+      them once: they are on every later card.
     </p>
   {/if}
   <ul>

@@ -116,7 +116,7 @@
 </script>
 
 <div class="border-ink flex items-end justify-between gap-3 border-b-2 pb-1">
-  <h2 id="tray" class="text-xl">Strip tray</h2>
+  <h2 id="tray" class="text-xl">Parts removed</h2>
   <ToggleGroup
     label="Order"
     value={way}
@@ -129,8 +129,7 @@
 </div>
 {#if parts.length === 0}
   <p class="text-soft py-3">
-    Note each part as it comes off, and where each of its bolts lives: bolts of one cover differ in
-    length.
+    Note each part as it comes off, and where its bolts belong. Bolts of one cover differ in length.
   </p>
 {:else}
   <div class="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-4 py-3 max-sm:grid-cols-1">

@@ -117,7 +117,7 @@
           {#if !people.here}
             <Field label="Name" bind:value={name} autocomplete="name" />
           {/if}
-          <Button type="submit" disabled={!amended.trim()}>Write it</Button>
+          <Button type="submit" disabled={!amended.trim()}>Save</Button>
           {#if amendSays}<p role="status">{amendSays}</p>{/if}
         </Form>
         <label
@@ -203,8 +203,8 @@
           </div>
           {#snippet foot()}
             <p class="text-soft text-note leading-5">
-              Before the engine is started: cover torqued to the maker’s figure, tensioner released,
-              nothing left inside, two full turns by hand without a stop.
+              Before you start the engine: cover torqued to the manual’s figure, tensioner released,
+              nothing left inside. Two full turns by hand without a stop.
             </p>
             <Button kind="now" type="submit" class="min-h-12 text-lg">Sign</Button>
           {/snippet}

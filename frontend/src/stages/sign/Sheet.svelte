@@ -63,7 +63,7 @@
     viewBox="0 0 {laid.width} {laid.height}"
     class="mx-auto my-2 max-h-64 w-full"
     role="img"
-    aria-label="The head from above with the gaps as left, and as found where a shim changed"
+    aria-label="The head from above with the gaps after, and before where a shim changed"
   >
     {#each laid.valves as one (one.valve)}
       <path d="M{one.leader.x} {one.leader.y}L{one.at.x} {one.at.y}" class="stroke-rule" />
@@ -107,13 +107,13 @@
       <thead>
         <tr class="border-ink h-8 border-b text-left align-bottom">
           <th scope="col" class="pr-2">Valve</th>
-          <th scope="col" class="pr-2" colspan="2">Found</th>
+          <th scope="col" class="pr-2" colspan="2">Gap before</th>
           <th scope="col" class="pr-2">Shim out</th>
           <th scope="col" class="pr-2">Shim in</th>
-          <th scope="col" class="pr-2 max-sm:hidden print:table-cell">Expected</th>
-          <th scope="col" class="pr-2">As left</th>
+          <th scope="col" class="pr-2 max-sm:hidden print:table-cell">Gap expected</th>
+          <th scope="col" class="pr-2">Gap after</th>
           <th scope="col" class="pr-2 max-sm:hidden print:table-cell">Off by</th>
-          <th scope="col">Left</th>
+          <th scope="col">Result</th>
         </tr>
       </thead>
       <tbody>

@@ -50,8 +50,8 @@
 {#if card}
   {#if bench}
     <p class="border-now border-l-4 pl-3 leading-5">
-      <b>The head is on the bench: there is no crank.</b> Each camshaft is turned by its gear or a tool,
-      its caps drawn down evenly, the head clear of the table.
+      <b>The head is on the bench: there is no crank.</b> Turn each camshaft by its gear or a tool. Its
+      caps are drawn down evenly, the head clear of the table.
     </p>
   {:else}
     <div class="flex items-center gap-3">
@@ -70,7 +70,7 @@
       {/if}
       <p class="leading-5">
         <b>{WAYS[card.turning.rotation ?? ""] ?? "In its own direction only."}</b>
-        Past the mark: go round again, never back.
+        Past the mark: turn on to it again, never back.
       </p>
     </div>
     <ToggleGroup
@@ -105,8 +105,8 @@
             {#if stop.count}<li>Count: {stop.count}.</li>{/if}
             {#if stop.narrow}
               <li class="text-tight font-[560]">
-                Just {stop.margin}° from being lifted: stop exactly, or measure these at a stop of
-                their own.
+                Only {stop.margin}° of room either way: stop exactly on the mark, or measure these
+                at a stop of their own.
               </li>
             {/if}
           </ul>
@@ -122,11 +122,11 @@
       {#if !card.turning.computed}
         These are the marks as the maker gives them, entered with the engine.
       {:else if !card.turning.firing_known}
-        Nobody has said when the cylinders fire: each is measured at its own compression top dead
-        centre. Enter the firing order with the engine, or the maker’s marks, and fewer stops do.
+        Firing order not entered: each is measured at its own compression top dead centre. Enter the
+        firing order with the engine, or the maker’s marks, and fewer stops do.
       {:else if card.turning.assumed}
-        Worked out from firing order and a mild cam timing that is assumed: nobody has entered this
-        engine’s own, and the maker’s marks come first.
+        Worked out from the firing order and a mild cam timing that is assumed. The timing of this
+        engine is not entered. The marks of the manual come first.
       {:else}
         Worked out from firing order and cam timing.
       {/if}
@@ -134,7 +134,7 @@
     </p>
     {#if card.turning.computed && !job.signed}
       <a class="min-h-9 underline underline-offset-4" href="/engines/{card.engine_id}"
-        >Enter the maker’s marks, or the firing order</a
+        >Enter the manual’s marks, or the firing order</a
       >
     {/if}
   {/if}

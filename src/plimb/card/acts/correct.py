@@ -37,7 +37,7 @@ def correct_card(
     """
     kept = distance_in(distance, measure)
     run = hours_in(hours)
-    on.card.opened_by = required(opened_by, "opened_by", "Write who does the work.")
+    on.card.opened_by = required(opened_by, "opened_by", "Write the technician's name.")
     on.card.reason = reason.strip()
     on.card.distance_km, on.card.distance_mi = kept["distance_km"], kept["distance_mi"]
     on.card.hours = run

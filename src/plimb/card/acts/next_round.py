@@ -21,7 +21,7 @@ def next_round(on: OnCard, *, reason: str) -> None:
     reason = required(reason, "reason", "Write why it goes round again.")
     card, before = on.card, on.round
     if not any(record.proof for record in on.records.values()):
-        raise NotReady("Prove this round first; then go round again.", field="reason")
+        raise NotReady("Re-measure in this round first. Then do another round.", field="reason")
     settle_pieces(on.session, card, on.now, last=False)
     following = RoundRow(
         card_id=card.id, number=before.number + 1, opened_at=on.now, reason=reason, hand_turns=0

@@ -60,7 +60,7 @@ def open_card(
         NotFound: No such engine.
         BadValue: No name, a run that cannot be, or one valve without its amount.
     """
-    opened_by = required(opened_by, "opened_by", "Write who does the work.")
+    opened_by = required(opened_by, "opened_by", "Write the technician's name.")
     run = distance_in(distance, measure or Measure.KM)
     hours_run = hours_in(hours)
     with database.writing("card opened", now) as session:

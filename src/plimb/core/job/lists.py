@@ -244,7 +244,7 @@ ROWS: tuple[_Row, ...] = (
     _rows(CLOSE, _turns, _anything),
     _row(COVER, "cover", "Cover back: its gasket and seals sound or new, sealant where the maker "
          "asks", "Look once more for a rag in a hole.", _in_machine),
-    _row(COVER, "cover-torque", "Cover bolts to the maker's figure, crosswise", "Mostly 5 to "
+    _row(COVER, "cover-torque", "Cover bolts to the manual's figure, crosswise", "Mostly 5 to "
          "12 N·m: pounds by inches taken for pounds by feet shear them.", _in_machine),
     _row(COVER, "rest", "Plugs, coils, hoses and tank back; oil that was drawn off is back on the "
          "lobes", "Each bolt out of its own pocket: they differ in length.", _in_machine,

@@ -240,7 +240,7 @@ def result_of(rows: Sequence[SheetRow]) -> tuple[str, ...]:
     return (
         f"{many} measured: {found}{rest}.",
         f"{shims} changed: {', '.join(changed)}.",
-        f"As left: {left}.",
+        f"Gap after: {left}.",
     )
 
 
@@ -248,9 +248,9 @@ def _as_found(verdicts: Sequence[Verdict | None]) -> str:
     """Return how many valves were out as found, and how many nobody can judge as found."""
     bare = sum(verdict is None for verdict in verdicts)
     out = sum(verdict not in (None, Verdict.IN) for verdict in verdicts)
-    said = [f"{out} not in range as found"] if out else []
-    said += [f"{bare} without a range as found"] if bare else []
-    return "; ".join(said) or "all in range as found"
+    said = [f"{out} not in range before"] if out else []
+    said += [f"{bare} without a range"] if bare else []
+    return "; ".join(said) or "all in range before"
 
 
 def _word(row: SheetRow, verdict: Verdict | None) -> str:

@@ -50,7 +50,7 @@ _TOOLS: tuple[tuple[str, _When], ...] = (
     ("Micrometer, cleaned and zeroed", lambda facts: facts.kind.opens),
     ("A place for each shim, by valve", lambda facts: facts.kind.opens),
     ("Clean oil", lambda facts: facts.kind.opens),
-    ("Torque wrench that covers the maker's figures", lambda facts: facts.kind.opens),
+    ("Torque wrench that covers the manual's figures", lambda facts: facts.kind.opens),
     ("Ties or paint to mark chain and sprockets",
      lambda facts: facts.kind.opens and not facts.kind.on_bench and _shafts_come_out(facts.engine)),
     ("A clean vessel for the oil round the buckets: it goes back on the lobes",

@@ -65,7 +65,7 @@ def _one_end(worked: WorkedOut, units: Units) -> tuple[str, ...]:
     return (
         f"Stack at least: {gaps(gap.low_nm)} + {show(worked.shim_nm)} = "
         f"{show(gap.low_nm + worked.shim_nm)} {units.shim}.",
-        "A blade that goes loosely says nothing of how much more there is: find the one that "
+        "A blade that goes loosely does not say how much more there is. Find the one that "
         "refuses, then work it out.",
     )
 

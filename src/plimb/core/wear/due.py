@@ -88,7 +88,7 @@ class Outlook:
         why = {
             By.SIGNED: "as signed",
             By.WEAR: f"{self.first} may be at its minimum then",
-            By.INTERVAL: "the maker's interval",
+            By.INTERVAL: "the manual's interval",
             None: "",
         }[self.by]
         said = " ".join(filter(None, (at, on)))

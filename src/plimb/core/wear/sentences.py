@@ -44,7 +44,7 @@ def next_check_words(due: CheckForecast, measure: Measure) -> str:
     if due.why is CheckReason.NOW:
         return f"Now: {due.first} was left too tight."
     if due.why is CheckReason.INTERVAL:
-        return f"Check by {at}: the maker's interval."
+        return f"Check by {at}: the manual's interval."
     if due.why is CheckReason.EDGE:
         return f"Now: {due.first} may be at its minimum already; its last reading leaves that open."
     if due.why is CheckReason.WEAR:
