@@ -11,10 +11,9 @@ import pytest
 from plimb.books.bench import read_shop
 from plimb.card.acts import note, remembering
 from plimb.card.acts.choose import choose_piece, take_plan
-from plimb.card.acts.correct import change_instrument, change_kind, say_near_enough
+from plimb.card.acts.correct import change_instrument, change_kind
 from plimb.card.acts.feel import write_down_gap
 from plimb.card.acts.fit import fit_piece, lay_bolts, turn_bolts
-from plimb.card.acts.next_round import next_round
 from plimb.card.acts.opening import Amount
 from plimb.card.acts.remembering import set_method
 from plimb.card.acts.sign import blank_sheet, sign_card
@@ -30,7 +29,6 @@ from plimb.core.job.stages import Stage
 from plimb.core.job.torque import Thread, TorqueUnit
 from plimb.core.lengths import Unit, mm
 from plimb.core.measure.blades import Blade, BladeSet, BladeState, Stack
-from plimb.core.measure.limits import Limits
 from plimb.files.sheet_pdf import sheet_pdf
 from plimb.files.starting_point import Layout
 from plimb.record.database import Database
@@ -68,42 +66,6 @@ def test_one_valve_by_two_thou_from_opening_to_the_signed_sheet(database: Databa
     job.act(sign_card, signed_by="Oda", remarks="")
     assert job.line("Job") == "one valve by a known amount: EX L by 0.0508 mm wider"
     assert [one.valve for one in job.sheet.rows if one.left] == ["EX L"]
-
-
-def test_one_valve_by_an_amount_needs_no_spec_and_is_judged_by_what_is_near_enough(
-    database: Database,
-) -> None:
-    def no_spec(engine: Any) -> None:
-        known(engine)
-        del engine["spec"]
-
-    amount = Amount(valve="EX L", by="0.05", wider=True, unit=Unit.MM)
-    job = Job(database, change=no_spec, opened={"kind": JobKind.ONE, "amount": amount})
-    job.gap("EX L", "20")
-    assert job.view.at is Stage.FEEL  # which asks how near is near enough
-    with pytest.raises(BadValue, match=r"between 0 and 0\.1 mm"):
-        job.act(say_near_enough, near="2", unit=Unit.MM)
-    job.act(say_near_enough, near="0.03", unit=Unit.MM)
-    valve = job.view.status.valves["EX L"]
-    assert (valve.reason, valve.opens) == ("its gap is to become 0.25", True)
-    job.shim("EX L", "270 2.700")
-    with database.reading() as session:
-        plan = read_plan(session, job.card.id)
-    assert [(one.move.thickness_nm, one.why) for one in plan.moves] == [
-        (
-            mm("2.65"),
-            "Nothing at hand lands in range. Buy 2.65: 0.20 + 2.70 − 2.65 = 0.25, in range.",
-        )
-    ]
-    job.act(take_plan)
-    assert job.todo(Stage.CHOOSE).waiting == ()  # what was decided is not called overtaken
-    job.act(fit_piece, valve="EX L", fitted=True, measured="")
-    job.act(write_down_gap, valve="EX L", purpose="proof", text="29", unit=Unit.MM)
-    assert job.view.status.not_in_spec == ("EX L",)
-    job.act(next_round, reason="Once more")
-    assert job.view.status.valves["EX L"].clearance.check == Limits(
-        low_nm=mm("0.22"), high_nm=mm("0.28")
-    )  # still from the gap that was found first
 
 
 @pytest.mark.parametrize(

@@ -7,7 +7,7 @@ from sqlalchemy.orm import Session
 
 from plimb.core.errors import BadValue, PlimbError
 from plimb.core.lengths import Unit
-from plimb.core.measure.limits import Limits
+from plimb.core.measure.limits import Limits, Spec
 from plimb.core.measure.printed import parse_spec
 from plimb.core.measure.uncertainty import doubt_of_hand
 from plimb.core.shim.family import Family
@@ -92,32 +92,18 @@ def quick_sum(
     """
     if len(lines) > MOST_LINES:
         raise BadValue(f"At most {MOST_LINES} valves at once.", field="lines")
-    shop, units = settings_of(session), Units(gap=unit, shim=shim_unit)
-    thin = sorted(
-        blade.thickness_nm
-        for set_ in list_blade_sets(session)[:1]
-        for blade in core_set(set_).usable
-    )
+    leans = aim or settings_of(session).aim
     family = None if family_id is None else core_family(numbered(session, ShimFamilyRow, family_id))
     try:
-        rules = QuickRules(
-            spec=parse_spec(spec, unit, room or usual_room(session, unit)),
-            family=family or (parse_sizes(sizes, shim_unit) if sizes.strip() else Family(runs=())),
-            sizing=SizePolicy(
-                aim=aim or shop.aim,
-                rounding=Rounding.NEAREST if aim else shop.rounding,
-                sure=shop.sure / 100,
-                doubt=doubt_of_hand(shop.hand_nm),
-            ),
-            units=units,
-            thinnest_nm=thin[0] if thin else None,
-        )
+        limits = parse_spec(spec, unit, room or usual_room(session, unit))
+        runs = parse_sizes(sizes, shim_unit) if sizes.strip() else Family(runs=())
     except PlimbError as refusal:
-        unanswered = tuple(QuickAnswered() for _line in lines)
         return QuickSum(
-            limits=None, limits_words="", sizes=0, aim=aim or shop.aim,
-            refused=_refused(refusal) if spec else None, lines=unanswered, order=(), text="",
+            limits=None, limits_words="", sizes=0, aim=leans,
+            refused=_refused(refusal) if spec else None,
+            lines=tuple(QuickAnswered() for _line in lines), order=(), text="",
         )  # fmt: skip
+    rules = _rules(session, limits, family or runs, Units(gap=unit, shim=shim_unit), aim)
     answered = tuple(_answer(entry, rules) for entry in lines)
     named = [
         (entry.valve.strip() or f"{number}", one.line)
@@ -128,11 +114,32 @@ def quick_sum(
         limits=rules.spec.check,
         limits_words=f"{rules.spec.words(unit)} {unit.of_gaps}",
         sizes=len(rules.family.sizes()),
-        aim=aim or shop.aim,
+        aim=leans,
         refused=None,
         lines=answered,
         order=to_order(line for _name, line in named),
         text=as_text(named, rules) if named else "",
+    )
+
+
+def _rules(
+    session: Session, spec: Spec, family: Family, units: Units, aim: Aim | None
+) -> QuickRules:
+    """Return what each line is held to; a shop that nobody asked leans as it always does."""
+    shop = settings_of(session)
+    sets = (core_set(row) for row in list_blade_sets(session))
+    thin = [set_.usable[0].thickness_nm for set_ in sets if set_.usable]
+    return QuickRules(
+        spec=spec,
+        family=family,
+        sizing=SizePolicy(
+            aim=aim or shop.aim,
+            rounding=Rounding.NEAREST if aim else shop.rounding,
+            sure=shop.sure / 100,
+            doubt=doubt_of_hand(shop.hand_nm),
+        ),
+        units=units,
+        thinnest_nm=thin[0] if thin else None,
     )
 
 

@@ -1,6 +1,5 @@
 """A card read off the record: what it is worth now, for the screen and the sheet."""
 
-from collections.abc import Mapping
 from dataclasses import replace
 from datetime import datetime
 from decimal import Decimal
@@ -9,10 +8,10 @@ from typing import Literal
 
 from sqlalchemy.orm import Session, object_session
 
+from plimb.card.beside import corrected, fit_of, origin_words
 from plimb.card.last_act import last_act
 from plimb.card.lists import list_facts, lists_of, method_of
 from plimb.card.view import Amendment, CardView, NumberedSet, ValveView
-from plimb.core.engine.changes import changes
 from plimb.core.engine.conditions import Conditions
 from plimb.core.engine.cycle import cycle_of
 from plimb.core.engine.engine import Clearance, Engine
@@ -23,7 +22,6 @@ from plimb.core.job.again import is_out, next_tasks
 from plimb.core.job.bolts import tightening_of
 from plimb.core.job.checks import SideChecks
 from plimb.core.job.evidence import card_questions
-from plimb.core.job.fitting import FitStep, fit_steps
 from plimb.core.job.kinds import kind_of_job
 from plimb.core.job.lists import ListName, list_of
 from plimb.core.job.proof import explain
@@ -33,7 +31,7 @@ from plimb.core.job.slips import Before, Question, Slip, questions
 from plimb.core.job.status import JobContext, JobStatus, job_status, judged_by, past_valves
 from plimb.core.job.summary import NextCheck
 from plimb.core.job.tools import tool_list
-from plimb.core.job.valve import ValveRecord, ValveStatus
+from plimb.core.job.valve import ValveRecord
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
 from plimb.core.measure.limits import Verdict
@@ -44,11 +42,9 @@ from plimb.core.words import Units
 from plimb.files.engine_file import parsed_engine, turning_of
 from plimb.record.cards import card_before, get_card, signed_at
 from plimb.record.engines import newest_revision
-from plimb.record.families import swapped_for
 from plimb.record.readings import gaps_of, repeated, written
 from plimb.record.records import shop_things
 from plimb.record.rows import value_of
-from plimb.record.seals import known_key
 from plimb.record.shims import shims_in
 from plimb.record.shop import set_of
 from plimb.record.tables.card import CardRow, RoundRow
@@ -241,7 +237,7 @@ def card_view(session: Session, card: CardRow) -> CardView:
         engine_id=card.revision.engine_id,
         unit=file.unit,
         shim_unit=file.of_shims,
-        engine_changes=_corrected(card, engine, newest),
+        engine_changes=corrected(card, engine, newest),
         source=file.spec_source,
         conditions=conditions_of(card),
         turning=cycle_of(engine, events, method_of(card), _reached(card, engine)),
@@ -259,52 +255,17 @@ def card_view(session: Session, card: CardRow) -> CardView:
         forbidden=tuple((names.get(key, key), nm) for key, nm in card.forbidden),
         instrument=card.instrument.name if card.instrument else None,
         rounds=rounds,
-        fit=_fit(session, card, engine, touched),
+        fit=fit_of(session, engine, _reached(card, engine).stops, touched),
         hand_turns_wanted=shop.hand_turns,
         bolts=tuple(tightening_of(group, shop.wrench) for group in card.tightening),
         explained=explained,
         next_tasks=next_tasks(status, explained),
-        origin=_origin_words(session, card),
+        origin=origin_words(session, card),
         amendments=tuple(value_of(Amendment, amendment) for amendment in card.amendments),
         drawing=draw_head(engine),
         status=status,
         valves=_valves(session, card, rounds[-1], blades, earlier),
         last_act=last_act(session, card, card.version),
-    )
-
-
-def _origin_words(session: Session, card: CardRow) -> str:
-    """Return where a card from a file comes from, empty where it was opened here."""
-    if card.origin is None:
-        return ""
-    known = known_key(session, card.origin.public) if card.origin.public else None
-    called = None if known is None else "this shop" if known.own else f"“{known.name}”"
-    return card.origin.words(called)
-
-
-def _corrected(card: CardRow, engine: Engine, newest: EngineRevisionRow) -> tuple[str, ...]:
-    """Return what the engine says otherwise since an open card was opened with it."""
-    if newest.id == card.revision.id:
-        return ()
-    file, corrected = parsed_engine(newest.document)
-    return changes(engine, corrected, file.units)
-
-
-def _fit(
-    session: Session, card: CardRow, engine: Engine, touched: Mapping[str, ValveStatus]
-) -> tuple[FitStep, ...]:
-    stops = {
-        valve: number
-        for number, stop in enumerate(_reached(card, engine).stops)
-        for valve in stop.valves
-    }
-    return fit_steps(
-        engine,
-        {v: s.record.choice for v, s in touched.items() if s.record.choice},
-        {v: s.record.piece.thickness_nm for v, s in touched.items() if s.record.piece},
-        stops,
-        frozenset(valve for valve, state in touched.items() if state.overtaken),
-        swapped_for(session, [state.clearance for state in touched.values()]),
     )
 
 

@@ -73,6 +73,15 @@ class JobStatus:
         )
 
     @property
+    def left_alone(self) -> frozenset[str]:
+        """The valves that keep their shims whatever a plan would win: shut, or in though not sure.
+
+        One that is close to its limit is opened by a person, or where its camshaft is out anyway.
+        """
+        doubtful = (valve for valve, state in self.valves.items() if state.in_doubt)
+        return self.shut.union(valve for valve in doubtful if not self.valves[valve].opens)
+
+    @property
     def touched(self) -> dict[str, ValveStatus]:
         """The valves for which another piece was chosen."""
         return {valve: state for valve, state in self.valves.items() if state.touched}

@@ -222,10 +222,9 @@ def valve_status(
     `check` is the maker's range, by which it is judged as found; how it is left is judged by the
     clearance that is given, which a job may have of its own.
     """
-    gap = record.found.gap if record.found else None
-    worked = predicted = residual_nm = was_nm = None
-    if gap and record.piece:
-        piece = record.piece
+    gap, piece = record.found.gap if record.found else None, record.piece
+    worked = predicted = was_nm = None
+    if gap and piece:
         sizes, old_nm = clearance.family.sizes(), piece.half_width_nm
         if clearance.spec:
             worked = work_out(gap, piece.thickness_nm, clearance.spec, sizes, sizing, old_nm)
@@ -235,9 +234,7 @@ def valve_status(
                 predicted = gap.shifted(thinner_by_nm)
             elif record.proof and record.proof.gap.both_ends:
                 was_nm = record.proof.gap.best_nm - thinner_by_nm
-    expected = predicted if record.changes else gap
-    if record.proof and expected and record.proof.gap.both_ends and expected.both_ends:
-        residual_nm = residual(record.proof.gap, expected)
+    residual_nm = _residual(record, predicted if record.changes else gap)
     wanted = _held_to(clearance, predicted if record.changes else None)
     as_left = record.proof or record.found
     unproved = record.proof is None and (record.changes or given_away)
@@ -269,6 +266,14 @@ def valve_status(
         overtaken=overtaken,
         in_doubt=need.in_doubt,
     )
+
+
+def _residual(record: ValveRecord, expected: Gap | None) -> int | None:
+    """Return by how much the proof is off what was expected, None where nobody can say."""
+    proof = record.proof.gap if record.proof else None
+    if proof is None or expected is None or not (proof.both_ends and expected.both_ends):
+        return None
+    return residual(proof, expected)
 
 
 def _held_to(clearance: Clearance, predicted: Gap | None) -> Limits | None:
