@@ -18,9 +18,6 @@ from plimb.books.backup import copy_of_the_day
 from plimb.demo.load import fill
 from plimb.practice.application import beside
 from plimb.record.database import Database, copies_of
-from plimb.record.people import PersonRole
-from plimb.shop.clock import utc_now
-from plimb.shop.people import add_person
 from plimb.standins.counter import run_counter
 from plimb.web.server.application import create_app
 
@@ -28,15 +25,14 @@ FOLDER = Path(__file__).parent.parent / "docs" / "screenshots"
 WIDE, PHONE = (1280, 800), (390, 844)
 SHOTS = {
     "bench": ("/", WIDE, "light"),
+    "quick-sum": ("/sum", WIDE, "light"),
     "new-engine": ("/engines/new", WIDE, "light"),
     "ready": ("/cards/4/ready", (1280, 1500), "light"),
     "turn": ("/cards/3/turn", WIDE, "light"),
     "years": ("/engines/1/years", WIDE, "light"),
     "shop": ("/shop", WIDE, "light"),
-    "who": ("/", WIDE, "light"),
     "handbook": ("/handbook/sums", WIDE, "light"),
     "practice": ("/practice/cards/1/feel", WIDE, "light"),
-    "history": ("/history/card/3", WIDE, "light"),
     "feel": ("/cards/2/feel", WIDE, "light"),
     "choose": ("/cards/3/choose", WIDE, "light"),
     "fit": ("/cards/4/fit", WIDE, "light"),
@@ -49,27 +45,16 @@ SHOTS = {
 }
 
 
-WITH_PEOPLE = {"who"}
-"""What shows who works here; in all others nobody is set up, as in the demo."""
-PEOPLE = (("Oda Ferrin", PersonRole.OWNER), ("Ivo Tarrask", PersonRole.TECHNICIAN),
-          ("Merrin Oske", PersonRole.TECHNICIAN))  # fmt: skip
-CODE = "a code of eight or more"
+SUM = ("0.10-0.15", (("8", "2.65"), ("12", "2.63"), ("9-10", "2.70"), ("17", "2.715")))
+"""An allowed gap, and gaps with their shims."""
 
 
 @contextmanager
-def served(people: Any) -> Any:
+def served() -> Any:
     """Serve a fresh demo on a free port and give its address."""
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder) / "demo.sqlite3")
         fill(database)
-        for name, role in PEOPLE if people else ():
-            add_person(
-                database,
-                name=name,
-                role=role,
-                code=CODE,
-                now=utc_now(),
-            )
         for days in (9, 2, 1, 0):
             made = datetime.now(UTC) - timedelta(days=days, hours=2)
             copy = copy_of_the_day(database.path, made.replace(tzinfo=None))
@@ -91,15 +76,11 @@ def served(people: Any) -> Any:
 def take(folder: Path, shots: dict) -> None:
     """Write one PNG a shot into the folder."""
     folder.mkdir(parents=True, exist_ok=True)
-    for people in (False, True):
-        some = {name: shot for name, shot in shots.items() if (name in WITH_PEOPLE) == people}
-        with served(people) as address, sync_playwright() as play:
-            browser = play.chromium.launch(
-                executable_path="/usr/bin/chromium", args=["--no-sandbox"]
-            )
-            for name, shot in some.items():
-                picture(browser, address, folder / f"{name}.png", *shot)
-            browser.close()
+    with served() as address, sync_playwright() as play:
+        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=["--no-sandbox"])
+        for name, shot in shots.items():
+            picture(browser, address, folder / f"{name}.png", *shot)
+        browser.close()
 
 
 def picture(browser: Any, address: Any, file: Any, path: Any, size: Any, scheme: Any) -> None:
@@ -117,9 +98,13 @@ def picture(browser: Any, address: Any, file: Any, path: Any, size: Any, scheme:
     if file.stem == "practice":
         page.get_by_role("button", name="Push it in").click()
         page.wait_for_timeout(500)
-    if file.stem == "who":
-        page.get_by_role("button", name="Who works here?").click()
-        page.wait_for_timeout(400)
+    if file.stem == "quick-sum":
+        page.get_by_label("Allowed gap").press_sequentially(SUM[0])
+        page.get_by_text("by 0.05", exact=True).click()
+        for nth, pair in enumerate(SUM[1]):
+            for column, text in zip(("gap", "shim"), pair, strict=True):
+                page.locator(f"#quick-{nth}-{column}").press_sequentially(text)
+        page.wait_for_timeout(700)
     page.screenshot(path=file)
     page.close()
 

@@ -11,7 +11,7 @@
   import Bench from "./places/bench/Page.svelte";
   import { shopState } from "./state/shop.svelte";
   import WhoWorks from "./places/bench/WhoWorks.svelte";
-  import { kindOf } from "./card/registry";
+  import { kindOf, STAGES } from "./card/registry";
   import Opened from "./places/Opened.svelte";
   import Screen from "./places/Screen.svelte";
   import { fetchAhead, placeAt } from "./places/registry";
@@ -29,9 +29,9 @@
     { href: "/handbook", says: "Handbook" },
   ];
   const PAGES: Record<string, string> = {
-    bench: "first-check",
-    years: "years",
-    practice: "practice",
+    ...{ bench: "bench", years: "years", practice: "practice", engine: "engines" },
+    ...{ history: "history", sum: "quick-sum", engines: "engines", drawer: "drawer" },
+    ...{ shop: "shop", due: "due", together: "together" },
   };
   const place = $derived(placeAt(route.path));
   let screen = $state(false);
@@ -64,12 +64,28 @@
       { key: "b", says: "Back to the bench", act: () => route.go("/"), inEntry: true },
     ]),
   );
+  const TITLES: Record<string, string> = {
+    ...{ bench: "Bench", sum: "Quick sum", engines: "Engines", drawer: "Drawer", shop: "Shop" },
+    ...{ due: "What is due", together: "Planned together", years: "Over the years" },
+    ...{ engine: "Engine", history: "What happened", handbook: "Handbook", practice: "Practice" },
+  };
+  /** Every place and stage has a title of its own. */
+  const title = $derived(
+    [
+      place.stage ? STAGES.find((one) => one.stage === place.stage)?.name : "",
+      here?.label,
+      TITLES[place.name] ?? TITLES[place.key],
+      "Plimb",
+    ]
+      .filter(Boolean)
+      .join(" · "),
+  );
   /** The page of the handbook for where one is. */
-  const page = $derived(place.stage ?? PAGES[place.name] ?? "index");
+  const page = $derived(place.stage ?? PAGES[place.name] ?? PAGES[place.key] ?? "index");
 </script>
 
 <svelte:window onkeydown={(event) => keys.listen(event)} onclick={route.follow} />
-<svelte:head><title>{here ? `${here.label} · Plimb` : "Plimb"}</title></svelte:head>
+<svelte:head><title>{title}</title></svelte:head>
 
 <div
   class="flex h-dvh scroll-pb-20 flex-col print:block print:h-auto {place.name === 'card'

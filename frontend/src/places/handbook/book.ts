@@ -23,6 +23,7 @@ const ORDER = [
   "first-check",
   ...["ready", "turn", "feel", "read", "choose", "fit", "prove", "sign"],
   ...["bucket-under", "bucket-over", "bucket-graded", "finger", "opener-closer"],
+  ...["quick-sum", "bench", "engines", "drawer", "shop", "due", "together", "history"],
   ...["sums", "years", "practice", "glossary", "assumptions"],
 ];
 
