@@ -203,7 +203,7 @@ FORMS: dict[str, Form] = {
     "a line after the signature": card(
         "sign", "(said) => said.signed_by !== null",
         (("Something to add? A dated line of its own", "Chain is slack"), ("Name", "Oda")),
-        prepared="signed", send="Write it",
+        prepared="signed", send="Save",
     ),
 }  # fmt: skip
 """What a technician can fill in, form by form."""

@@ -228,7 +228,7 @@ def test_hours_typed_in_ready_are_there_after_a_line_is_ticked(
     expect(page.get_by_role("checkbox").first).to_be_checked()
     expect(hours).to_have_value("9")
     with page.expect_response("**/conditions"):
-        page.get_by_role("button", name="Note it").click()
+        page.get_by_role("button", name="Save", exact=True).click()
     noted = client.get(f"/api/cards/{number}").get_json()
     assert noted["conditions"]["rested_hours"] == "9"
     page.reload()
@@ -263,10 +263,10 @@ def test_a_warm_engine_is_gone_on_with_only_for_a_reason(
 ) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/ready")
     keyed(page.get_by_label("Coolant or head"), "48")
-    page.get_by_role("button", name="Note it").click()
+    page.get_by_role("button", name="Save", exact=True).click()
     expect(page.get_by_role("alert")).to_contain_text("48 °C is over 35 °C")
     keyed(page.get_by_label("Why it is measured warm"), "Rider waits on the ferry")
-    page.get_by_role("button", name="Note it").click()
+    page.get_by_role("button", name="Save", exact=True).click()
     expect(page.get_by_text("Readings are marked as warm")).to_be_visible()
     no_barriers(page, "warm")
 

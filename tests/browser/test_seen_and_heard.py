@@ -101,7 +101,7 @@ HEARD = {
     - heading "Cold" [level=2]
     - textbox "Hours since it ran"
     - textbox "Coolant or head, °C"
-    - button "Note it"
+    - button "Save"
     - heading /Safe/ [level=2]
 """,
     ("feel", 2): HEAD + """

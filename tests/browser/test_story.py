@@ -50,7 +50,7 @@ def test_the_whole_story_by_keyboard_alone(open_page: Any, no_barriers: Any) -> 
     keyboard.press("Tab")
     keyboard.type("9")
     keyboard.press("Enter")
-    expect(page.get_by_role("button", name="Note it")).to_be_visible()
+    expect(page.get_by_role("button", name="Save", exact=True)).to_be_visible()
     for item in page.get_by_role("checkbox").all():
         item.focus()
         keyboard.press("Space")

@@ -71,7 +71,7 @@ def test_a_triple_goes_round_twice_and_is_signed(
 
     keyed(page.get_by_label("Hours since it ran"), "20")
     keyed(page.get_by_label("Coolant or head, °C"), "8")
-    page.get_by_role("button", name="Note it").click()
+    page.get_by_role("button", name="Save", exact=True).click()
     page.get_by_role("link", name="Turn to the first stop").click()
     page.get_by_role("link", name="Feel").click()
     write_all(page, lambda v: FOUND.get(v, "15" if "IN" in v else "25"), 12)
@@ -147,7 +147,7 @@ def test_a_triple_goes_round_twice_and_is_signed(
     page.locator("#check-pdf").set_input_files(pdf)
     expect(page.get_by_text("The sheet agrees with the record as it stands.")).to_be_visible()
     keyed(page.get_by_label("Something to add?"), "Chain measured: fine.")
-    page.get_by_role("button", name="Write it").click()
+    page.get_by_role("button", name="Save", exact=True).click()
     expect(sheet).to_contain_text("Chain measured: fine.")
     page.locator("#check-pdf").set_input_files(pdf)
     expect(page.get_by_text("before 1 later amendment")).to_be_visible()
@@ -185,7 +185,7 @@ def test_keys_and_taps_of_a_whole_job_of_sixteen_valves_are_few(
         page.get_by_label(box).click()
         page.keyboard.type("9")
     page.keyboard.press("Enter")
-    expect(page.get_by_role("button", name="Note it")).to_be_visible()
+    expect(page.get_by_role("button", name="Save", exact=True)).to_be_visible()
     for box in page.get_by_role("checkbox").all():
         box.focus()
         page.keyboard.press("Space")

@@ -90,7 +90,7 @@ def test_a_piece_out_of_the_drawer_and_a_swapped_one_say_so(database: Database, 
 def test_the_next_check_is_proposed_and_who_is_on_the_bench_is_known(
     database: Database, job: Job
 ) -> None:
-    assert job.sheet.proposed.words == "at 130 h: the maker's interval"
+    assert job.sheet.proposed.words == "at 130 h: the manual's interval"
     for valve in job.view.status.order:
         job.gap(valve, "12")
     job.act(sign_card, signed_by="Oda", remarks="", next_hours="130")

@@ -40,7 +40,7 @@ FORMATS = Path(__file__).parents[2] / "docs" / "formats"
 def random_file(dice: Any, number: Any) -> Any:
     """Return a card file as another program may write it: no history, no job."""
     document = starting_point(
-        Start(layout=dice.choice(list(Layout)), valves=dice.choice([2, 3, 4, 5]))
+        Start(layout=dice.choice(list(Layout)), valves=dice.choice([2, 3, 4]))
     )
     unit = document["unit"]
     valves = [valve["id"] for valve in document["engine"]["valves"]]

@@ -122,7 +122,7 @@ def test_what_is_due_stands_on_the_bench_and_moves_with_what_is_corrected(
     one.revise(lambda engine: engine.update(interval=100), revision=2)
     after = read_shop(database, NOON.date())
     assert after.due[0].on < due.on
-    assert "the maker's interval" in after.due[0].words
+    assert "the manual's interval" in after.due[0].words
     assert after.counts.dated == 1
     uid = next(line for line in before.split(b"\r\n") if line.startswith(b"UID"))
     assert uid in due_calendar(database, NOON)
@@ -169,7 +169,7 @@ def test_an_old_notebook_is_shown_as_understood_before_anything_is_kept(database
 
 def test_what_a_counter_counts_is_not_made_up(database: Database) -> None:
     one = Job(database)
-    with database.reading() as session, pytest.raises(BadValue, match="counter counts"):
+    with database.reading() as session, pytest.raises(BadValue, match="meter of this engine shows"):
         read_notebook(session, one.engine_id, NOTES)
     one.revise(lambda engine: engine.update(counter="h"))
     with database.reading() as session:

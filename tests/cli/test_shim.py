@@ -50,7 +50,7 @@ def test_a_loose_blade_has_no_upper_end_and_makes_no_sum() -> None:
     answer = json.loads(shim("--json", gap="15l").stdout)
     assert (answer["provisional"], answer["window"], answer["pick"]) == (True, None, None)
     assert answer["stack"] == [1.94, None]
-    assert "find the one that refuses" in answer["working"]
+    assert "Find the one that refuses" in answer["working"]
     ended = json.loads(shim("--json", gap="15l-18").stdout)
     assert (ended["provisional"], ended["stack"]) == (False, [1.94, 1.97])
     assert "0.10 mm refuses" in shim(gap="-0.1").stdout

@@ -291,7 +291,9 @@ def test_the_caps_come_off_and_go_on_in_stages_with_a_wrench_that_clicks(
     assert act("turn", 10).word == "turned"
     again = Practice(practice.database, tmp_path / "engines").session(number)
     assert again.rig.caps == rig.caps
-    assert scored(practice, session).bolts.startswith("4 of 4 bolts at the maker's 10 N·m; one pul")
+    assert scored(practice, session).bolts.startswith(
+        "4 of 4 bolts at the manual's 10 N·m; one pul"
+    )
     act("wrench", 180)
     assert act("pull", 2).word == "gives"
     assert "the thread of 1 gave" in scored(practice, session).bolts
