@@ -101,11 +101,11 @@
 >
   {#snippet acts()}
     {#if shop && !first}
+      {#if shop.engines.length}<Button href="/sum">Quick sum</Button>{/if}
       <Button onclick={() => (adding = true)}>Engine from a file</Button>
       <Button kind={shop.engines.length ? "plain" : "now"} href="/engines/new">Add an engine</Button
       >
       {#if shop.engines.length}
-        <Button href="/sum">Quick sum</Button>
         <Button kind="now" onclick={() => (asking = true)}>Open a card</Button>
       {/if}
     {/if}
