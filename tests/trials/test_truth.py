@@ -60,7 +60,9 @@ def test_jobs_end_and_come_close_to_the_best_that_could_be_chosen() -> None:
     assert 1 <= plain.rounds <= 4
     advised = Way(finer=True, measured=True, of_three=True, opens_too=True)
     followed = report(JOBS, 5, advised, "0.025")
-    assert followed.right >= (0.94 if LONG else followed.best - 3 / JOBS)
+    # a pair of blades at the limits is in range by itself: some such valves are truly just outside
+    assert followed.right >= (max(0.83, followed.best) if LONG else followed.best - 3 / JOBS)
+    assert followed.wrongly <= (0.5 if LONG else 1)
     assert followed.rounds <= plain.rounds
 
 
