@@ -69,6 +69,13 @@
     ...{ due: "What is due", together: "Planned together", years: "Over the years" },
     ...{ engine: "Engine", history: "What happened", handbook: "Handbook", practice: "Practice" },
   };
+  /** From the top of the page to what is to be done on it. */
+  function skip(event: MouseEvent): void {
+    event.preventDefault();
+    const acts = ["#next-stage", "#take-plan", "#is-in", "#entry", "main .bg-now", "main input"];
+    const found = acts.map((one) => document.querySelector<HTMLElement>(one));
+    found.find((one) => one !== null)?.focus();
+  }
   /** Every place and stage has a title of its own. */
   const title = $derived(
     [
@@ -87,6 +94,11 @@
 <svelte:window onkeydown={(event) => keys.listen(event)} onclick={route.follow} />
 <svelte:head><title>{title}</title></svelte:head>
 
+<a
+  href="#app"
+  class="bg-now text-on-now fixed top-1 left-1 z-50 -translate-y-20 px-4 py-2.5 focus:translate-y-0"
+  onclick={skip}>To what is to be done</a
+>
 <div
   class="flex h-dvh scroll-pb-20 flex-col print:block print:h-auto {place.name === 'card'
     ? ''

@@ -26,8 +26,8 @@ DIALOGS = {
     "/shop": ("Set up the first",),
     "/cards/4/fit": ("Lay out bolts",),
 }
-EMPTY = ("/", "/engines", "/engines/new", "/drawer", "/due", "/together", "/shop", "/handbook",
-         "/history/shop/1")  # fmt: skip
+EMPTY = ("/", "/sum", "/engines", "/engines/new", "/drawer", "/due", "/together", "/shop",
+         "/handbook", "/history/shop/1")  # fmt: skip
 
 INCH, MM = Unit.INCH, Unit.MM
 GUESTS: tuple[Any, ...] = (

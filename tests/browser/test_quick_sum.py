@@ -160,3 +160,22 @@ def test_a_shop_without_blades_is_asked_for_them_where_it_measures(
     expect(fan.get_by_role("button", name="Blade 0.15")).to_be_visible()
     expect(page.get_by_text("Which blades have you?")).to_have_count(0)
     assert page.request.get("/api/cards/1").json()["blade_set"]["name"].startswith("mm, 0.05")
+
+
+def test_one_tab_from_the_top_leads_to_what_is_to_be_done_and_each_place_has_its_title(
+    open_page: Any, database: Database
+) -> None:
+    job = Job(database)
+    job.spec(Side.INTAKE, "0.10-0.15")
+    page = open_page("/cards/1/ready")
+    page.get_by_role("checkbox").first.wait_for()
+    page.keyboard.press("Tab")
+    expect(page.get_by_text("To what is to be done")).to_be_focused()
+    page.keyboard.press("Enter")
+    assert page.evaluate("document.activeElement.closest('main') !== null")
+    titles = set()
+    for path in ("/", "/sum", "/engines", "/drawer", "/shop", "/cards/1/ready", "/cards/1/feel"):
+        page.goto(path)
+        page.get_by_role("heading").first.wait_for()
+        titles.add(page.title())
+    assert len(titles) == 7

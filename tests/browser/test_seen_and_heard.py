@@ -8,7 +8,7 @@ from playwright.sync_api import expect
 from ..conftest import some
 from .slowly import keyed
 
-PLACES = ["/", "/drawer", "/engines/1/years", "/due", *(
+PLACES = ["/", "/sum", "/engines/new", "/drawer", "/engines/1/years", "/due", *(
     f"/cards/{card}/{stage}" for card, stage in (
         (2, "ready"), (2, "turn"), (2, "feel"), (3, "read"), (3, "choose"), (4, "fit"),
         (4, "prove"), (1, "sign"),
