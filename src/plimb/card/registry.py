@@ -76,7 +76,7 @@ _ROWS = (
     Act(kind="put-away", done="put away or brought back", undone="putting it away"),
     Act(kind="take-over-engine", done="engine taken over", undone="taking the engine over",
         rests=True),
-    Act(kind="spec", done="spec entered", undone="the spec"),
+    Act(kind="spec", done="allowed gap entered", undone="the allowed gap"),
     Act(kind="symptoms", done="symptoms noted", undone="what the rider says",
         touches=("symptoms",)),
     Act(kind="side-checks", done="side checks noted", undone="compression and leak",

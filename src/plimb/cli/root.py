@@ -49,7 +49,7 @@ class Commands(click.Group):
         try:
             super().main(*args, **{**kwargs, "standalone_mode": False})
         except PlimbError as refusal:
-            refuse(refusal.sentence)
+            refuse(_with_field(refusal))
         except click.exceptions.NoArgsIsHelpError as help_:
             click.echo(help_.format_message())
             sys.exit(0)
@@ -64,6 +64,14 @@ class Commands(click.Group):
                 raise
             refuse(words)
         sys.exit(0)
+
+
+def _with_field(refusal: PlimbError) -> str:
+    """Return the sentence of a refusal, its field named in front where the sentence does not."""
+    field, sentence = refusal.field, refusal.sentence
+    if field is None or not field.isalpha() or field in sentence.lower():
+        return sentence
+    return f"{field}: {sentence}"
 
 
 def refuse(sentence: str) -> NoReturn:

@@ -123,7 +123,9 @@ class SpecPart(FilePart):
             return _both(self.min, self.max, unit, "the spec"), None
         room = self.room if self.plus_minus is None else self.plus_minus
         if room is None:
-            raise BadValue("spec of one figure: say how far off is still right.", field="room")
+            raise BadValue(
+                "The manual gives one figure. Say how much more or less you allow.", field="room"
+            )
         tolerance_nm = length_nm(room, unit)
         middle = length_nm(self.nominal, unit)
         return Limits(low_nm=middle - tolerance_nm, high_nm=middle + tolerance_nm), tolerance_nm

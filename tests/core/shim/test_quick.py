@@ -44,6 +44,16 @@ def test_what_is_said_of_one_valve(gap: Any, shim: Any, says: Any, why: Any, sur
     assert (line.says, line.why, line.sure) == (says, why, sure)
 
 
+@pytest.mark.parametrize(
+    ("gap", "likelier"),
+    [("0.8", "0.08"), ("1.3", "0.13"), ("0.3", ""), ("30-35", ""), ("0.10", "")],
+)
+def test_a_gap_far_too_wide_is_likelier_a_slip_of_the_decimal_point(
+    gap: Any, likelier: Any
+) -> None:
+    assert quick_line(gap, "2.60", RULES).likelier == likelier
+
+
 def test_without_sizes_it_says_what_the_valve_needs() -> None:
     line = quick_line("8", "2.65", QuickRules(spec=TEN_TO_FIFTEEN))
     assert line.says == "Too tight. It needs 2.58 to 2.63."

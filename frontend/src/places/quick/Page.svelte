@@ -188,7 +188,6 @@
         onchange={(to) => (typed.side = to)}
       />
     </div>
-    {#if refused}<Notice>{refused.sentence}</Notice>{/if}
   </Form>
   {#if quick.refusal}<Notice>{quick.refusal.sentence}</Notice>{/if}
 
@@ -252,6 +251,14 @@
           role="status"
         >
           {#if line}
+            {#if line.likelier}
+              <p class="flex flex-wrap items-center gap-2">
+                {row.gap} is far wider than the allowed gap.
+                <Button kind="now" onclick={() => (row.gap = line.likelier)}
+                  >{line.likelier} is meant</Button
+                >
+              </p>
+            {/if}
             <p class="text-row font-[640] {tone(line)}">{line.says}</p>
             {#if line.sure}<p>{line.sure}</p>{/if}
             {#if line.why}<p class="text-soft">{line.why}</p>{/if}

@@ -139,7 +139,9 @@ def ask_next_blade(
         if purpose == "proof":
             limits = status_of(card).valves[valve].held_to
         if limits is None:
-            raise NotReady("Enter the spec first; then the blades to try follow.", field="spec")
+            raise NotReady(
+                "Enter the allowed gap first. Then the blades to try follow.", field="spec"
+            )
         blades = set_of(card)
         if blades is None:
             raise NotReady("Choose a feeler set first.", field="blades")

@@ -286,5 +286,5 @@ def _warm(warm: bool) -> Question | None:
         return None
     return Question(
         slip=Slip.WARM,
-        sentence="Measured warm: the spec is for a cold engine, so this may read wrong either way.",
+        sentence="Measured warm: the allowed gap is for a cold engine.",
     )

@@ -31,13 +31,13 @@ class Limits:
     def __post_init__(self) -> None:
         if self.low_nm < 0 or self.high_nm > MAX_GAP_NM:
             raise BadValue(
-                "spec must lie between 0 and 2 mm of gap; check the unit and the decimal point.",
+                "An allowed gap lies between 0 and 2 mm. Check the unit and the decimal point.",
                 field="spec",
             )
         if self.low_nm > self.high_nm:
             raise BadValue(
-                f"spec has its minimum {show(self.low_nm, Unit.MM)} above its maximum "
-                f"{show(self.high_nm, Unit.MM)}; write the smaller one first.",
+                f"The minimum {show(self.low_nm, Unit.MM)} is above its maximum "
+                f"{show(self.high_nm, Unit.MM)}. Write the smaller one first.",
                 field="spec",
             )
 
@@ -72,9 +72,9 @@ class Spec:
     def __post_init__(self) -> None:
         inner = self.set_
         if inner and not (self.check.holds(inner.low_nm) and self.check.holds(inner.high_nm)):
-            raise BadValue("set range must lie inside the check range.", field="spec")
+            raise BadValue("set range must lie inside the allowed gap.", field="spec")
         if self.aim_nm is not None and not self.target.holds(self.aim_nm):
-            raise BadValue("aim must lie inside the spec.", field="aim")
+            raise BadValue("aim must lie inside the allowed gap.", field="aim")
 
     def words(self, unit: Unit = Unit.MM) -> str:
         """Return the ranges without their unit, as they were printed."""

@@ -149,9 +149,9 @@ def _read(text: str, unit: Unit, room: str | None, said: str) -> Spec:
     if found is None and "-" in text:
         return Spec(check=parse_limits(text, unit))
     if found is None and room is not None and not room.strip():
+        parse_length(text, unit, field="spec")  # it is a figure at all
         raise BadValue(
-            f"spec “{said.strip()}” is one figure; say how much more or less is still right, "
-            "like 0.03.",
+            f"“{said.strip()}” is one figure. Say how much more or less you allow, like 0.03.",
             field="room",
         )
     nominal_nm = parse_length(text[: found.start()] if found else text, unit, field="spec")

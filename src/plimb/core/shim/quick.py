@@ -13,10 +13,13 @@ from plimb.core.shim.family import COMMON_KIT, Family, Run, parse_run
 from plimb.core.shim.shim import ShimReading, parse_shim
 from plimb.core.shim.sum import Aim, Outcome, SizePolicy, WorkedOut, change_needed, work_out
 from plimb.core.shim.worksheet import given_lines, neighbour_lines
-from plimb.core.words import MILLIMETRES, VERDICT_WORDS, Units, percent, times
+from plimb.core.words import MILLIMETRES, VERDICT_WORDS, Units, figure, percent, times
 
 MOST_LINES = 64
 """So many valves go into one sum."""
+
+FAR_TOO_WIDE = 3
+"""A gap so many times the maximum is likelier a slip of the decimal point (judgement)."""
 
 SIDES = {Aim.LOOSE: "wide side", Aim.MIDDLE: "middle", Aim.TIGHT: "tight side"}
 """Which side a sum can lean to, in the words of the screen."""
@@ -41,7 +44,8 @@ class QuickLine:
     """The answer for one valve. `take` is what to fit, the shim that is in where it stays.
 
     `says` is what to do, `why` the figures that decide it, `sure` how sure it is to be in range,
-    `sum` the sum to be checked on paper.
+    `sum` the sum to be checked on paper. `likelier` is the gap that is likelier meant, as it would
+    be typed, where the one that was typed is far from what is allowed; else it is empty.
     """
 
     reading: Reading
@@ -54,6 +58,7 @@ class QuickLine:
     why: str
     sure: str
     sum: tuple[str, ...]
+    likelier: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -142,8 +147,16 @@ class _Answer:
             reading=self.reading, shim=self.piece, verdict=self.verdict, worked=self.worked,
             take=take, keep=keep, says=self._says(take, keep=keep), why=self._why(take, keep=keep),
             sure="" if take is None or self.worked.provisional else _sure(take.chance),
-            sum=self._sum(take, keep=keep),
+            sum=self._sum(take, keep=keep), likelier=self._likelier(),
         )  # fmt: skip
+
+    def _likelier(self) -> str:
+        """Return a tenth of a figure that is far too wide, where that is plausible."""
+        gap, check, unit = self.reading.gap, self.rules.spec.check, self.rules.units.gap
+        if not gap.is_point or gap.best_nm <= FAR_TOO_WIDE * check.high_nm:
+            return ""
+        tenth = gap.best_nm // 10
+        return figure(tenth, unit) if tenth * 3 >= check.low_nm and tenth else ""
 
     def _kept(self) -> Outcome:
         gap, check = self.reading.gap, self.rules.spec.check

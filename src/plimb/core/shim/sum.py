@@ -181,7 +181,7 @@ def work_out(
     """
     check_shim(shim_nm)
     if not isinstance(sizing.aim, Aim) and not spec.check.holds(sizing.aim):
-        raise BadValue("aim must lie inside the spec; it would put the valve out.", field="aim")
+        raise BadValue("aim must lie inside the allowed gap.", field="aim")
     worked = _into(spec.target, gap, shim_nm, spec, sizes, sizing, old_nm)
     if worked.likeliest is None and not worked.provisional and spec.set_:
         wider = _into(spec.check, gap, shim_nm, spec, sizes, sizing, old_nm)
