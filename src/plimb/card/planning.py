@@ -177,7 +177,8 @@ def request_of(
         pins=pins,
         forbidden=frozenset((engine.names.get(key, key), nm) for key, nm in card.forbidden),
         opened_too=engine.named(card.opened_too),
-        shut=status.left_alone,
+        shut=status.shut,
+        left=status.left_in_doubt,
     )
 
 

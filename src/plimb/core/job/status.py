@@ -73,13 +73,14 @@ class JobStatus:
         )
 
     @property
-    def left_alone(self) -> frozenset[str]:
-        """The valves that keep their shims whatever a plan would win: shut, or in though not sure.
+    def left_in_doubt(self) -> frozenset[str]:
+        """The valves that are in range, not sure to be, and left alone all the same.
 
         One that is close to its limit is opened by a person, or where its camshaft is out anyway.
         """
-        doubtful = (valve for valve, state in self.valves.items() if state.in_doubt)
-        return self.shut.union(valve for valve in doubtful if not self.valves[valve].opens)
+        return frozenset(
+            valve for valve, state in self.valves.items() if state.in_doubt and not state.opens
+        )
 
     @property
     def touched(self) -> dict[str, ValveStatus]:

@@ -54,7 +54,7 @@ class Candidates:
             for at, row in enumerate(self.rows)
             if row.known or (row.piece_nm is not None and row.valve in by_hand)
         ]
-        self.levels = Levels(self.rows, self.policy)
+        self.levels = Levels(self.rows, self.policy, request.left)
         self._kept = self.levels.kept(request.forbidden)
         self._stock()
         own = [row.piece_nm or 0 for row in self.rows]

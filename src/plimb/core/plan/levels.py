@@ -4,7 +4,7 @@ The smaller a number, the better; earlier levels outweigh all
 later ones.
 """
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from decimal import Decimal
 from typing import Any
 
@@ -47,8 +47,8 @@ Floats = NDArray[np.float64]
 class Levels:
     """Each valve's reading, limits and aim as columns, and what pieces mean against them."""
 
-    def __init__(self, rows: Sequence[PlanRow], policy: Policy) -> None:
-        self.rows, self.policy = rows, policy
+    def __init__(self, rows: Sequence[PlanRow], policy: Policy, left: Collection[str] = ()) -> None:
+        self.rows, self.policy, self.left = rows, policy, left
         fields = [self._row(row) for row in rows]
         table = np.array(fields, dtype=np.int64).reshape(len(rows), _FIELDS)
         (self.low, self.high, self.best, self.shim, self.old, self.check_low, self.check_high,
@@ -186,7 +186,8 @@ class Levels:
             kept["bad"][at] = bad
             kept["near"][at] = only_near
             chance = row.kept_chance(policy.doubt)
-            risk = RISK_STEPS if bad else 0 if chance is None else int(risk_of(chance))
+            none = chance is None or row.valve in self.left
+            risk = RISK_STEPS if bad else 0 if none else int(risk_of(chance or 0))
             kept["cost"][at] = self.money.at_risk(risk)
             if bad:
                 kept["off"][at] = max(1, int(at_own["off"][at]))

@@ -73,7 +73,8 @@ class PlanRequest:
     """Everything the plan is made from.
 
     A forbidden pair is a valve and a thickness; the valves `opened_too` are opened because
-    somebody wants it, and so their camshafts come out; those that are `shut` keep their shims.
+    somebody wants it, and so their camshafts come out; those that are `shut` keep their shims. Those
+    that are `left` are in range and not sure to be: what that may cost opens nothing.
     """
 
     rows: tuple[PlanRow, ...]
@@ -83,3 +84,4 @@ class PlanRequest:
     forbidden: frozenset[tuple[str, int]] = frozenset()
     opened_too: frozenset[str] = frozenset()
     shut: frozenset[str] = frozenset()
+    left: frozenset[str] = frozenset()
