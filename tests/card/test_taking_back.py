@@ -138,7 +138,7 @@ def test_what_went_to_the_engine_comes_off_it_again(job: Any) -> None:
     before = job.document
     job.spec(Side.INTAKE, "0.10-0.20")
     job.act(note_tools, tools=["A bent key"])
-    assert [undo(job), undo(job)] == ["the tools", "the spec"]
+    assert [undo(job), undo(job)] == ["the tools", "the allowed gap"]
     assert json.loads(job.document) == json.loads(before)
     job.spec(Side.INTAKE, "0.10-0.20")
     job.revise(lambda engine: engine.update(name="Corrected"), revision=6)

@@ -73,8 +73,8 @@ class PlanRequest:
     """Everything the plan is made from.
 
     A forbidden pair is a valve and a thickness; the valves `opened_too` are opened because
-    somebody wants it, and so their camshafts come out; those that are `shut` keep their shims. Those
-    that are `left` are in range and not sure to be: what that may cost opens nothing.
+    somebody wants it, and so their camshafts come out; those that are `shut` keep their shims.
+    Those that are `left` are in range and not sure to be: what that may cost opens nothing.
     """
 
     rows: tuple[PlanRow, ...]
