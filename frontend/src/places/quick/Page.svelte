@@ -196,7 +196,11 @@
       {@const said = quick.of(row)}
       {@const line = said?.line ?? null}
       <li
-        class="border-line grid grid-cols-[4.5rem_6.5rem_7rem_minmax(0,1fr)_minmax(0,19rem)] items-start gap-x-3 border-b py-1.5 max-lg:grid-cols-[4rem_minmax(0,1fr)_minmax(0,1fr)_auto]"
+        class="border-line grid grid-cols-[4.5rem_6.5rem_7rem_minmax(0,1fr)_minmax(0,19rem)] items-start gap-x-3 border-b py-1.5 max-lg:grid-cols-[4rem_minmax(0,1fr)_minmax(0,1fr)_auto] print:grid-cols-[3.5rem_4.5rem_4.5rem_minmax(0,1fr)_15rem] print:py-0 {row.valve ||
+        row.gap ||
+        row.shim
+          ? ''
+          : 'no-print'}"
       >
         <label>
           <span class="text-soft text-mark max-lg:sr-only {nth ? 'sr-only' : ''}">Valve</span>
@@ -214,7 +218,7 @@
         {#each ["gap", "shim"] as const as column (column)}
           <label>
             <span class="text-soft text-mark {nth ? 'sr-only' : ''}"
-              >{column === "gap" ? "Gap" : "Shim that is in"}</span
+              >{column === "gap" ? "Gap" : "Shim in"}</span
             >
             <input
               id="quick-{nth}-{column}"
@@ -239,20 +243,24 @@
             />
           </label>
         {/each}
-        <div class="max-lg:order-last max-lg:col-span-4 {nth ? '' : 'lg:pt-3.5'}">
+        <div
+          class="max-lg:order-last max-lg:col-span-4 print:order-none print:col-span-1 {nth
+            ? ''
+            : 'lg:pt-3.5'}"
+        >
           {#if limits && (line || nth === 0)}
             <Scale {line} {limits} unit={typed.unit} shims={typed.shimUnit} />
           {/if}
         </div>
         <div
-          class="min-h-[62px] leading-5 max-lg:order-last max-lg:col-span-4 max-lg:min-h-0 {nth
+          class="min-h-[62px] leading-5 max-lg:order-last max-lg:col-span-4 max-lg:min-h-0 print:order-none print:col-span-1 print:text-mark print:leading-4 {nth
             ? ''
             : 'lg:pt-3.5'}"
           role="status"
         >
           {#if line}
             {#if line.likelier}
-              <p class="flex flex-wrap items-center gap-2">
+              <p class="no-print flex flex-wrap items-center gap-2">
                 {row.gap} is far wider than the allowed gap.
                 <Button kind="now" onclick={() => (row.gap = line.likelier)}
                   >{line.likelier} is meant</Button
@@ -288,11 +296,11 @@
         {#if row.valve || row.gap || row.shim}
           <Button
             kind="bare"
-            class="no-print lg:hidden"
+            class="no-print lg:hidden print:hidden"
             aria-label="Take line {nth + 1} out"
             onclick={() => quick.take(row)}><Cross /></Button
           >
-        {:else}<span class="lg:hidden"></span>{/if}
+        {:else}<span class="lg:hidden print:hidden"></span>{/if}
       </li>
     {/each}
   </ol>
