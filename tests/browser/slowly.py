@@ -61,9 +61,12 @@ def pick(page: Page, label: Any, item: Any) -> None:
 
 
 def until(page: Page, path: Any, holds: Any, arg: Any = None) -> None:
-    """Wait until what the server says at a path holds; the screen may show it before."""
+    """Wait until what the server says at a path holds; the screen may show it before.
+
+    What is asked of something that is not there yet does not hold.
+    """
     page.wait_for_function(
         f"async ([path, arg]) => {{ const said = await (await fetch(path)).json();"
-        f" return ({holds})(said, arg); }}",
+        f" try {{ return ({holds})(said, arg); }} catch {{ return false; }} }}",
         arg=[path, arg],
     )
