@@ -100,6 +100,14 @@ def test_a_piece_of_another_family_is_never_at_hand() -> None:
     assert all(rung.source is not Source.DRAWER for rung in all_options(request, plan)["A"])
 
 
+def test_pieces_of_one_size_are_one_line_of_the_ladder_however_well_each_is_known() -> None:
+    known, marked = stock("2.70"), replace(stock("2.70", 2), doubt_nm=mm("0.02"))
+    request, plan = planned(row("A", gap(10), "2.80"), drawer=(marked, known))
+    lying = [one for one in all_options(request, plan)["A"] if one.source is Source.DRAWER]
+    assert [(one.thickness_nm, one.count, one.goes_to) for one in lying] == [(mm("2.70"), 3, "A")]
+    assert lying[0].chance == plan.move("A").chance
+
+
 def test_a_valve_under_a_camshaft_that_stays_in_keeps_its_piece_and_says_so() -> None:
     words = said(row("A", gap(10), "2.80"), row("B", gap(20), "2.70", camshaft="EX"))
     assert words["B"] == "In range at 0.20, and its camshaft stays in: its shim stays."

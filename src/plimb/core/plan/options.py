@@ -1,7 +1,7 @@
 """What can be had for a valve: every piece near its ideal, with the gap it gives."""
 
 from bisect import bisect_left
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from heapq import nsmallest
 
 from plimb.core.measure.uncertainty import USUAL_DOUBT
@@ -133,6 +133,7 @@ class _Shelf:
             *self._at_hand(row, ideal_nm, move),
             *_to_buy(row, ideal_nm, move),
         ]
+        offers = _each_once(offers, move)
         order = list(Source)
         offers.sort(key=lambda one: (one.thickness_nm, order.index(one.source)))
         safe = window(row.gap, row.piece_nm, spec.check)
@@ -178,6 +179,19 @@ _Key = tuple[Source, int | None, str | None]
 
 def _key(one: _Offer | Move) -> _Key:
     return (one.source, one.thickness_nm, one.from_valve)
+
+
+def _each_once(offers: list[_Offer], move: Move) -> list[_Offer]:
+    """Return the pieces with those of one size and place together, however well each is known.
+
+    What the plan takes stands for its size, else the one that is known best.
+    """
+    found: dict[_Key, _Offer] = {}
+    for offer in sorted(offers, key=lambda one: (one.doubt_nm != move.doubt_nm, one.doubt_nm)):
+        key = _key(offer)
+        there = found.get(key)
+        found[key] = offer if there is None else replace(there, count=there.count + offer.count)
+    return list(found.values())
 
 
 def _thickness(one: _Offer) -> int:
