@@ -65,8 +65,12 @@
       await navigator.share({ text }).catch(() => undefined); // whoever thinks better of it
       return;
     }
-    await navigator.clipboard.writeText(text);
-    copied = "Copied. Paste it where you want it.";
+    try {
+      await navigator.clipboard.writeText(text);
+      copied = "Copied. Paste it where you want it.";
+    } catch {
+      copied = "This browser cannot copy here. Print it instead.";
+    }
   }
   const tone = (line: Line): string =>
     line.verdict === "in"
