@@ -35,7 +35,7 @@ HARD = (
 )  # fmt: skip
 """Phrases that are riddles to somebody who is tired: docs/words.md has a better one for each."""
 
-ALONE = ("write it", "note it", "correct", "all done")
+ALONE = ("write it", "note it", "all done")
 """A button does not say just this."""
 
 _TAG = re.compile(r"<[^<>]*>")

@@ -28,10 +28,20 @@
     { href: "/", says: "Lessons" },
     { href: "/handbook", says: "Handbook" },
   ];
-  const PAGES: Record<string, string> = {
-    ...{ bench: "bench", years: "years", practice: "practice", engine: "engines" },
-    ...{ history: "history", sum: "quick-sum", engines: "engines", drawer: "drawer" },
-    ...{ shop: "shop", due: "due", together: "together" },
+  /** What each place is called, and its page of the handbook. */
+  const SAID: Record<string, { title: string; page: string }> = {
+    bench: { title: "Bench", page: "bench" },
+    sum: { title: "Quick sum", page: "quick-sum" },
+    engine: { title: "Engine", page: "engines" },
+    engines: { title: "Engines", page: "engines" },
+    years: { title: "Over the years", page: "years" },
+    drawer: { title: "Drawer", page: "drawer" },
+    shop: { title: "Shop", page: "shop" },
+    due: { title: "What is due", page: "due" },
+    together: { title: "Planned together", page: "together" },
+    history: { title: "What happened", page: "history" },
+    handbook: { title: "Handbook", page: "index" },
+    practice: { title: "Practice", page: "practice" },
   };
   const place = $derived(placeAt(route.path));
   let screen = $state(false);
@@ -64,11 +74,8 @@
       { key: "b", says: "Back to the bench", act: () => route.go("/"), inEntry: true },
     ]),
   );
-  const TITLES: Record<string, string> = {
-    ...{ bench: "Bench", sum: "Quick sum", engines: "Engines", drawer: "Drawer", shop: "Shop" },
-    ...{ due: "What is due", together: "Planned together", years: "Over the years" },
-    ...{ engine: "Engine", history: "What happened", handbook: "Handbook", practice: "Practice" },
-  };
+  /** Plain places go by their address. */
+  const said = $derived(SAID[place.name] ?? SAID[place.key]);
   /** From the top of the page to what is to be done on it. */
   function skip(event: MouseEvent): void {
     event.preventDefault();
@@ -81,14 +88,14 @@
     [
       place.stage ? STAGES.find((one) => one.stage === place.stage)?.name : "",
       here?.label,
-      TITLES[place.name] ?? TITLES[place.key],
+      said?.title,
       "Plimb",
     ]
       .filter(Boolean)
       .join(" · "),
   );
   /** The page of the handbook for where one is. */
-  const page = $derived(place.stage ?? PAGES[place.name] ?? PAGES[place.key] ?? "index");
+  const page = $derived(place.stage ?? said?.page ?? "index");
 </script>
 
 <svelte:window onkeydown={(event) => keys.listen(event)} onclick={route.follow} />

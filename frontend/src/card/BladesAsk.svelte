@@ -1,6 +1,5 @@
 <script lang="ts">
   /** Which blades lie at hand: asked where one measures, one tap for a usual set, or typed. */
-  import { act } from "../api/acts";
   import { answer, api } from "../api/client";
   import kinds from "../api/kinds.json";
   import { Button, Field, Form, Select } from "../kit";
@@ -21,10 +20,6 @@
   const sets = $derived(shopState.shop?.blade_sets ?? []);
   let typed = $state("");
 
-  function take(id: number): Promise<boolean> {
-    const method = card?.turning.method === "lobe" ? "lobe" : "marks";
-    return job.act(act("method", { method, blade_set_id: id }));
-  }
   /** Put a set into the shop, and measure with it. */
   async function add(name: string, blades: readonly Blade[]): Promise<void> {
     const rows = blades.map((one) => ({ ...one, measured: null, state: "sound" as const }));
@@ -34,7 +29,7 @@
       shopState.shop = await answer(api.POST("/api/blade-sets", { body }));
       id = shopState.shop.blade_sets.find((one) => one.name === name)?.id;
     });
-    if (id !== undefined) await take(id);
+    if (id !== undefined) await job.measureWith(id);
   }
   function addTyped(): Promise<void> {
     const marks = typed
@@ -59,7 +54,7 @@
         <p class="leading-5">Then Plimb says which one to try next.</p>
         <div class="flex flex-wrap gap-2">
           {#each sets as one (one.id)}
-            <Button onclick={() => void take(one.id)}>{one.name}</Button>
+            <Button onclick={() => void job.measureWith(one.id)}>{one.name}</Button>
           {:else}
             {#each patterns as one (one.name)}
               <Button class="text-note" onclick={() => void add(one.name, one.blades)}
@@ -87,7 +82,7 @@
       shown={false}
       value={`${card.blade_set.id}`}
       items={sets.map((one) => ({ value: `${one.id}`, label: `Blades: ${one.name}` }))}
-      onchange={(id) => void take(Number(id))}
+      onchange={(id) => void job.measureWith(Number(id))}
     />
   {/if}
 {/if}

@@ -216,6 +216,12 @@ export class Job {
     }
   }
 
+  /** Measure with a feeler set of the shop, or with none that is said. */
+  measureWith(set: number | null): Promise<boolean> {
+    const method = this.card?.turning.method === "lobe" ? "lobe" : "marks";
+    return this.act(act("method", { method, blade_set_id: set }));
+  }
+
   /** Carry out one act on the card, now or when the server answers; whether it was done. */
   act(one: Act, valve = ""): Promise<boolean> {
     return (Sending.mayWait(one.kind) ? this.sending : this.queue).act(one, valve);

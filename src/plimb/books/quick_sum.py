@@ -9,7 +9,6 @@ from plimb.core.errors import BadValue, PlimbError
 from plimb.core.lengths import Unit
 from plimb.core.measure.limits import Limits, Spec
 from plimb.core.measure.printed import parse_spec
-from plimb.core.measure.uncertainty import doubt_of_hand
 from plimb.core.shim.family import Family
 from plimb.core.shim.quick import (
     MOST_LINES,
@@ -21,13 +20,13 @@ from plimb.core.shim.quick import (
     quick_line,
     to_order,
 )
-from plimb.core.shim.sum import Aim, Rounding, SizePolicy
+from plimb.core.shim.sum import Aim, Rounding
 from plimb.core.words import Units
 from plimb.record.families import core_family
 from plimb.record.rows import numbered
 from plimb.record.shop import core_set, list_blade_sets
 from plimb.record.tables.shim import ShimFamilyRow
-from plimb.shop.settings import settings_of, usual_room
+from plimb.shop.settings import settings_of, sizing_of, usual_room
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -61,8 +60,6 @@ class QuickSum:
     """A quick sum answered. `aim` is how it leans, `text` what is handed on."""
 
     limits: Limits | None
-    limits_words: str
-    sizes: int
     aim: Aim
     refused: Refused | None
     lines: tuple[QuickAnswered, ...]
@@ -99,7 +96,7 @@ def quick_sum(
         runs = parse_sizes(sizes, shim_unit) if sizes.strip() else Family(runs=())
     except PlimbError as refusal:
         return QuickSum(
-            limits=None, limits_words="", sizes=0, aim=leans,
+            limits=None, aim=leans,
             refused=_refused(refusal) if spec else None,
             lines=tuple(QuickAnswered() for _line in lines), order=(), text="",
         )  # fmt: skip
@@ -112,8 +109,6 @@ def quick_sum(
     ]
     return QuickSum(
         limits=rules.spec.check,
-        limits_words=f"{rules.spec.words(unit)} {unit.of_gaps}",
-        sizes=len(rules.family.sizes()),
         aim=leans,
         refused=None,
         lines=answered,
@@ -128,18 +123,15 @@ def _rules(
     """Return what each line is held to; a shop that nobody asked leans as it always does."""
     shop = settings_of(session)
     sets = (core_set(row) for row in list_blade_sets(session))
-    thin = [set_.usable[0].thickness_nm for set_ in sets if set_.usable]
+    thin = (set_.usable[0].thickness_nm for set_ in sets if set_.usable)
     return QuickRules(
         spec=spec,
         family=family,
-        sizing=SizePolicy(
-            aim=aim or shop.aim,
-            rounding=Rounding.NEAREST if aim else shop.rounding,
-            sure=shop.sure / 100,
-            doubt=doubt_of_hand(shop.hand_nm),
+        sizing=sizing_of(
+            shop, aim or shop.aim, Rounding.NEAREST if aim is not None else shop.rounding
         ),
         units=units,
-        thinnest_nm=thin[0] if thin else None,
+        thinnest_nm=next(thin, None),
     )
 
 

@@ -35,7 +35,6 @@ from plimb.core.job.valve import ValveRecord
 from plimb.core.lengths import Unit
 from plimb.core.measure.blades import BladeSet, Tried, known_from, next_blade
 from plimb.core.measure.limits import Verdict
-from plimb.core.measure.uncertainty import doubt_of_hand
 from plimb.core.shim.sum import SizePolicy
 from plimb.core.shim.worksheet import worksheet_of
 from plimb.core.words import Units
@@ -49,7 +48,7 @@ from plimb.record.shims import shims_in
 from plimb.record.shop import set_of
 from plimb.record.tables.card import CardRow, RoundRow
 from plimb.record.tables.engine import EngineRevisionRow
-from plimb.shop.settings import settings_of
+from plimb.shop.settings import settings_of, sizing_of
 
 
 def engine_of(card: CardRow) -> Engine:
@@ -101,9 +100,7 @@ def size_policy_of(card: CardRow) -> SizePolicy:
     """Return how a card leans, how sure is sure enough in its shop, what its hand is worth."""
     session = object_session(card)
     assert session is not None  # a card is read in one
-    shop = settings_of(session)
-    doubt = doubt_of_hand(shop.hand_nm)
-    return SizePolicy(aim=card.aim, rounding=card.rounding, sure=shop.sure / 100, doubt=doubt)
+    return sizing_of(settings_of(session), card.aim, card.rounding)
 
 
 def past_of(card: CardRow) -> frozenset[str]:

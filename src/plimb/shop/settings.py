@@ -18,10 +18,16 @@ from sqlalchemy.orm import Session
 from plimb.core.errors import BadValue
 from plimb.core.job.torque import TorqueUnit
 from plimb.core.lengths import Unit, mm, parse_length, show_mm
-from plimb.core.measure.uncertainty import COARSEST_NM, FINEST_NM, SURE, USUAL_DOUBT
+from plimb.core.measure.uncertainty import (
+    COARSEST_NM,
+    FINEST_NM,
+    SURE,
+    USUAL_DOUBT,
+    doubt_of_hand,
+)
 from plimb.core.plan.levels import ROUND_OF_SINGLES, SHAFT_OF_SINGLES
 from plimb.core.plan.needs import WhichToSet
-from plimb.core.shim.sum import Aim, Rounding
+from plimb.core.shim.sum import Aim, Rounding, SizePolicy
 from plimb.record.settings import kept_settings
 from plimb.shop.families import money_in
 
@@ -222,6 +228,12 @@ def _typed(name: str, value: Any) -> str:
     if value is None:
         return ""
     return show_mm(value) if _is_length(name) else str(value)
+
+
+def sizing_of(shop: Settings, aim: Aim, rounding: Rounding) -> SizePolicy:
+    """Return a leaning with how sure is sure enough in a shop, and what its hand is worth."""
+    doubt = doubt_of_hand(shop.hand_nm)
+    return SizePolicy(aim=aim, rounding=rounding, sure=shop.sure / 100, doubt=doubt)
 
 
 def usual_room(session: Session, unit: Unit) -> str:

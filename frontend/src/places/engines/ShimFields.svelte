@@ -1,9 +1,9 @@
 <script lang="ts">
   /** What the shims are: their place, and the sizes that can be had, tapped or typed. */
-  import { type Family, answer, api } from "../../api/client";
+  import type { Family, Schemas } from "../../api/client";
   import kinds from "../../api/kinds.json";
-  import type { Schemas } from "../../api/client";
   import { Field, Select, ToggleGroup } from "../../kit";
+  import { by, familiesWithSizes, runsOf, sizeIn, steps } from "../../state/sizes";
   import type { EngineDocument, FamilyDocument } from "./document";
   import type { EngineState } from "./engine.svelte";
 
@@ -11,18 +11,15 @@
 
   type Follower = Schemas["StartIn"]["follower"];
   const followers = kinds.followers as { value: Follower; label: string }[];
-  const inch = $derived((file.shim_unit ?? file.unit ?? "mm") === "in");
+  const unit = $derived(file.shim_unit ?? file.unit ?? "mm");
   const STEPS = $derived(
-    inch
-      ? [".060-.140/.002", ".060-.140/.001"]
-      : ["1.20-3.50/0.05", "1.20-3.50/0.025", "1.20-3.50/0.02", "1.20-3.50/0.01"],
+    unit === "in"
+      ? steps(".060-.140", [".002", ".001"])
+      : steps("1.20-3.50", ["0.05", "0.025", "0.02", "0.01"]),
   );
-  const by = (run: string): string => `by ${run.split("/")[1] ?? ""}`;
   const family = $derived(file.engine.family);
   let families = $state.raw<readonly Family[]>([]);
-  void answer(api.GET("/api/drawer"))
-    .then((drawer) => (families = drawer.families.filter((one) => one.runs.length)))
-    .catch(() => undefined); // without the drawer the sizes are tapped or typed
+  void familiesWithSizes().then((found) => (families = found));
 
   /** The sizes as they would be typed. */
   function shown(of: FamilyDocument): string {
@@ -38,11 +35,8 @@
   /** The sizes and the diameter of a family that lies in the drawer. */
   function take(of: Family): void {
     const { diameter } = of;
-    if (diameter) family.diameter = Number(inch ? diameter.inch : diameter.mm);
-    const size = (one: { mm: string; inch: string }): string => (inch ? one.inch : one.mm);
-    engine.typeSizes(
-      of.runs.map((run) => `${size(run.low)}-${size(run.high)}/${size(run.step)}`).join(" "),
-    );
+    if (diameter) family.diameter = Number(sizeIn(unit, diameter));
+    engine.typeSizes(runsOf(of, unit));
   }
 </script>
 
@@ -69,10 +63,10 @@
         />
         <ToggleGroup
           label="Unit of the shims"
-          value={file.shim_unit ?? file.unit ?? "mm"}
+          value={unit}
           items={["mm", { value: "in", label: "inch" }]}
-          onchange={(unit) => {
-            file.shim_unit = unit;
+          onchange={(to) => {
+            file.shim_unit = to;
             engine.typeSizes("");
           }}
         />
@@ -83,7 +77,7 @@
       kind="figures"
       value={text}
       invalid={engine.faults.has("Shim sizes")}
-      placeholder={inch ? ".060-.140/.002" : "1.20-3.50/0.05"}
+      placeholder={unit === "in" ? ".060-.140/.002" : "1.20-3.50/0.05"}
       oninput={(event) => engine.typeSizes(event.currentTarget.value)}
     />
     {#if families.length}

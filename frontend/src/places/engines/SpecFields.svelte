@@ -90,6 +90,18 @@
   {/if}
 {/snippet}
 
+{#snippet range(name: string, spec: SpecDocument)}
+  <Field
+    label={name}
+    kind="figures"
+    aria-label="{name} allowed gap, as printed"
+    value={typed[name]?.text ?? printed(spec)}
+    placeholder={inch ? ".004-.006" : "0.10-0.15"}
+    invalid={engine.faults.has(`${name} allowed gap`)}
+    oninput={(event) => type(name, spec, { text: event.currentTarget.value })}
+  />
+{/snippet}
+
 {#if !more}
   <fieldset>
     <legend class="border-ink w-full border-b-2 text-lg font-[600]">Allowed gap</legend>
@@ -98,15 +110,7 @@
         {@const spec = one.spec}
         {#if spec}
           <div class="grid content-start gap-2">
-            <Field
-              label={one.name}
-              kind="figures"
-              aria-label="{one.name} allowed gap, as printed"
-              value={typed[one.name]?.text ?? printed(spec)}
-              placeholder={inch ? ".004-.006" : "0.10-0.15"}
-              invalid={engine.faults.has(`${one.name} allowed gap`)}
-              oninput={(event) => type(one.name, spec, { text: event.currentTarget.value })}
-            />
+            {@render range(one.name, spec)}
             {#if asksRoom(one.name, spec)}
               <Field
                 label="The manual gives one figure. How much more or less do you allow?"
@@ -148,15 +152,7 @@
       {#if spec}
         <div class="grid grid-cols-2 gap-2 pt-2 {one.own ? 'grid-cols-3' : ''}">
           {#if one.own}
-            <Field
-              label={one.name}
-              kind="figures"
-              aria-label="{one.name} allowed gap, as printed"
-              value={typed[one.name]?.text ?? printed(spec)}
-              placeholder={inch ? ".004-.006" : "0.10-0.15"}
-              invalid={engine.faults.has(`${one.name} allowed gap`)}
-              oninput={(event) => type(one.name, spec, { text: event.currentTarget.value })}
-            />
+            {@render range(one.name, spec)}
           {/if}
           <Field
             label="{one.name}: range after setting"

@@ -1,11 +1,12 @@
 <script lang="ts">
   /** Quick sum: an allowed gap, a gap and a shim a valve, and which shim to take, at once. */
   import { onMount, tick, untrack } from "svelte";
-  import { type Family, Refusal, answer, api } from "../../api/client";
+  import { type Family, Refusal } from "../../api/client";
   import { Button, Cross, Field, Form, Notice, Offers, PlaceFrame, ToggleGroup } from "../../kit";
   import { preferences } from "../../state/preferences.svelte";
   import { opening } from "../../state/opening.svelte";
   import { route } from "../../state/route.svelte";
+  import { by, familiesWithSizes, runsOf, sizeIn, steps } from "../../state/sizes";
   import Scale from "./Scale.svelte";
   import { type Column, type Line, type Row, type Side, Quick } from "./quick.svelte";
 
@@ -13,23 +14,18 @@
   const { typed } = quick;
   let families = $state.raw<readonly Family[]>([]);
   let copied = $state("");
-  void answer(api.GET("/api/drawer"))
-    .then((drawer) => (families = drawer.families.filter((one) => one.runs.length)))
-    .catch(() => undefined); // without the drawer the sizes are tapped or typed
+  void familiesWithSizes().then((found) => (families = found));
 
   const STEPS = $derived(
     typed.shimUnit === "mm"
-      ? ["1.00-5.00/0.05", "1.00-5.00/0.025", "1.00-5.00/0.02", "1.00-5.00/0.01"]
-      : [".040-.200/.002", ".040-.200/.001"],
+      ? steps("1.00-5.00", ["0.05", "0.025", "0.02", "0.01"])
+      : steps(".040-.200", [".002", ".001"]),
   );
-  const by = (run: string): string => `by ${run.split("/")[1] ?? ""}`;
   const limits = $derived(quick.said?.limits ?? null);
   const refused = $derived(quick.said?.refused ?? null);
   const asRefusal = $derived(
     refused && new Refusal("bad_value", refused.sentence, refused.field, refused.offers),
   );
-  const size = (one: { mm: string; inch: string }): string =>
-    typed.shimUnit === "mm" ? one.mm : one.inch;
 
   onMount(() => {
     if (!typed.spec) document.getElementById("quick-spec")?.focus();
@@ -52,11 +48,8 @@
   /** The engine begins with what the sum knows of it. */
   function become(): void {
     const family = families.find((one) => one.id === typed.family);
-    const size = (one: { mm: string; inch: string }): string =>
-      typed.shimUnit === "mm" ? one.mm : one.inch;
-    const runs = family?.runs.map((one) => `${size(one.low)}-${size(one.high)}/${size(one.step)}`);
     const { spec, room, unit, shimUnit, sizes } = typed;
-    opening.sum = { spec, room, unit, shimUnit, sizes: runs?.join(" ") ?? sizes };
+    opening.sum = { spec, room, unit, shimUnit, sizes: family ? runsOf(family, shimUnit) : sizes };
     route.go("/engines/new");
   }
   async function handOn(): Promise<void> {
@@ -72,14 +65,11 @@
       copied = "This browser cannot copy here. Print it instead.";
     }
   }
-  const tone = (line: Line): string =>
-    line.verdict === "in"
-      ? ""
-      : line.verdict === "tight" || line.verdict === "none"
-        ? "text-tight"
-        : line.verdict === "loose"
-          ? "text-loose"
-          : "";
+  const TONES: Partial<Record<Line["verdict"], string>> = {
+    tight: "text-tight",
+    none: "text-tight",
+    loose: "text-loose",
+  };
 </script>
 
 <PlaceFrame title="Quick sum" onretry={() => quick.ask()}>
@@ -271,7 +261,7 @@
                 >
               </p>
             {/if}
-            <p class="text-row font-[640] {tone(line)}">{line.says}</p>
+            <p class="text-row font-[640] {TONES[line.verdict] ?? ''}">{line.says}</p>
             {#if line.sure}<p>{line.sure}</p>{/if}
             {#if line.why}<p class="text-soft">{line.why}</p>{/if}
             <details class="group">
@@ -311,7 +301,9 @@
   {#if quick.said?.order.length}
     <p class="border-ink mt-3 border-t-2 py-2 text-row">
       <b>Order:</b>
-      {quick.said.order.map((one) => `${one.count} × ${size(one.thickness)}`).join(", ")}
+      {quick.said.order
+        .map((one) => `${one.count} × ${sizeIn(typed.shimUnit, one.thickness)}`)
+        .join(", ")}
       {typed.shimUnit === "mm" ? "mm" : "inch"}
     </p>
   {/if}

@@ -119,13 +119,7 @@
           { value: "", label: "none said" },
           ...sets.map((one) => ({ value: `${one.id}`, label: one.name })),
         ]}
-        onchange={(id) =>
-          void job.act(
-            act("method", {
-              method: card.turning.method === "lobe" ? "lobe" : "marks",
-              blade_set_id: id === "" ? null : Number(id),
-            }),
-          )}
+        onchange={(id) => void job.measureWith(id === "" ? null : Number(id))}
       />
       <Select
         label="Shims measured with"

@@ -21,7 +21,11 @@ MOST_LINES = 64
 FAR_TOO_WIDE = 3
 """A gap so many times the maximum is likelier a slip of the decimal point (judgement)."""
 
-SIDES = {Aim.LOOSE: "wide side", Aim.MIDDLE: "middle", Aim.TIGHT: "tight side"}
+SIDES: dict[Aim | int, str] = {
+    Aim.LOOSE: "wide side",
+    Aim.MIDDLE: "middle",
+    Aim.TIGHT: "tight side",
+}
 """Which side a sum can lean to, in the words of the screen."""
 
 
@@ -222,8 +226,7 @@ class _Answer:
             return f"{size} would give {gap}: too {out}."
         if other.chance < take.chance:
             return f"{size} would give {gap}, in range only {times(other.chance)}."
-        side = SIDES.get(self.rules.sizing.aim, "target") if isinstance(
-            self.rules.sizing.aim, Aim) else "target"  # fmt: skip
+        side = SIDES.get(self.rules.sizing.aim, "target")
         return f"{size} would give {gap}, further from the {side}."
 
     def _sum(self, take: Outcome | None, *, keep: bool) -> tuple[str, ...]:

@@ -9,7 +9,7 @@ from plimb.books.quick_sum import QuickAnswered, QuickEntry, QuickSum, Refused, 
 from plimb.card.said import Sent, Short, inside, listed, sent_to
 from plimb.core.shim.quick import MOST_LINES, QuickLine, ToOrder
 from plimb.core.shim.sum import Outcome
-from plimb.web.wire.read_off import Answer, Length, ShownGap, answer_of, read_from, read_off
+from plimb.web.wire.read_off import Answer, ShownGap, answer_of, read_from, read_off
 from plimb.web.wire.request import record
 
 blueprint = APIBlueprint("quick", __name__, url_prefix="/api")
@@ -26,8 +26,6 @@ class QuickLineOut(Answer):
     """The answer for one valve, with both neighbours of its ideal."""
 
     gap: ShownGap = read_from("reading", "gap")
-    understood: str = read_from("reading", "mm")
-    shim: Length = read_from("shim", "thickness_nm")
     thinner: OutcomeOut | None = read_from("worked", "thinner")  # type: ignore[valid-type]
     thicker: OutcomeOut | None = read_from("worked", "thicker")  # type: ignore[valid-type]
 
