@@ -6,7 +6,7 @@ import pytest
 
 from plimb.card.acts.choose import take_plan
 from plimb.card.acts.correct import say_near_enough
-from plimb.card.acts.feel import write_down_gap
+from plimb.card.acts.feel import understand_gap, write_down_gap
 from plimb.card.acts.fit import fit_piece
 from plimb.card.acts.next_round import next_round
 from plimb.card.acts.opening import Amount
@@ -16,7 +16,7 @@ from plimb.core.errors import BadValue
 from plimb.core.job.kinds import JobKind
 from plimb.core.job.stages import Stage
 from plimb.core.lengths import Unit, mm
-from plimb.core.measure.limits import Limits
+from plimb.core.measure.limits import Limits, Verdict
 from plimb.record.database import Database
 
 from ..guest import Job
@@ -51,6 +51,8 @@ def test_one_valve_by_an_amount_needs_no_spec_and_is_judged_by_what_is_near_enou
     job.act(take_plan)
     assert job.todo(Stage.CHOOSE).waiting == ()  # what was decided is not called overtaken
     job.act(fit_piece, valve="EX L", fitted=True, measured="")
+    typed = understand_gap(database, job.card.id, "EX L", "29", Unit.MM, "proof")
+    assert typed.verdict is Verdict.LOOSE  # while it is typed, as when it is written down
     job.act(write_down_gap, valve="EX L", purpose="proof", text="29", unit=Unit.MM)
     assert job.view.status.not_in_spec == ("EX L",)
     job.act(next_round, reason="Once more")

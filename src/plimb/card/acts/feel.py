@@ -51,7 +51,8 @@ def understand_gap(
     """
     with database.reading() as session:
         card = get_card(session, card_id, whole=purpose == "proof")
-        clearance, blades = known_valve(card, valve), set_of(card)
+        judged_by = clearance_of if purpose == "proof" else known_valve
+        clearance, blades = judged_by(card, valve), set_of(card)
         reading, limits = reading_by(text, unit, blades), clearance.check
         if limits is None:
             return Understood(reading=reading, verdict=None, next_blade=None)
