@@ -7,11 +7,14 @@
     items,
     label,
     onchange,
+    wraps = false,
   }: {
     value: Value;
     items: Items<Value>;
     label: string;
     onchange: (value: Value) => void;
+    /** Where there may be many, they go on in the next line. */
+    wraps?: boolean;
   } = $props();
 
   /** One is always taken: a tap on it again takes nothing away. */
@@ -23,7 +26,7 @@
 <ToggleGroup.Root
   type="single"
   bind:value={() => value as string, taken}
-  class="border-rule inline-flex border"
+  class="border-rule inline-flex border {wraps ? 'flex-wrap' : ''}"
   aria-label={label}
 >
   {#each named(items) as item (item.value)}

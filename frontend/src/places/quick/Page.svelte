@@ -131,6 +131,7 @@
       <div class="flex flex-wrap items-center gap-1.5">
         <ToggleGroup
           label="Shims you can get"
+          wraps
           value={typed.family === null ? typed.sizes : `${typed.family}`}
           items={[
             ...STEPS.map((run) => ({ value: run, label: by(run) })),
@@ -197,7 +198,7 @@
           : 'no-print'}"
       >
         <label>
-          <span class="text-soft text-mark max-lg:sr-only {nth ? 'sr-only' : ''}">Valve</span>
+          <span class="text-soft text-mark {nth ? 'sr-only' : ''}">Valve</span>
           <input
             id="quick-{nth}-valve"
             class="field"
