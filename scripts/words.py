@@ -41,6 +41,7 @@ ALONE = ("write it", "note it", "all done")
 _TAG = re.compile(r"<[^<>]*>")
 _LABEL = re.compile(r'\b(?:label|title|says|help|placeholder|aria-label|note)="([^"{}]*)"')
 _CODE = re.compile(r"<(script|style)\b.*?</\1>|<!--.*?-->", re.DOTALL)
+_CLASS = re.compile(r'\b(?:class|look|input|style:[\w-]+|d|transform)=(?:"[^"]*"|\{[^{}]*\})')
 _BRACES = re.compile(r"\{[^{}]*\}")
 _QUOTED = re.compile(r'"([^"\\\n]{3,})"|`([^`\\]{3,})`')
 _KEYS = re.compile(r"[-:]\[|\bflex\b|\bgrid\b|\btext-|^[a-z0-9-]+(?:[ :/][a-z0-9:/.-]+)*$")
@@ -76,6 +77,9 @@ def _of_page(path: Path) -> Iterator[str]:
         for match in _QUOTED.finditer(code):
             yield re.sub(r"\$\{[^}]*\}", "…", match[1] or match[2])
     body = _CODE.sub("", source)
+    for inside in _BRACES.findall(_CLASS.sub("", body)):
+        for match in _QUOTED.finditer(inside):
+            yield re.sub(r"\$\{[^}]*\}", "…", match[1] or match[2])
     while (less := _BRACES.sub(" ", body)) != body:
         body = less
     for text in _TAG.split(body):

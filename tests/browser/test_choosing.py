@@ -79,7 +79,7 @@ def test_reading_asks_what_cannot_be_known_and_takes_what_an_instrument_sends(
     page.keyboard.press("Space")
     expect(page.get_by_text("6 to do")).to_be_visible()
     keyed(page.get_by_label("Reads when closed"), "0.003")
-    page.get_by_role("button", name="Zero checked").click()
+    page.get_by_role("button", name="I checked the zero").click()
     expect(page.get_by_text("Its zero, 0.003, is taken off")).to_be_visible()
 
 

@@ -150,7 +150,7 @@
       <Button
         type="submit"
         kind={job.card.zero === null && !job.card.valves.some((one) => one.piece) ? "now" : "plain"}
-        >{job.card.zero === null ? "Zero checked" : "Check again"}</Button
+        >{job.card.zero === null ? "I checked the zero" : "Check again"}</Button
       >
     </Form>
     <p class="text-soft text-sm">
