@@ -79,8 +79,10 @@
   /** From the top of the page to what is to be done on it. */
   function skip(event: MouseEvent): void {
     event.preventDefault();
-    const acts = ["#next-stage", "#take-plan", "#is-in", "#entry", "main .bg-now", "main input"];
-    const found = acts.map((one) => document.querySelector<HTMLElement>(one));
+    const acts = ["#next-stage", "#take-plan", "#is-in", "#entry", "main .bg-now"];
+    const found = [...acts, "main input", "main a, main button"].map((one) =>
+      document.querySelector<HTMLElement>(one),
+    );
     found.find((one) => one !== null)?.focus();
   }
   /** Every place and stage has a title of its own. */

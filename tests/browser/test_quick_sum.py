@@ -165,9 +165,14 @@ def test_a_shop_without_blades_is_asked_for_them_where_it_measures(
 def test_one_tab_from_the_top_leads_to_what_is_to_be_done_and_each_place_has_its_title(
     open_page: Any, database: Database
 ) -> None:
+    page = open_page("/")
+    page.get_by_role("link", name="Add your engine").wait_for()  # an empty record
+    page.keyboard.press("Tab")
+    page.keyboard.press("Enter")
+    assert page.evaluate("document.activeElement.closest('main') !== null")
     job = Job(database)
     job.spec(Side.INTAKE, "0.10-0.15")
-    page = open_page("/cards/1/ready")
+    page.goto("/cards/1/ready")
     page.get_by_role("checkbox").first.wait_for()
     page.keyboard.press("Tab")
     expect(page.get_by_text("To what is to be done")).to_be_focused()
