@@ -60,6 +60,12 @@ def pick(page: Page, label: Any, item: Any) -> None:
     page.get_by_role("option", name=item).first.click()
 
 
+def unfold(page: Page, *titles: str) -> None:
+    """Tap the line that a part of the page is folded behind."""
+    for title in titles:
+        page.locator("details:not([open]) > summary").filter(has_text=title).click()
+
+
 def until(page: Page, path: Any, holds: Any, arg: Any = None) -> None:
     """Wait until what the server says at a path holds; the screen may show it before.
 

@@ -8,7 +8,7 @@ from playwright.sync_api import Page, expect
 from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
-from .slowly import keyed
+from .slowly import keyed, unfold
 
 
 @pytest.fixture
@@ -198,6 +198,7 @@ def test_parts_of_the_tray_are_renamed_moved_and_taken_out_after_being_asked(
             arg=",".join(names),
         )
 
+    unfold(page, "Parts removed")
     names = page.get_by_role("region", name="Parts removed").get_by_role("listitem")
     for part in ("Tank", "Coils", "Cover"):
         page.get_by_role("button", name=part, exact=True).click()

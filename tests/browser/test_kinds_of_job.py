@@ -116,6 +116,7 @@ def test_a_flat_four_on_the_bench_after_head_work(open_page: Any, no_barriers: A
     hand.sign("proved on the machine")
 
 
+@pytest.mark.long
 def test_one_figure_with_the_shops_own_room(open_page: Any) -> None:
     hand = Hand(open_page, "Guest 48")
     page = hand.page

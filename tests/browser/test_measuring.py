@@ -7,7 +7,7 @@ from flask.testing import FlaskClient
 from playwright.sync_api import Page, expect
 
 from .conftest import PATIENCE_MS
-from .slowly import keyed
+from .slowly import keyed, unfold
 
 V_FOUR = "No. 5 · Varrow Quartet"
 
@@ -276,6 +276,7 @@ def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(
     open_page: Any, client: FlaskClient
 ) -> None:
     page = open_page(f"/cards/{fresh_card(client)}/ready")
+    unfold(page, "Parts removed")
     for part in ("Tank", "Cover"):
         page.get_by_role("button", name=part, exact=True).click()
         expect(page.locator("section ol li").filter(has_text=part)).to_be_visible()
@@ -291,6 +292,7 @@ def test_the_tray_keeps_a_pocket_a_bolt_and_reads_backwards(
     page.get_by_role("radio", name="back on").click()
     expect(page.locator("section ol li").first).to_contain_text("Cover")
     page.reload()
+    unfold(page, "Parts removed")
     expect(page.get_by_role("button", name="Pocket 1, 45: take it away")).to_be_visible()
 
 

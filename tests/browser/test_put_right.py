@@ -16,7 +16,7 @@ from plimb.web.server.application import create_app
 
 from ..guest import Job
 from .hand import Hand
-from .slowly import keyed
+from .slowly import keyed, unfold
 
 
 @pytest.fixture
@@ -56,7 +56,7 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
     expect(page.get_by_label("Feeler set: none said")).to_be_visible()
     assert (hand.card["blade_set"], hand.card["instrument_id"]) == (None, None)
     hand.pick("Feeler set", "mm, 0.05")
-    hand.tap(page.get_by_text("The machine", exact=True))
+    unfold(page, "The machine", "Tools for this job", "Parts to renew")
     hand.type("Whose machine it is", "Ilse Varn")
     hand.button("Keep with the engine", disabled=False)
     expect(page.get_by_text("Ilse Varn", exact=True)).to_be_visible()
@@ -66,7 +66,7 @@ def test_kind_instrument_and_feeler_set_are_put_right_and_the_engine_remembers(
     hand.type("The shop’s number", "G-7")
     page.keyboard.press("Enter")
     expect(page.get_by_text("price not known")).to_be_visible()
-    hand.tap(page.get_by_text("Symptoms and side checks"))
+    unfold(page, "Symptoms and side checks")
     hand.type("dry", "11.5")
     hand.button("Write them down")
     expect(page.get_by_label("Compression of each cylinder", exact=False)).to_be_visible()

@@ -10,7 +10,7 @@ from plimb.core.engine.engine import Side
 from plimb.record.database import Database
 
 from ..guest import Job
-from .slowly import keys, pick, slow, typed, until
+from .slowly import keys, pick, slow, typed, unfold, until
 
 FIRST = "**/api/cards/1"
 
@@ -185,6 +185,7 @@ def test_what_is_entered_one_after_the_other_quickly_is_all_kept(
 ) -> None:
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/ready")
+    unfold(page, "Tools for this job", "Parts to renew", "Parts removed")
     tool = page.get_by_label("One of its own, kept with the engine")
     tool.click()
     keys(page, "Strap⏎Lamp⏎Magnet⏎")
@@ -199,7 +200,7 @@ def test_what_is_entered_one_after_the_other_quickly_is_all_kept(
     ticks = page.locator("label:has(input[type=checkbox])").all()
     for line in ticks:
         line.click()
-    page.get_by_text("Symptoms and side checks").click()
+    unfold(page, "Symptoms and side checks")
     typed(page, "What it did: hard cold start, noise, lost power", "Ticks⏎")
     keys(page, " when cold⏎")
     until(page, "/api/cards/1", """(said, ticks) =>
@@ -237,6 +238,7 @@ def test_a_field_that_is_typed_in_stands_while_something_else_is_saved(
 ) -> None:
     job = job_with(database)
     page = open_page(f"/cards/{job.card.id}/ready")
+    unfold(page, "Parts removed")
     page.get_by_placeholder("Part that came off").click()
     keys(page, "Cover⏎")
     called = page.get_by_label("Called", exact=True)

@@ -51,7 +51,7 @@ from ..conftest import NOON
 from ..guest import card_text
 
 LONG = bool(os.environ.get("PLIMB_LONG"))
-JOBS, ACTS = (60, 50) if LONG else (3, 25)
+JOBS, ACTS = (60, 50) if LONG else (2, 25)
 
 PLACES = st.integers(0, 23)
 GAPS = st.one_of(

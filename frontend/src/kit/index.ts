@@ -6,6 +6,7 @@ export { default as Cross } from "./Cross.svelte";
 export { default as Details } from "./Details.svelte";
 export { default as Dialog } from "./Dialog.svelte";
 export { default as Field } from "./Field.svelte";
+export { default as Fold } from "./Fold.svelte";
 export { default as Form } from "./Form.svelte";
 export { default as Notice } from "./Notice.svelte";
 export { default as Offers } from "./Offers.svelte";

@@ -21,7 +21,7 @@ from plimb.core.shim.sum import SizePolicy
 
 from .test_status import SINGLE
 
-PROOFS = 20_000 if os.environ.get("PLIMB_LONG") else 300
+PROOFS = 20_000 if os.environ.get("PLIMB_LONG") else 150
 
 
 def felt(dice: random.Random, blades: BladeSet, gap_nm: float) -> Any:

@@ -21,7 +21,7 @@ from plimb.core.measure.shorthand import Reading
 from .test_slips import FOUR, THIN
 
 LONG = bool(os.environ.get("PLIMB_LONG"))
-CHECKS = 2000 if LONG else 250
+CHECKS = 2000 if LONG else 200
 BLADES = [n * 10_000 for n in (*range(3, 11), 13, 15, 18, 20, 23, 25, 28, 30, 33, 35, 40, 45)]
 PAIRS = [[v.id for v in FOUR.along(n, side)] for n in (1, 2, 3, 4) for side in Side]
 

@@ -17,7 +17,7 @@ from plimb.core.measure.shorthand import parse_reading
 
 from ...conftest import LONG
 
-UTTERANCES = 100_000 if LONG else 8_000
+UTTERANCES = 100_000 if LONG else 4_000
 ONES = [
     "zero",
     "one",

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Whose machine it is and what is to be known of it: entered once, there on the next card. */
   import { act } from "../../api/acts";
-  import { Button, Field, Form, Select } from "../../kit";
+  import { Button, Field, Fold, Form, Select } from "../../kit";
   import type { Schemas } from "../../api/client";
   import type { Job } from "../../card/job.svelte";
   import { COUNTERS } from "../../card/counters";
@@ -34,10 +34,7 @@
 </script>
 
 {#if machine}
-  <details class="pb-3">
-    <summary class="flex min-h-11 items-center justify-between gap-3">
-      <span class="font-[560]">The machine</span><span class="text-soft truncate">{says}</span>
-    </summary>
+  <Fold title="The machine" {says}>
     <Form
       class="border-line grid grid-cols-2 gap-3 border p-3 max-sm:grid-cols-1"
       refusal={job.refusal?.field === "interval" ? job.refusal : null}
@@ -82,5 +79,5 @@
         <Button type="submit" disabled={job.signed || !draft.changed}>Keep with the engine</Button>
       {/snippet}
     </Form>
-  </details>
+  </Fold>
 {/if}

@@ -26,6 +26,8 @@
   const coldRefusal = $derived(
     ["rested", "temperature", "reason"].includes(job.refusal?.field ?? "") ? job.refusal : null,
   );
+  /** Figures stand in the fields that are not written down yet: that comes before going on. */
+  const typed = $derived([rested, temperature, reason].some((one) => one.changed));
   const left = $derived(card?.safety.filter((item) => !item.done).length ?? 0);
 
   async function note(): Promise<void> {
@@ -44,77 +46,86 @@
     <div
       class="mx-auto grid max-w-[1240px] grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-8 p-5 max-lg:grid-cols-1 max-sm:p-3"
     >
-      <section aria-labelledby="cold">
-        <h2 id="cold" class="border-ink flex min-h-[51px] items-end border-b-2 pb-1 text-xl">
-          Cold
-        </h2>
-        <Facts {job} />
-        <Machine {job} />
-        <Form class="grid grid-cols-2 gap-3" onsend={note} refusal={coldRefusal}>
-          {#if !bench}
-            <Field
-              label="Hours since it ran"
-              kind="decimal"
-              input="text-2xl"
-              bind:value={rested.value}
-              disabled={job.signed}
-              at="rested"
-            />
-          {/if}
-          <Field
-            label={bench ? "Head, °C" : "Coolant or head, °C"}
-            kind="decimal"
-            input="text-2xl"
-            bind:value={temperature.value}
-            disabled={job.signed}
-            at="temperature"
-          />
-          {#if warm}
-            <Field
-              label="Why it is measured warm all the same"
-              class="col-span-2"
-              look="text-tight font-[560]"
-              bind:value={reason.value}
-              disabled={job.signed}
-              at="reason"
-            />
-          {/if}
-          {#snippet foot()}
-            {#each card.conditions.warnings as warning (warning)}
-              <p class="border-tight col-span-2 border-l-4 pl-3">
-                {warning} Readings are marked as warm.
-              </p>
-            {/each}
-            {#if !job.signed}
-              <Button type="submit" kind={card.conditions.rested_hours === null ? "now" : "plain"}
-                >Save</Button
-              >
-            {/if}
-          {/snippet}
-        </Form>
-
-        <h2 class="border-ink mt-6 flex items-baseline justify-between border-b-2 pb-1 text-xl">
+      <section aria-labelledby="safe">
+        <h2
+          id="safe"
+          class="border-ink flex items-baseline justify-between border-b-2 pb-1 text-xl"
+        >
           Safe <span class="text-soft figures text-base"
             >{left ? `${left} ${left === 1 ? "step" : "steps"} open` : "all done"}</span
           >
         </h2>
+        {#if left && !job.signed}
+          <p class="text-soft pt-2 leading-5">
+            Tick each step when it is done. You can go on without; the sheet then says what was not
+            ticked.
+          </p>
+        {/if}
         <Checklist {job} items={card.safety} />
         <p class="text-soft py-3 text-note">
           The maker’s manual, local codes and licensed practice come before this list.
         </p>
       </section>
       <div>
-        {#if !bench}<section aria-labelledby="tray"><StripTray {job} /></section>{/if}
-        <div class={bench ? "" : "mt-6"}><Renew {job} /></div>
-        <SideChecks {job} />
-        <div class="mt-6"><StageNote {job} /></div>
+        <section aria-labelledby="cold">
+          <h2 id="cold" class="border-ink border-b-2 pb-1 text-xl">Cold</h2>
+          <Form class="grid grid-cols-2 gap-3 pt-2" onsend={note} refusal={coldRefusal}>
+            {#if !bench}
+              <Field
+                label="Hours since it ran"
+                kind="decimal"
+                input="text-2xl"
+                bind:value={rested.value}
+                disabled={job.signed}
+                at="rested"
+              />
+            {/if}
+            <Field
+              label={bench ? "Head, °C" : "Coolant or head, °C"}
+              kind="decimal"
+              input="text-2xl"
+              bind:value={temperature.value}
+              disabled={job.signed}
+              at="temperature"
+            />
+            {#if warm}
+              <Field
+                label="Why it is measured warm all the same"
+                class="col-span-2"
+                look="text-tight font-[560]"
+                bind:value={reason.value}
+                disabled={job.signed}
+                at="reason"
+              />
+            {/if}
+            {#snippet foot()}
+              {#each card.conditions.warnings as warning (warning)}
+                <p class="border-tight col-span-2 border-l-4 pl-3">
+                  {warning} Readings are marked as warm.
+                </p>
+              {/each}
+              {#if !job.signed}
+                <Button type="submit" kind={typed ? "now" : "plain"}>Save</Button>
+              {/if}
+            {/snippet}
+          </Form>
+        </section>
+        <section aria-labelledby="job" class="mt-6">
+          <h2 id="job" class="border-ink border-b-2 pb-1 text-xl">This job</h2>
+          <Facts {job} />
+          <Machine {job} />
+          {#if !bench}<section aria-labelledby="tray"><StripTray {job} /></section>{/if}
+          <Renew {job} />
+          <SideChecks {job} />
+          <StageNote {job} />
+        </section>
       </div>
     </div>
   </div>
   <div
     class="border-ink bg-paper flex flex-wrap items-center gap-x-4 gap-y-1 border-t px-5 py-2 max-sm:px-3"
   >
-    <Button kind="now" href="/cards/{card.id}/{next}" class="min-h-12 text-lg">
+    <Button kind={typed ? "plain" : "now"} href="/cards/{card.id}/{next}" class="min-h-12 text-lg">
       {card.reference_first
         ? "Write the reference pieces down"
         : bench

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** What is looked at besides the gaps: symptoms, compression and leak-down, plugs, chain, seals. */
   import { act } from "../../api/acts";
-  import { Button, Details, Field, Form, ToggleGroup } from "../../kit";
+  import { Button, Field, Fold, Form, ToggleGroup } from "../../kit";
   import type { Job } from "../../card/job.svelte";
   import { Draft } from "../../state/draft.svelte";
 
@@ -71,13 +71,17 @@
     { key: "sealing", says: "Sealing" },
     { key: "other", says: "Another job done while it was open" },
   ] as const;
+  /** What is in it: the symptoms, and how many cylinders have figures. */
+  const says = $derived.by(() => {
+    const found = draft.value.cylinders.filter((one) => one.dry || one.wet || one.leak).length;
+    const words = WORDS.filter(({ key }) => draft.value[key]).map((one) => one.says);
+    const figures = found ? [`compression of ${found}`] : [];
+    return [symptoms.value, ...figures, ...words].filter(Boolean).join(", ") || "None written down";
+  });
 </script>
 
 {#if card}
-  <Details class="mt-6" open={card.symptoms !== "" || card.checks.cylinders.length > 0}>
-    <summary class="border-ink flex min-h-11 items-end border-b-2 pb-1 text-xl">
-      Symptoms and side checks
-    </summary>
+  <Fold title="Symptoms and side checks" {says}>
     <Form class="flex items-end gap-2 py-2" onsend={saveSymptoms} several>
       <Field
         label="What it did: hard cold start, noise, lost power"
@@ -170,5 +174,5 @@
         <Button type="submit" disabled={job.signed || !draft.changed}>Write them down</Button>
       {/snippet}
     </Form>
-  </Details>
+  </Fold>
 {/if}
