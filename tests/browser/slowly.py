@@ -60,6 +60,19 @@ def pick(page: Page, label: Any, item: Any) -> None:
     page.get_by_role("option", name=item).first.click()
 
 
+def paste(field: Any, text: str) -> None:
+    """Paste a text into a field, as a spreadsheet hands it over."""
+    field.evaluate(
+        """(field, text) => {
+            const data = new DataTransfer();
+            data.setData("text/plain", text);
+            field.dispatchEvent(new ClipboardEvent("paste",
+                { clipboardData: data, bubbles: true, cancelable: true }));
+        }""",
+        text,
+    )
+
+
 def unfold(page: Page, *titles: str) -> None:
     """Tap the line that a part of the page is folded behind."""
     for title in titles:

@@ -10,7 +10,7 @@ from plimb.record.database import Database
 from plimb.web.server.application import create_app
 
 from ..guest import Job
-from .slowly import keys, until
+from .slowly import keys, paste, until
 
 
 @pytest.fixture
@@ -58,15 +58,7 @@ def test_a_table_is_pasted_and_a_lost_network_keeps_what_was_typed(open_page: An
     keys(page, ".005-.007")
     page.get_by_role("group", name="Gaps are in").get_by_text("thou").tap()
     table = "valve\tgap\tshim\n1 IN\t4\t265\n1 EX\t6\t2,70\n2 IN\t9-10\t280\n"
-    page.locator("#quick-0-gap").evaluate(
-        """(field, table) => {
-            const data = new DataTransfer();
-            data.setData("text", table);
-            field.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data,
-                bubbles: true, cancelable: true }));
-        }""",
-        table,
-    )
+    paste(page.locator("#quick-0-gap"), table)
     expect(page.locator("#quick-2-valve")).to_have_value("2 IN")
     expect(answer(page, 0)).to_contain_text("Too tight. It needs")
     expect(answer(page, 1)).to_contain_text("In range: keep 2.70.")

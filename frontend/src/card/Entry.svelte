@@ -1,7 +1,7 @@
 <script lang="ts">
   /** The valve in hand and the one field for what the blade or the micrometer says. */
   import { type Snippet, flushSync, untrack } from "svelte";
-  import { Offers } from "../kit";
+  import { Button, Offers } from "../kit";
   import { GapMark } from "../trade";
   import { VERDICT_COLOURS, VERDICT_WORDS } from "../kit/verdicts";
   import { preferences } from "../state/preferences.svelte";
@@ -31,6 +31,7 @@
   const reading = $derived(!kindOf(job.stage).shims);
   const unit = $derived(reading ? (job.entry.unit === "in" ? "thou" : "mm") : preferences.shims);
   const written = $derived(job.entry.written);
+  const { column } = $derived(job.entry);
   const gapKeys = [
     { face: "–", types: "-", says: "goes, then refuses" },
     { face: "loose", types: "l", says: "loose: it goes loosely" },
@@ -140,6 +141,10 @@
       bind:this={field}
       bind:value={job.entry.draft}
       onkeydown={press}
+      onpaste={(event) => {
+        const pasted = event.clipboardData?.getData("text") ?? "";
+        if (job.entry.column.offer(pasted)) event.preventDefault();
+      }}
       inputmode="none"
       autocomplete="off"
       autocapitalize="off"
@@ -192,6 +197,23 @@
         void job.entry.write();
       }}
     />
+  {/if}
+  {#if column.lines.length}
+    <div class="border-now border-l-4 pl-3" role="alert">
+      <p class="font-[560]">Write these {column.lines.length} lines?</p>
+      <ul class="columns-2 gap-6 py-1 leading-6">
+        {#each column.lines as { valve, text } (valve)}
+          <li><b>{valve}</b> <span class="figures">{text}</span></li>
+        {/each}
+      </ul>
+      {#if column.over}
+        <p>{column.over} more in the column than valves that wait here: left out.</p>
+      {/if}
+      <div class="flex gap-2 pt-1">
+        <Button kind="now" onclick={() => void column.write()}>Write all of them</Button>
+        <Button onclick={() => column.drop()}>Do not write</Button>
+      </div>
+    </div>
   {/if}
   {#if !job.signed && children}{@render children()}{/if}
   {#if !job.signed && keypad}

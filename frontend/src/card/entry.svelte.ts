@@ -11,6 +11,7 @@ import {
   newKey,
 } from "../api/client";
 import { preferences } from "../state/preferences.svelte";
+import { Column, type Line } from "./column.svelte";
 import type { Job } from "./job.svelte";
 import type { Waiting } from "./outbox.svelte";
 import { kindOf } from "./registry";
@@ -32,8 +33,12 @@ export class Entry {
   /** A reading is on its way; what is typed meanwhile is meant for the next valve. */
   sending = $state(false);
   private held: string[] = [];
+  /** A column that was pasted, until it is said whether it is written. */
+  readonly column: Column;
 
-  constructor(private readonly job: Job) {}
+  constructor(private readonly job: Job) {
+    this.column = new Column(job);
+  }
 
   draftOf(valve: string): string {
     return this.job.outbox.drafts[`${this.job.stage} ${valve}`] ?? "";
@@ -74,6 +79,7 @@ export class Entry {
     this.understood = null;
     this.striking = false;
     this.repeating = false;
+    this.column.drop();
   }
 
   /** Write down what is typed for the valve in hand; then the next. */
@@ -122,6 +128,35 @@ export class Entry {
     // with nowhere to go on to, what is typed ahead is not written over what is asked about
     void this.release(!(stays && now && kindOf(stage).asks?.(now)));
     return true;
+  }
+
+  /**
+   * Write several lines, one a valve. All of them stand in their fields until they are on their
+   * way; the first that is refused comes into hand, and those after it stay where they are.
+   */
+  async writeAll(lines: readonly Line[]): Promise<void> {
+    const { job } = this;
+    const { stage } = job;
+    const { unit } = preferences;
+    for (const { valve, text } of lines) job.outbox.draft(stage, valve, text, unit);
+    this.sending = true;
+    for (const { valve, text } of lines) {
+      const stood = job.valves.get(valve);
+      const seen = (stood && kindOf(stage).written?.(stood)) ?? "";
+      const entry: Waiting = { key: newKey(), stage, valve, text, unit, repeats: false, seen };
+      if (kindOf(stage).shims) entry.condition = "sound";
+      if ((await job.sending.carry(entry)) === "refused") {
+        this.sending = false;
+        job.pick(valve);
+        await this.write();
+        return;
+      }
+      job.outbox.draft(stage, valve, "", unit);
+      this.wroteLast = valve;
+    }
+    this.sending = false;
+    if (job.stage === stage) job.goOn(this.wroteLast);
+    void this.release(false);
   }
 
   /**
