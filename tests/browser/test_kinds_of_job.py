@@ -12,7 +12,7 @@ from plimb.shop.tools import save_blade_set
 from plimb.web.server.application import create_app
 
 from .hand import Hand
-from .slowly import keyed
+from .slowly import keyed, unfold
 
 
 @pytest.fixture
@@ -58,7 +58,7 @@ def test_a_v_twin_with_two_marks_and_cues_and_no_timing(open_page: Any, no_barri
     hand.what = "Shim that is in"
     hand.enter("1 IN L", "250")
     hand.go("Fit")
-    expect(page.get_by_text("No piece changes in this round.")).to_be_visible()
+    expect(page.get_by_text("No shim changes in this round.")).to_be_visible()
     assert "R: rear lobes up and inwards" not in str(hand.card["closing"])  # nothing is apart yet
     said = hand.sheet()
     assert "check and set" in said
@@ -82,8 +82,8 @@ def test_a_flat_four_on_the_bench_after_head_work(open_page: Any, no_barriers: A
     for never in ("battery", "Fuel", "Spark plugs", "Hours since"):
         expect(page.get_by_text(never)).to_have_count(0)
     no_barriers(page, "ready on the bench")
-    hand.tap(page.get_by_role("link", name="Write the reference pieces down"))
-    hand.what = "Reference piece that goes in"
+    hand.tap(page.get_by_role("link", name="Write the reference shims down"))
+    hand.what = "Reference shim that goes in"
     valves = [one["valve"] for one in hand.card["valves"]]
     for valve in valves:
         hand.enter(valve, "2.300")
@@ -162,10 +162,11 @@ def test_a_shim_on_top_single_in_miles(open_page: Any) -> None:
     hand.type("Name of this machine", hand.name)
     hand.button("Save and open a card")
     hand.type("Technician", "Nessa")
-    hand.tap(page.get_by_role("group", name="The counter counts").get_by_text("miles"))
+    hand.tap(page.get_by_role("group", name="The meter shows").get_by_text("miles"))
     hand.type("Distance", "14 120")
     hand.button("Open the card")
     expect(page.get_by_text("at 14120 miles")).to_be_visible()
+    unfold(page, "Tools for this job")
     expect(page.get_by_text("Holding-down tool for the buckets")).to_be_visible()
     hand.go("Feel")
     hand.enter("IN", "3")
@@ -189,7 +190,7 @@ def test_a_shim_on_top_single_in_miles(open_page: Any) -> None:
     page.goto("/")
     hand.button("Open a card")
     hand.pick("Engine", "Guest courier")
-    miles = page.get_by_role("group", name="The counter counts").get_by_text("miles")
+    miles = page.get_by_role("group", name="The meter shows").get_by_text("miles")
     expect(miles).to_have_attribute("data-state", "on")
 
 

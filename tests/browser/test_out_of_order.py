@@ -90,7 +90,7 @@ def test_a_camshaft_off_for_another_job_has_its_lists_though_all_is_in_range(
     expect(page.get_by_text("Tensioner: its centre bolt first")).to_be_hidden()
     ticked(hand)
     hand.go("Fit")
-    expect(page.get_by_text("No piece changes.")).to_be_visible()
+    expect(page.get_by_text("No shim changes.")).to_be_visible()
     ticked(hand)
     hand.go("Sign")
     ticked(hand)

@@ -97,12 +97,18 @@ HEAD = """
 """
 HEARD = {
     ("ready", 2): """
+  - region "Safe all done":
+    - heading "Safe all done" [level=2]
+    - list:
+      - listitem:
+        - checkbox /Ignition off/ [checked]
   - region "Cold":
     - heading "Cold" [level=2]
     - textbox "Hours since it ran"
     - textbox "Coolant or head, °C"
     - button "Save"
-    - heading /Safe/ [level=2]
+  - region "This job":
+    - heading "This job" [level=2]
 """,
     ("feel", 2): HEAD + """
   - region "The valve in hand":
@@ -120,7 +126,7 @@ HEARD = {
     - heading /EX|IN/ [level=2]
     - textbox /Shim that is in of/
     - status
-    - group "The piece is":
+    - group "The shim is":
       - radio "sound" [checked]
     - group "Keypad":
       - button "Write"
@@ -132,7 +138,7 @@ HEARD = {
     - button "Take the plan"
   - region "The valve in hand":
     - heading /EX|IN/ [level=2]
-    - radiogroup /Pieces that can be had/:
+    - radiogroup /Shims that can be had/:
       - radio /is in now/
 """,
     ("turn", 2): """
@@ -163,7 +169,7 @@ HEARD = {
     - heading /EX|IN/ [level=2]
     - paragraph: /Expected .* more than the instruments/
     - region "What explains it":
-      - article: /Two pieces changed places/
+      - article: /Two shims changed places/
     - textbox /Gap after fitting of/
     - status
     - group "Feeler blades of Bench set"

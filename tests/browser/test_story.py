@@ -97,7 +97,7 @@ def test_the_whole_story_by_keyboard_alone(open_page: Any, no_barriers: Any) -> 
     keyboard.press("PageDown")
     in_hand(page, "IN C")
     expect(page.get_by_text("1.918 − 1.80 = gap 0.118.")).to_be_visible()
-    ladder = page.get_by_role("radiogroup", name="Pieces that can be had for IN C")
+    ladder = page.get_by_role("radiogroup", name="Shims that can be had for IN C")
     rung = ladder.get_by_role("radio", checked=True)
     expect(rung).to_contain_text("1.80")
     keyboard.press("+")

@@ -101,8 +101,8 @@ def test_a_triple_goes_round_twice_and_is_signed(
     # the two pieces went into each other's places
     expect(plate(page, "1 IN L")).not_to_contain_text("expect")
     prove(page, {"1 IN L": "7", "2 IN R": "28", "1 IN R": "15", "2 IN L": "15"})
-    expect(page.get_by_text("Two pieces changed places")).to_be_visible()
-    expect(page.get_by_text("Take the pieces of")).to_be_visible()
+    expect(page.get_by_text("Two shims changed places")).to_be_visible()
+    expect(page.get_by_text("Take the shims of")).to_be_visible()
     no_barriers(page, "prove, explained")
     page.locator("#next-round").click()
     expect(page).to_have_url(re.compile("/read$"))
@@ -128,7 +128,7 @@ def test_a_triple_goes_round_twice_and_is_signed(
 
     expect(page.get_by_text("Every valve is in range.")).to_be_visible()
     sheet = page.get_by_role("article")
-    expect(sheet).to_contain_text("Round 2: Two pieces changed places")
+    expect(sheet).to_contain_text("Round 2: Two shims changed places")
     row = page.get_by_role("row", name="1 IN L")
     for figure in ("0.07", "2.50", "2.40", "0.15–0.18"):
         expect(row).to_contain_text(figure)

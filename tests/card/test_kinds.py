@@ -100,7 +100,7 @@ def test_the_kind_is_corrected_on_the_open_card_but_no_check_only_once_pieces_ar
         job.gap(valve, text)
     assert len(job.view.status.opened) == 4
     job.shim("IN L", "250")
-    with pytest.raises(NotReady, match="Pieces are out"):
+    with pytest.raises(NotReady, match="Shims are out"):
         job.act(change_kind, kind=JobKind.CHECK, amount=None)
     assert job.line("Job") == "set everything while it is apart"
 

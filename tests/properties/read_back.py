@@ -195,7 +195,7 @@ class Reader:
             r"Nothing (?:else )?at hand lands in range\.|Nothing at hand brings it into range\."
         ):
             holds(reuse and not any(self.lands(nm) for nm, _holder in hand), "something lands")
-        elif self.take(r"Only new (?:pieces|shims) are wanted\."):
+        elif self.take(r"Only new shims are wanted\."):
             holds(not reuse, "used pieces are wanted")
         elif found := self.take(rf"The {N} at hand (?:that would bring it in )?serves (\S+)\."):
             piece = there(found[1])
@@ -347,7 +347,7 @@ CLASSES: Sequence[tuple[str, str, Callable[[Reader, re.Match[str]], None]]] = (
         "for now",
         rf"No gap was felt, so no sum can be trusted yet\. (?:(Nothing to spare is thin "
         rf"enough and not far too thin): buy {N} to fit|Fit {N} {PLACE}) for now, measure, and "
-        r"work back; the piece that stays is bought after that\.",
+        r"work back; the shim that stays is bought after that\.",
         _for_now,
     ),
     (

@@ -227,7 +227,7 @@ def test_a_change_of_every_kind_is_in_the_history_with_what_was_before(bench: An
     assert any(one["what"] == "card opened" for one in happened)
     whats = {one["what"] for n in (1, 2, 3, 4)
              for one in bench.get(f"/api/history/card/{n}").json["happened"]}  # fmt: skip
-    assert {"gap written down", "signed", "list ticked", "piece chosen"} <= whats
+    assert {"gap written down", "signed", "list ticked", "shim chosen"} <= whats
     assert not {what for what in whats if what.split()[-1] in ("True", "False")}
     assert bench.get("/api/history/engine/1").json["happened"][0]["what"] == "engine entered"
     pieces = bench.get("/api/history/piece/1").json["happened"]

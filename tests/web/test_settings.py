@@ -118,7 +118,7 @@ def test_a_shim_is_asked_about_where_it_is_further_off_than_the_shop_has_set(
     job.shim("IN L", "2.50")
     job.act(choose_piece, valve="IN L", thickness_nm=mm("2.45"), source=Source.COUNTER)
     change_settings(database, other_shim_nm="0.005")
-    with pytest.raises(NotReady, match="is it the right piece"):
+    with pytest.raises(NotReady, match="is it the right shim"):
         job.act(fit_piece, valve="IN L", fitted=True, measured="2.456")
     change_settings(database, other_shim_nm="")
     job.act(fit_piece, valve="IN L", fitted=True, measured="2.456")

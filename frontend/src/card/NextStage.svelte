@@ -10,12 +10,15 @@
     card,
     stage,
     lines = [],
+    busy = false,
     children,
   }: {
     card: Card;
     stage: Stage;
     /** What is ticked on this page. */
     lines?: Card["safety"];
+    /** Something else on this page comes first. */
+    busy?: boolean;
     children?: Snippet;
   } = $props();
 
@@ -25,8 +28,8 @@
   const out = $derived(
     card.valves.filter((valve) => valve.verdict && valve.verdict !== "in").length,
   );
+  const left = $derived(lines.filter((line) => !line.done).length);
   const says = $derived.by(() => {
-    const left = lines.filter((line) => !line.done).length;
     if (left) return `${left} of ${lines.length} steps on this page not ticked.`;
     if (!kindOf(stage).judgesFound)
       return progress(card, stage).asked ? "This page is complete." : "Nothing to do on this page.";
@@ -41,7 +44,11 @@
 {#if next && !card.signed_at && waiting.length === 0 && next.stage !== stage}
   <div class="border-now bg-wash flex items-center justify-between gap-3 border-l-4 py-1 pr-1 pl-3">
     <span>{says}</span>
-    <Button kind="now" href="/cards/{card.id}/{next.stage}" id="next-stage">
+    <Button
+      kind={left || busy ? "plain" : "now"}
+      href="/cards/{card.id}/{next.stage}"
+      id="next-stage"
+    >
       {next.name}
       <Arrow />
     </Button>

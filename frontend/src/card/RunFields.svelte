@@ -40,7 +40,7 @@
   />
   <div class="max-sm:order-last max-sm:col-span-2">
     <ToggleGroup
-      label={byHours ? "The distance is in" : "The counter counts"}
+      label={byHours ? "The distance is in" : "The meter shows"}
       value={measure}
       items={["km", { value: "mi", label: "miles" }]}
       onchange={(to) => (measure = to)}

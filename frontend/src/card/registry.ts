@@ -74,7 +74,7 @@ export const STAGES: readonly StageKind[] = [
   {
     stage: "choose",
     name: "Choose",
-    means: "pieces",
+    means: "shims",
     first: (valve) => valve?.worked != null,
     plans: true,
     travels: (_card, plan) => plan?.moves.filter((move) => move.changes) ?? [],

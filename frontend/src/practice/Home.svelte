@@ -11,6 +11,8 @@
   let own = $state("");
   const begun = $derived(practice?.begun.filter((one) => !one.finished) ?? []);
   const done = $derived(new Set(practice?.begun.filter((o) => o.finished).map((o) => o.title)));
+  /** The first lesson that was not done yet: it comes next. */
+  const next = $derived(practice?.lessons.find((one) => !done.has(one.title))?.id);
 
   async function load(): Promise<void> {
     await attempt.at(async () => {
@@ -46,17 +48,21 @@
         {/each}
       </ul>
     {/if}
-    <h2 class="border-ink border-t-2 pt-2 text-lg">Lessons</h2>
+    <h2 class="border-ink flex items-baseline justify-between border-t-2 pt-2 text-lg">
+      Lessons <span class="text-soft figures text-base"
+        >{practice.lessons.filter((one) => done.has(one.title)).length} of {practice.lessons.length} done</span
+      >
+    </h2>
     <ol class="grid gap-x-8 lg:grid-cols-2">
       {#each practice.lessons as lesson (lesson.id)}
         <li class="border-line flex items-center gap-3 border-b py-2">
           <div class="min-w-0 flex-1">
             <h3 class="font-[620]">
               {lesson.title}
-              <span class="text-soft text-note font-normal"
-                >{lesson.minutes} min{done.has(lesson.title) ? ", done" : ""}</span
-              >
+              <span class="text-soft text-note font-normal">{lesson.minutes} min</span>
+              {#if done.has(lesson.title)}<span class="figures text-note">✓ done</span>{/if}
             </h3>
+            <p class="leading-5">{lesson.does}</p>
             <p class="text-soft leading-5">{lesson.point}</p>
             <p class="text-note leading-5">
               {lesson.caution}
@@ -64,7 +70,7 @@
             </p>
           </div>
           <Button
-            kind="now"
+            kind={lesson.id === next ? "now" : "plain"}
             aria-label="Begin: {lesson.title}"
             onclick={() => void begin(lesson.id)}>Begin</Button
           >

@@ -3,6 +3,7 @@
   import { untrack } from "svelte";
   import { Button, Notice } from "../kit";
   import type { Job } from "../card/job.svelte";
+  import { STAGES } from "../card/registry";
   import { route } from "../state/route.svelte";
   import Blades from "./Blades.svelte";
   import Crank from "./Crank.svelte";
@@ -16,6 +17,25 @@
 
   const felt = $derived(["turn", "feel", "prove"].includes(job.stage));
   const handled = $derived(["read", "fit"].includes(job.stage));
+  /** What is left of the lesson, stage by stage, to the one that it ends with. */
+  const left = $derived.by(() => {
+    const lesson = rig.rig?.lesson;
+    if (!lesson || !job.card) return [];
+    const at = (stage: string): number => STAGES.findIndex((one) => one.stage === stage);
+    return job.card.todo
+      .filter(({ stage }) => at(stage) >= at(lesson.begins) && at(stage) <= at(lesson.until))
+      .map(({ stage, asks, waiting }) => ({
+        name: STAGES[at(stage)]?.name ?? "",
+        open: waiting.length,
+        all: asks.length,
+      }))
+      .filter((one) => one.open > 0);
+  });
+  let ending = $state(false);
+  function end(): void {
+    if (left.length && !ending) ending = true;
+    else route.go(`/truth/${job.id}`);
+  }
   const turning = $derived(job.card?.turning ?? null);
   $effect(() => {
     const to = rig.crank;
@@ -42,7 +62,7 @@
           >Set the lobe of {job.inHand} away</Button
         >
       {:else if wide}
-        <p class="leading-5"><b>{rig.rig.lesson.title}.</b> {rig.rig.lesson.point}</p>
+        <p class="leading-5"><b>{rig.rig.lesson.title}.</b> {rig.rig.lesson.does}</p>
       {/if}
       <div class="flex min-w-0 flex-col gap-2">
         {#if felt && job.stage !== "turn" && job.card?.blade_set && job.inHand}
@@ -55,14 +75,33 @@
         {#if felt || !wide}
           <p class="leading-5 max-md:line-clamp-2">
             <b>{rig.rig.lesson.title}.</b>
-            {rig.rig.lesson.point}
+            {rig.rig.lesson.does}
+          </p>
+          <p class="figures text-note" role="status">
+            {left.length
+              ? `Left: ${left.map((one) => `${one.name} ${one.open} of ${one.all}`).join(", ")}.`
+              : "Nothing is left: end the lesson and see the truth."}
           </p>
         {/if}
         <p class="min-h-10 leading-5" role="status" aria-live="polite">
           {#if rig.told}<b>{rig.told.word}.</b> {rig.told.sentence}{/if}
         </p>
         {#if rig.refusal}<Notice>{rig.refusal.sentence}</Notice>{/if}
-        <Button onclick={() => route.go(`/truth/${job.id}`)}>End the lesson, see the truth</Button>
+        <div class="border-line mt-2 border-t pt-2">
+          {#if ending && left.length}
+            <p class="pb-1 leading-5">
+              Not all is written down. Afterwards the engine answers no more.
+            </p>
+            <div class="flex gap-2">
+              <Button onclick={end}>End it all the same</Button>
+              <Button kind="now" onclick={() => (ending = false)}>Go on</Button>
+            </div>
+          {:else}
+            <Button kind={left.length ? "plain" : "now"} onclick={end}
+              >End the lesson, see the truth</Button
+            >
+          {/if}
+        </div>
       </div>
     {/if}
   {:else if rig.refusal}

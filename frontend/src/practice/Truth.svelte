@@ -41,7 +41,7 @@
     </dl>
     {#if score.empty.length}
       <p class="py-1">
-        <b>{score.empty.join(", ")}</b>: no piece was in. Such an engine is not turned.
+        <b>{score.empty.join(", ")}</b>: no shim was in. Such an engine is not turned.
       </p>
     {/if}
     {#if score.bolts}<p class="py-1">{score.bolts}</p>{/if}
@@ -75,7 +75,13 @@
                 <td class="figures py-2 pr-4">{one.error ? preferences.read(one.error) : ""}</td>
                 <td class="py-2 pr-4">{VERDICT_WORDS[one.said]}</td>
                 <td class="py-2 {one.right ? '' : 'font-[680]'}"
-                  >{VERDICT_WORDS[one.verdict]}{one.right ? "" : ": not so"}</td
+                  >{VERDICT_WORDS[one.verdict]}{one.honest
+                    ? ": your figure holds it, and more you could not know"
+                    : one.right
+                      ? ""
+                      : one.said === "unsettled"
+                        ? ": outside your figure"
+                        : ": you judged otherwise"}</td
                 >
               </tr>
             {/each}

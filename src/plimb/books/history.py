@@ -77,7 +77,7 @@ def read_history(database: Database, kind: str, number: int, before: int | None)
     """
     with database.reading() as session:
         if kind not in _ABOUT:
-            raise NotFound("There is a history of cards, pieces, engines and the shop.")
+            raise NotFound("There is a history of cards, shims, engines and the shop.")
         about, lines, names = _ABOUT[kind](session, number)
         found = entries(session, lines, before=before, most=MOST + 1)
         return History(
@@ -100,7 +100,7 @@ def _of_engine(session: Session, number: int) -> tuple[str, Any, Mapping[str, st
 def _of_piece(session: Session, number: int) -> tuple[str, Any, Mapping[str, str]]:
     row = numbered(session, ShimRow, number)
     called = row.marked or show_mm(row.thickness_nm)
-    return f"piece {number}, {called}", of_piece(number), {}
+    return f"shim {number}, {called}", of_piece(number), {}
 
 
 def _of_shop(_session: Session, _number: int) -> tuple[str, Any, Mapping[str, str]]:
@@ -143,7 +143,7 @@ _LINES: Mapping[str, Any] = {
 _PLAIN = {"shim": {"measured_nm", "thickness_nm", "marked"}, "blade": {"measured_nm", "nominal_nm"}}
 """What is said of these all the same."""
 _CALLED = {
-    "act": "sets", "reuse": "pieces used again", "seen_to": "seen to", "wrench": "torque wrench",
+    "act": "sets", "reuse": "shims used again", "seen_to": "seen to", "wrench": "torque wrench",
     "hand_turns": "turns by hand", "rested_hours": "rested, hours", "temperature_c": "°C",
     "variant": "plan", "document": "", "doubt_nm": "good to", "place": "where",
     "left_at": "left", "put_away_at": "put away", "signed_at": "signed", "signed_by": "signed by",

@@ -181,7 +181,7 @@ def _cautions(past: EnginePast, seen: Forecast) -> tuple[str, ...]:
     for clearance in past.engine.clearances:
         found = other_pieces(past.checks, clearance.key)
         said += [
-            f"{clearance.id}: the piece found on {on:%Y-%m-%d} is not the one that was left in."
+            f"{clearance.id}: the shim found on {on:%Y-%m-%d} is not the one that was left in."
             for on in found
             if on is not None
         ]

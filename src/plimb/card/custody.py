@@ -87,7 +87,7 @@ def found_in_valve(
     add_shim(session, family_row(session, clearance), piece, here, _read_on(card), now)
 
 
-_MADE_WAY = "another piece was found in its place"
+_MADE_WAY = "another shim was found in its place"
 
 
 def _read_on(card: CardRow) -> str:
@@ -207,16 +207,16 @@ def check_giver(card: CardRow, round_: RoundRow, valve: str, choice: Choice) -> 
     giver = records.get(choice.from_valve or "", ValveRecord())
     family = engine.clearance(choice.from_valve or "").family.kind
     if giver.piece is None or giver.piece.thickness_nm != choice.thickness_nm:
-        raise BadValue(f"No such piece came out of {choice.from_valve}.", field="from_valve")
+        raise BadValue(f"No such shim came out of {choice.from_valve}.", field="from_valve")
     if family != engine.clearance(valve).family.kind:
-        raise BadValue("Pieces of different families never mix.", field="from_valve")
+        raise BadValue("Shims of different families never mix.", field="from_valve")
     for other, record in records.items():
         taken = record.choice
         if other != valve and taken and taken.source is Source.ENGINE and taken.by_hand and (
             taken.from_valve == choice.from_valve
         ):  # fmt: skip
             raise BadValue(
-                f"The piece out of {choice.from_valve} goes to {other} already; take that back "
+                f"The shim out of {choice.from_valve} goes to {other} already; take that back "
                 "first.",
                 field="from_valve",
             )
@@ -228,8 +228,8 @@ def _refuse_robbed(changed: Mapping[str, ValveRecord]) -> None:
         choice = record.choice
         if choice and choice.source is Source.ENGINE and choice.from_valve not in changed:
             raise NotReady(
-                f"The piece of {choice.from_valve} goes into {valve}, and nothing goes into "
-                f"{choice.from_valve}. Choose its piece first.",
+                f"The shim of {choice.from_valve} goes into {valve}, and nothing goes into "
+                f"{choice.from_valve}. Choose its shim first.",
                 field="valve",
             )
 

@@ -117,7 +117,7 @@ class PlanView:
         if plan.out_of_spec:
             return f"leaves {len(plan.out_of_spec)} out of range"
         if plan.provisional:
-            return "after the pieces for now"
+            return "known after the temporary shims"
         if plan.unknown:
             return f"not known: measure {', '.join(plan.unknown)}"
         return sure(plan.chance) if plan.changed else "nothing changes"

@@ -68,7 +68,7 @@ def plan(file: Path, as_json: bool) -> None:
     bought = ", ".join(f"{line['count']} × {line['thickness']:.3f}" for line in answer["order"])
     click.echo(f"To buy: {bought or 'nothing'}; cost {answer['cost']:.2f}.")
     if any(line["provisional"] for line in answer["valves"]):
-        click.echo("A piece fitted for now comes first; whether all passes shows after that.")
+        click.echo("A shim fitted for now comes first; whether all passes shows after that.")
     elif not answer["cannot"] and answer["chance"] < 1:
         click.echo(f"All of it passes the proof with a chance of {percent(answer['chance'])}.")
 

@@ -54,7 +54,7 @@ def _lines(found: Report) -> list[str]:
         f"{share(found.felt_right)}.",
         f"A careful person with paper: {share(found.paper)}; the best that could be chosen: "
         f"{share(found.best)}.",
-        f"A job: {found.rounds:.2f} rounds, {found.bought:.2f} pieces bought, {found.changed:.2f} "
+        f"A job: {found.rounds:.2f} rounds, {found.bought:.2f} shims bought, {found.changed:.2f} "
         f"changed in the first round, {found.wrongly:.2f} of them truly in range before.",
         f"{found.tries:.0f} blades tried, {found.minutes:.0f} minutes of a modelled hand.",
     ]

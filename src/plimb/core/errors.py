@@ -99,7 +99,7 @@ class PieceMoved(PlimbError):
 
     def __init__(self, shim_id: int, place: str) -> None:
         super().__init__(
-            f"That piece has gone elsewhere since: it is now at {place}. Look again.",
+            f"That shim has gone elsewhere since: it is now at {place}. Look again.",
             field="piece",
         )
         self.shim_id, self.place = shim_id, place

@@ -40,6 +40,8 @@ class Lesson:
     id: str
     title: str
     point: str
+    does: str
+    """What is to be done, said before it is begun and while it goes on."""
     minutes: int
     page: str
     caution: str = COLD
@@ -54,6 +56,8 @@ class Lesson:
     crank: int = 690
     least: int = 0
     """So many valves at least want another piece."""
+    drags: bool = False
+    """Most gaps are just a little larger than a blade of the set."""
     caps: bool = False
     """The camshafts' caps come off and go on again with a wrench."""
 
@@ -63,89 +67,120 @@ FOUR = Start(layout=Layout.INLINE_FOUR, firing="1-3-4-2")
 
 LESSONS = (
     Lesson(
-        id="drag", title="Light drag", minutes=3, page="feel", start=Start(layout=Layout.SINGLE,
-        valves=2), point="The blade that drags lightly is the gap: neither the one that falls "
-        "through nor the one that needs force.",
+        id="drag",
+        does="Turn each lobe away. Push blades in until one drags lightly; write its figure down.",
+        title="Light drag", minutes=3, page="feel", start=Start(layout=Layout.SINGLE,
+        valves=2), blades="fine", drags=True,
+        point="The blade that drags lightly is the gap: neither the one that falls through nor "
+        "the one that needs force.",
     ),
     Lesson(
-        id="go", title="Go and no-go", minutes=4, page="feel", start=TWIN,
+        id="go",
+        does="At each valve try the minimum, then the maximum. Write the two down, such as 13-20.",
+        title="Go and no-go", minutes=4, page="feel", start=TWIN,
         point="Minimum goes, maximum refuses: the valve is in, in two tries.",
     ),
     Lesson(
-        id="centres", title="The two top dead centres", minutes=5, page="turn", crank=330,
+        id="centres",
+        does="Turn to each position and look at the lobes first. Then write the gaps down.",
+        title="The two top dead centres", minutes=5, page="turn", crank=330,
         point="The mark stands in the window twice a cycle. Look at the lobes: at overlap nothing "
         "can be measured.",
     ),
     Lesson(
-        id="between", title="The blade between", minutes=4, page="feel", blades="coarse",
+        id="between",
+        does="Find the blade that goes and the next that refuses. Write both, such as 15-20.",
+        title="The blade between", minutes=4, page="feel", blades="coarse",
         point="One goes, the next refuses: write both. The gap is between them.",
     ),
     Lesson(
-        id="stacks", title="Stacks and the sum", minutes=6, page="sums", caution=OPEN,
+        id="stacks",
+        does="Read the shim of each valve that is out of range, then take the plan.",
+        title="Stacks and the sum", minutes=6, page="sums", caution=OPEN,
         begins=Stage.READ, until=Stage.CHOOSE, world=World(opens_up=0.0, wear_nm=mm("0.07")),
         least=1,
         point="Gap and shim together are the stack, and it stays. Thicker is tighter.",
     ),
     Lesson(
-        id="no-gap", title="No gap found", minutes=10, page="sums", caution=OPEN, until=Stage.PROVE,
+        id="no-gap",
+        does="Write x where no blade goes. Fit a thin shim there, measure, then work back.",
+        title="No gap found", minutes=10, page="sums", caution=OPEN, until=Stage.PROVE,
         trap=Trap.NO_GAP, point="The thinnest blade refuses. It is not zero: fit something thin, "
         "measure, work back.",
     ),
     Lesson(
-        id="marking", title="A marking that lies", minutes=6, page="read", caution=OPEN,
+        id="marking",
+        does="Measure each shim that comes out, then take the plan.",
+        title="A marking that lies", minutes=6, page="read", caution=OPEN,
         begins=Stage.READ, until=Stage.CHOOSE,
         world=World(opens_up=0.0, wear_nm=mm("0.07"), mismarked=1.0, worn_off=0.0),
         least=1,
-        point="The figure on a piece is what it was sold as. The micrometer, its zero taken off, "
+        point="The figure on a shim is what it was sold as. The micrometer, its zero taken off, "
         "says what it is.",
     ),
     Lesson(
-        id="twins", title="Twins that disagree", minutes=5, page="feel", trap=Trap.STUCK,
+        id="twins",
+        does="Write the gaps down. Measure once more where two twins differ much.",
+        title="Twins that disagree", minutes=5, page="feel", trap=Trap.STUCK,
         point="Both valves of a side wear alike. One far off its twin is measured twice, and the "
         "blade is looked at.",
     ),
     Lesson(
-        id="whole", title="Choosing for a whole engine", minutes=8, page="choose", caution=OPEN,
+        id="whole",
+        does="Look at the plan for all valves, then take it.",
+        title="Choosing for a whole engine", minutes=8, page="choose", caution=OPEN,
         start=FOUR, begins=Stage.CHOOSE, until=Stage.CHOOSE,
         world=World(opens_up=0.0, wear_nm=mm("0.06")),
         least=4,
-        point="A piece that comes out of one valve may be right for another: decide all together.",
+        point="A shim that comes out of one valve may be right for another: decide all together.",
     ),
     Lesson(
-        id="shaft-in", title="Fitting with the shaft in", minutes=10, page="bucket-over",
+        id="shaft-in",
+        does="Take the plan. Take the old shims out and put the new ones in, valve by valve.",
+        title="Fitting with the shaft in", minutes=10, page="bucket-over",
         caution="On a real engine: the holding-down tool fully seated. If it slips the bucket "
         "jumps up.", start=Start(layout=Layout.SINGLE, follower=Follower.BUCKET_OVER),
         begins=Stage.CHOOSE, until=Stage.PROVE, world=World(opens_up=0.0, wear_nm=mm("0.07")),
         least=1,
-        point="Pieces are exchanged where the valves rest; nothing is turned over an empty bucket.",
+        point="Shims are exchanged where the valves rest; nothing is turned over an empty bucket.",
     ),
     Lesson(
-        id="swapped", title="Swapped at the proof", minutes=8, page="prove", start=SINGLE,
+        id="swapped",
+        does="Measure the valves that were opened. Find out which two shims changed places.",
+        title="Swapped at the proof", minutes=8, page="prove", start=SINGLE,
         begins=Stage.PROVE, until=Stage.PROVE, trap=Trap.SWAPPED,
         world=World(opens_up=0.0, wear_nm=mm("0.07")),
         least=3,
-        point="One too small, its neighbour too large by as much: two pieces are in each other's "
+        point="One too small, its neighbour too large by as much: two shims are in each other's "
         "places.",
     ),
     Lesson(
-        id="closer", title="Opener and closer", minutes=6, page="opener-closer", start=Start(
+        id="closer",
+        does="Write down both gaps of each valve.",
+        title="Opener and closer", minutes=6, page="opener-closer", start=Start(
         layout=Layout.SINGLE, valves=2, follower=Follower.OPENER_CLOSER),
         point="Two gaps a valve, each with its own range.",
     ),
     Lesson(
-        id="units", title="Thou and millimetres", minutes=5, page="sums", unit=Unit.INCH,
+        id="units",
+        does="Write each gap down in thou, as the blade is marked.",
+        title="Thou and millimetres", minutes=5, page="sums", unit=Unit.INCH,
         caution=OPEN, until=Stage.FEEL, start=TWIN,
         point="Gaps in thou, shims in millimetres. Write a reading as it was read, and let the "
         "sum convert.",
     ),
     Lesson(
-        id="bench", title="A head on the bench", minutes=6, page="turn", kind=JobKind.BENCH,
+        id="bench",
+        does="Set each lobe away by its gear, then write the gap down.",
+        title="A head on the bench", minutes=6, page="turn", kind=JobKind.BENCH,
         caution="On a real head: it stands clear of the table, so that an opening valve touches "
         "nothing.", start=TWIN,
         point="No crank: each lobe is set away from its follower by the camshaft's gear.",
     ),
     Lesson(
-        id="job", title="The whole job", minutes=10, page="first-check", until=Stage.SIGN,
+        id="job",
+        does="Work from Ready to Sign, then sign the sheet twice.",
+        title="The whole job", minutes=10, page="first-check", until=Stage.SIGN,
         caution=OPEN, start=SINGLE, begins=Stage.READY, caps=True,
         world=World(opens_up=0.0, wear_nm=mm("0.06")),
         least=1,
@@ -154,7 +189,9 @@ LESSONS = (
 )  # fmt: skip
 
 OWN = Lesson(
-    id="own", title="An engine of the shop", minutes=10, page="first-check", until=Stage.SIGN,
+    id="own",
+        does="Work from Ready to Sign, then sign the sheet twice.",
+        title="An engine of the shop", minutes=10, page="first-check", until=Stage.SIGN,
     begins=Stage.READY, caution=OPEN, point="Your own engine, with wear that was made up.",
     caps=True,
 )  # fmt: skip
@@ -163,6 +200,7 @@ BY_ID = {lesson.id: lesson for lesson in (*LESSONS, OWN)}
 
 SETS = {
     "usual": USUAL_BLADES,
+    "fine": tuple(range(3, 51)),
     "coarse": (5, 10, 15, 20, 25, 30, 35, 40, 45, 50),
 }
 """Feeler sets in hundredths of a millimetre (common practice)."""

@@ -122,7 +122,7 @@ class Rig:
         if self.empty:
             raise NotReady(
                 f"{', '.join(sorted(self.empty))}: nothing is turned while it is empty. Put a "
-                "piece in first.",
+                "shim in first.",
                 field="valve",
             )
         if self.caps is not None and not self.caps.tight:
@@ -138,7 +138,7 @@ class Rig:
         assert self.caps is not None  # else there is no such act
         if where == "on" and self.empty:
             raise NotReady(
-                f"{', '.join(sorted(self.empty))}: no piece is in. A shaft is not laid on that.",
+                f"{', '.join(sorted(self.empty))}: no shim is in. A shaft is not laid on that.",
                 field="valve",
             )
         return self.caps.move(where)
@@ -172,7 +172,7 @@ class Rig:
         if not 1 <= len(blades) <= 2 or any(nm not in known for nm in blades):
             raise BadValue("Pick one blade of the set, or two.", field="blade")
         if self._known(valve) in self.empty:
-            raise NotReady(f"{valve} has no piece in: there is nothing to measure.", field="valve")
+            raise NotReady(f"{valve} has no shim in: there is nothing to measure.", field="valve")
         if self.caps is not None and self.caps.off:
             raise NotReady("The shafts are out: there is no gap to feel.", field="caps")
         self.tries += 1
@@ -214,7 +214,7 @@ class Rig:
         marking = self.simulated.marking(self.out[valve])
         worn = marking.startswith("?")
         says = "Its marking is worn off." if worn else f"It is marked {marking}."
-        return Told(word="out", sentence=f"The piece of {valve} lies on its place. {says}",
+        return Told(word="out", sentence=f"The shim of {valve} lies on its place. {says}",
                     marking=None if worn else marking)  # fmt: skip
 
     def _take_new(self, valve: str, size_nm: int) -> Told:
@@ -234,14 +234,14 @@ class Rig:
                         shown_nm=shown)  # fmt: skip
         piece = (self.new if new else self.out).get(on)
         if piece is None:
-            raise NotReady(f"No piece of {on} is in the hand: take it out first.", field="valve")
+            raise NotReady(f"No shim of {on} is in the hand: take it out first.", field="valve")
         shown = self.simulated.measure(piece)
-        return Told(word="closed", sentence=f"Closed on the piece of {on}.", shown_nm=shown)
+        return Told(word="closed", sentence=f"Closed on the shim of {on}.", shown_nm=shown)
 
     def _slide(self, on: str, new: bool = False) -> Told:
         piece = (self.new if new else self.out).get(on)
         if piece is None:
-            raise NotReady(f"No piece of {on} is in the hand: take it out first.", field="valve")
+            raise NotReady(f"No shim of {on} is in the hand: take it out first.", field="valve")
         return Told(
             word="slid",
             sentence="A calliper shows hundredths and may be two of them off: too coarse to choose "
@@ -269,14 +269,14 @@ class Rig:
 
     def _put_in(self, valve: str, source: str, giver: str | int = "") -> Told:
         if self._known(valve) not in self.empty:
-            raise NotReady(f"{valve} has a piece in: take it out first.", field="valve")
+            raise NotReady(f"{valve} has a shim in: take it out first.", field="valve")
         if source == "tray":
             piece = self._off_the_tray(giver)
         else:
             pieces = self.new if source == "new" else self.out
             piece = pieces.pop(valve if source in ("new", "own") else str(giver), None)
         if piece is None:
-            raise NotReady("That piece is not in the hand.", field="valve")
+            raise NotReady("That shim is not in the hand.", field="valve")
         self.simulated.put_in(valve, piece)
         self.empty.discard(valve)
         return Told(word="in", sentence=f"It sits flat in {valve}, and the bucket turns freely.")

@@ -1,5 +1,6 @@
 """What was true, beside what was written: a lesson's score, and how one hand feels over time."""
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from statistics import fmean, stdev
@@ -36,15 +37,24 @@ class Read:
 
     @property
     def right(self) -> bool:
-        """Whether what was judged is so."""
-        return self.said is self.verdict or {self.said, self.verdict} == {
+        """Whether what was judged is so, or left open where no more was known."""
+        return self.honest or self.said is self.verdict or {self.said, self.verdict} == {
             Verdict.TIGHT, Verdict.NONE,
         }  # fmt: skip
+
+    @property
+    def honest(self) -> bool:
+        """Whether it was left open, and the true gap does lie where it was said to lie."""
+        low = -math.inf if self.gap.low_nm is None else self.gap.low_nm
+        high = math.inf if self.gap.endless else self.gap.high_nm
+        return self.said is Verdict.UNSETTLED and low <= self.true_nm <= high
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Score:
-    """A lesson by its truth. `fewest` is how many blades would have settled every valve.
+    """A lesson by its truth. What another hand read before it began is not in `reads`.
+
+    `fewest` is how many blades would have settled every valve.
 
     `bolts` is what is said of the caps' bolts, empty where none were turned.
     """
@@ -78,7 +88,7 @@ def score_of(session: LessonRun, rounds: Sequence[Round]) -> Score:
     first, last = rounds[0].status.valves, rounds[-1].status.valves
     for clearance in engine.clearances:
         found, proof = first[clearance.id].record.found, last[clearance.id].record.proof
-        if found is not None:
+        if found is not None and not session.by_others:
             reads.append(_read(clearance, "found", found.gap, session.first[clearance.id]))
         if proof is not None and clearance.id in now:
             reads.append(_read(clearance, "proof", proof.gap, now[clearance.id]))
@@ -163,10 +173,6 @@ def feel_of(sessions: Sequence[Begun | LessonRun]) -> FeelScore:
     )
 
 
-def errors_of(score: Score, *, done_before: bool) -> list[float]:
-    """Return how far off the readings were that this hand took, and not another before it."""
-    return [
-        float(read.error_nm)
-        for read in score.reads
-        if read.error_nm is not None and (read.purpose == "proof" or not done_before)
-    ]
+def errors_of(score: Score) -> list[float]:
+    """Return how far off the readings were that this hand took."""
+    return [float(read.error_nm) for read in score.reads if read.error_nm is not None]

@@ -213,7 +213,7 @@ class Practice:
         rig = _rig(lesson, engine, seed, caps=caps)
         now = self._clock()
         micrometer = self._own_tools(lesson)
-        document.setdefault("machine", {})["blades"] = f"Practice, {lesson.blades}"
+        document["engine"]["blades"] = f"Practice, {lesson.blades}"
         change_settings(self.database, name="Practice, no shop's record")
         label = f"{document['engine']['name'].removeprefix('Practice: ')}, practice {number}"
         made = register_engine(
@@ -291,7 +291,24 @@ def _shows(lesson: Lesson, engine: Engine, seed: int) -> bool:
     out = sum(not truth.in_spec(clearance.id) for clearance in engine.clearances)
     low = min(truth.gap_nm(clearance.id) for clearance in engine.clearances)
     felt = low > mm("0.05") or lesson.trap is Trap.NO_GAP
+    if lesson.drags and not _drags(lesson, truth, engine):
+        return False
     return felt and lesson.least <= out < max(len(engine.clearances), lesson.least + 1)
+
+
+def _drags(lesson: Lesson, truth: Truth, engine: Engine) -> bool:
+    """Return whether at more than half of the gaps a blade of the set drags lightly."""
+    snug = 1.5 * lesson.world.feel_nm
+    rooms = [
+        min(
+            gap - blade.nominal_nm
+            for blade in blade_set(lesson.blades).blades
+            if gap >= blade.nominal_nm
+        )
+        for clearance in engine.clearances
+        if (gap := truth.gap_nm(clearance.id)) > mm("0.05")
+    ]
+    return sum(snug / 3 <= room < snug for room in rooms) * 2 > len(engine.clearances)
 
 
 class _OtherHand(CardHand):

@@ -23,7 +23,19 @@ blueprint = APIBlueprint("practice", __name__, url_prefix="/api/practice")
 
 
 @read_off(
-    Lesson, without=("start", "world", "trap", "crank", "kind", "unit", "blades", "least", "caps")
+    Lesson,
+    without=(
+        "start",
+        "world",
+        "trap",
+        "crank",
+        "kind",
+        "unit",
+        "blades",
+        "least",
+        "drags",
+        "caps",
+    ),
 )
 class LessonOut(Answer):
     """One lesson."""
@@ -97,6 +109,7 @@ class ReadOut(Answer):
     """One reading beside what was true."""
 
     right: bool
+    honest: bool
 
 
 @read_off(Score)
@@ -215,7 +228,7 @@ def show_truth(card_id: int) -> dict[str, Any]:
     session = _practice().session(card_id)
     score = _score(session)
     if not session.finished:
-        _practice().finish(session, errors_of(score, done_before=bool(session.by_others)))
+        _practice().finish(session, errors_of(score))
     return _shown(session, score)
 
 

@@ -58,7 +58,7 @@ def move_shim(session: Session, row: ShimRow, to: Location, why: str, now: datet
     left = place_of(row)
     check_way(left, to)
     if to.where is Where.ENGINE and shim_at(session, to) is not None:
-        raise NotReady(f"There is a piece in {to.valve} already; take that out first.",
+        raise NotReady(f"There is a shim in {to.valve} already; take that out first.",
                        field="place")  # fmt: skip
     for name, value in _columns(to).items():
         setattr(row, name, value)
@@ -243,8 +243,8 @@ def audit(session: Session) -> list[str]:
         way = moves.pop(row.id, [])
         links = [None, *(move.reached for move in way)]
         if [move.left for move in way] != links[:-1] or links[-1] != place_of(row):
-            faults.append(f"piece {row.id} is at {place_of(row).words()}, its moves say otherwise")
+            faults.append(f"shim {row.id} is at {place_of(row).words()}, its moves say otherwise")
     in_valves = Counter((r.engine_id, r.valve) for r in rows if r.place == Where.ENGINE)
     faults += [f"{valve} of engine {engine} holds {n}" for (engine, valve), n in in_valves.items()
                if n > 1]  # fmt: skip
-    return faults + [f"piece {shim_id} moved and is not there" for shim_id in moves]
+    return faults + [f"shim {shim_id} moved and is not there" for shim_id in moves]

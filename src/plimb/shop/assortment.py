@@ -105,7 +105,7 @@ def _kit(row: ShimFamilyRow, sizes: tuple[SizeToKeep, ...], cost: Decimal | None
         return ""
     kit = Decimal(row.kit_price)
     missing = sum(max(0, size.buy - row.kit_each) for size in sizes)
-    left = f", and {missing} more pieces beside it" if missing else ""
+    left = f", and {missing} more shims beside it" if missing else ""
     less = "less" if kit < cost else "more"
     return f"A kit of {row.kit_each} each is {kit:.2f}, {abs(kit - cost):.2f} {less}{left}."
 

@@ -258,10 +258,10 @@ def _typed_pieces(text: str, family: Family, condition: Condition) -> list[tuple
         assert match is not None  # it takes any text
         count = int(match["count"] or 1)
         if not 1 <= count <= MOST_AT_ONCE:
-            raise BadValue(f"{part}: between 1 and {MOST_AT_ONCE} pieces at once.", field="text")
+            raise BadValue(f"{part}: between 1 and {MOST_AT_ONCE} shims at once.", field="text")
         wanted.append((parse_shim(match["piece"], family, condition=condition), count))
     if sum(count for _piece, count in wanted) > MOST_AT_ONCE:
-        raise BadValue(f"At most {MOST_AT_ONCE} pieces at once.", field="text")
+        raise BadValue(f"At most {MOST_AT_ONCE} shims at once.", field="text")
     return wanted
 
 
@@ -275,7 +275,7 @@ def move_piece(
         PieceMoved: It has gone elsewhere since.
         BadValue: Nothing goes that way.
     """
-    with database.writing(f"piece moved: {why}", now) as session:
+    with database.writing(f"shim moved: {why}", now) as session:
         move_shim(session, get_shim(session, shim_id, seen), to, why, now)
 
 
@@ -296,7 +296,7 @@ def count_pocket(
         NotFound: There is no such family.
     """
     if not 0 <= counted <= MOST_AT_ONCE:
-        raise BadValue(f"A pocket holds 0 to {MOST_AT_ONCE} pieces.", field="counted")
+        raise BadValue(f"A pocket holds 0 to {MOST_AT_ONCE} shims.", field="counted")
     with database.writing("drawer counted", now) as session:
         row = numbered(session, ShimFamilyRow, family_id)
         there = _in_pocket(session, row, nominal_nm)

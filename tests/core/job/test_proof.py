@@ -316,7 +316,7 @@ def test_a_swap_names_both_valves_their_difference_and_what_to_read() -> None:
     assert (first.cause, first.valves) == (Cause.SWAPPED, ("A", "B"))
     assert "A is 0.10 too small, B is 0.10 too large" in first.evidence
     assert "2.40 and 2.50" in first.evidence
-    assert first.check == "Take the pieces of A and B out and read both."
+    assert first.check == "Take the shims of A and B out and read both."
     assert sum(ranked.chance for ranked in said.ranked) == pytest.approx(1, abs=0.05)
 
 

@@ -89,7 +89,7 @@ def test_what_is_bought_says_why_nothing_at_hand_serves() -> None:
     words = said(row("A", gap(10), "2.80"), row("B", gap(10), "2.80"), drawer=(stock("2.70"),))
     assert sorted(line.split(".")[0] for line in words.values()) == ["2", "The 2"]
     assert any("The 2.70 at hand serves" in line and "Buy 2.70" in line for line in words.values())
-    assert "Only new pieces are wanted." in said(
+    assert "Only new shims are wanted." in said(
         row("A", gap(10), "2.80"), drawer=(stock("2.70"),), reuse=False
     )["A"]  # fmt: skip
 
@@ -313,7 +313,7 @@ def test_old_pieces_are_given_for_new_ones_and_odd_sizes_have_to_wait() -> None:
     (one,) = purchases(order, [], [terms], {KIT.diameter_nm: 3})
     assert (one.swapped, one.with_swaps) == (2, Decimal("13.0"))  # 24 less twice 8 − 2.50
     assert one.words().endswith(
-        "With 2 old pieces given for as many new ones: 13.0. Only to order, 7 days: 2.75."
+        "With 2 old shims given for as many new ones: 13.0. Only to order, 7 days: 2.75."
     )
     (none,) = purchases(order, [], [terms], {})
     assert none.with_swaps is None

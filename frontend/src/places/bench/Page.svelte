@@ -191,7 +191,7 @@
           {#if waiting > 1}
             <p class="border-line flex flex-wrap items-center gap-x-4 border-b py-2">
               <span class="min-w-52 flex-1"
-                >{waiting} cards wait for their pieces, out of one drawer.</span
+                >{waiting} cards wait for their shims, out of one drawer.</span
               >
               <Button href="/together">Plan them together</Button>
             </p>

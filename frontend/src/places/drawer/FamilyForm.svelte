@@ -84,7 +84,7 @@
     bind:value={swapPrice}
     placeholder="no swaps"
     at="swap_price"
-    help="What the counter asks for a new piece where an old one of this family is given for it. Left empty it does not swap."
+    help="What the parts counter asks for a new shim where an old one of this family is given for it. Left empty it does not swap."
   />
   <Field label="Wait for an order, days" kind="whole" bind:value={waitDays} at="wait_days" />
   <Field

@@ -40,7 +40,7 @@
   <p class="text-soft py-2">Empty{pocket.low ? ", and below the low-stock line" : ""}.</p>
 {:else if pieces === null}
   <p class="text-soft py-2" style:min-height="{Math.min(pocket.count, 6) * 53}px">
-    Looking at its {pocket.count === 1 ? "piece" : `${pocket.count} pieces`}…
+    Looking at its {pocket.count === 1 ? "shim" : `${pocket.count} shims`}…
   </p>
 {/if}
 <ul>

@@ -77,7 +77,7 @@
 >
   <Notice kind="edge">
     Everything written since {chosen ? copiesState.called(chosen) : "then"} is gone from every screen:
-    cards, readings, pieces moved.
+    cards, readings, shims moved.
   </Notice>
   <div class="mt-4 flex flex-wrap gap-2">
     <Button kind="now" onclick={() => void putBack()}>Put it back</Button>

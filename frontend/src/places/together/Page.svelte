@@ -42,7 +42,7 @@
   {#if plan}
     <p class="my-3 max-w-[44rem] leading-6">
       Each card alone would take what suits it best from the drawer, and two would count on the same
-      piece. Here every piece is promised once.
+      shim. Here every shim is promised once.
     </p>
     {#if taking.refusal}<Notice>{taking.refusal.sentence}</Notice>{/if}
     {#if done.length}
@@ -53,8 +53,8 @@
     {#if plan.cards.length === 0}
       <p class="text-soft border-ink border-t-2 py-6">
         {done.length
-          ? "No other card waits for its pieces."
-          : "No open card waits for its pieces. A card does once its gaps are felt and its shims are read."}
+          ? "No other card waits for its shims."
+          : "No open card waits for its shims. A card does once its gaps are felt and its shims are read."}
       </p>
     {:else}
       <p class="text-soft py-1">
@@ -62,8 +62,8 @@
         {plan.to_buy === 0
           ? "nothing to buy"
           : plan.to_buy === 1
-            ? "1 piece to buy"
-            : `${plan.to_buy} pieces to buy`}.
+            ? "1 shim to buy"
+            : `${plan.to_buy} shims to buy`}.
       </p>
     {/if}
     {#each plan.cards as share (share.card_id)}
@@ -84,7 +84,7 @@
           </p>
         {/if}
         {#if share.moves.length === 0}
-          <p class="text-soft py-2">Every piece stays where it is.</p>
+          <p class="text-soft py-2">Every shim stays where it is.</p>
         {:else}
           <div class="relative overflow-x-auto">
             <table class="w-full min-w-[34rem] table-fixed">

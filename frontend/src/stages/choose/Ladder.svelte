@@ -101,7 +101,7 @@
   </svg>
   <RadioGroup
     class="min-w-0 flex-1"
-    label="Pieces that can be had for {valve.valve}"
+    label="Shims that can be had for {valve.valve}"
     items={options}
     name={optionKey}
     value={looked && optionKey(looked)}

@@ -62,15 +62,15 @@
 
   $effect(() =>
     keys.register([
-      { key: "Enter", says: "Choose: take the piece shown, go to the next valve", act: take },
+      { key: "Enter", says: "Choose: take the shim shown, go to the next valve", act: take },
       {
         key: "+",
-        says: "Choose: look at the next thicker piece",
+        says: "Choose: look at the next thicker shim",
         act: () => look(stepped(move?.options ?? [], option, 1)),
       },
       {
         key: "-",
-        says: "Choose: look at the next thinner piece",
+        says: "Choose: look at the next thinner shim",
         act: () => look(stepped(move?.options ?? [], option, -1)),
       },
       { key: "p", says: "Choose: take the whole plan", act: () => void planned.takeAll() },
@@ -88,14 +88,14 @@
   />
   {#if valve.overtaken && !job.signed}
     <Notice kind="now">
-      {valve.chosen ? preferences.shim(valve.chosen.thickness) : "The piece"} was decided on from other
+      {valve.chosen ? preferences.shim(valve.chosen.thickness) : "The shim"} was decided on from other
       figures than those that stand now.
       <Button kind="now" onclick={() => void planned.takeAll()}>Plan again</Button>
     </Notice>
   {/if}
   {#if planned.plan?.remembered.length && !job.signed}
     <p class="border-now border-l-4 pl-3 text-note leading-5">
-      Made with the shims that the record, or your memory, says are in. Have the pieces at hand;
+      Made with the shims that the record, or your memory, says are in. Have the shims at hand;
       read each shim as it comes out, then take the plan.
     </p>
   {/if}

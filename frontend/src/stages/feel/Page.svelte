@@ -31,7 +31,7 @@
     if (!valve.found) return `${place}: its lobe points away from the follower.${before}`;
     const words = preferences.unit === "mm" ? valve.found.mm : valve.found.thou;
     const change = valve.change
-      ? `. Its piece: ${changeWords(valve.change, (one) => preferences.shim(one))}`
+      ? `. Its shim: ${changeWords(valve.change, (one) => preferences.shim(one))}`
       : "";
     return `${words}; ${valve.reason}${valve.near_edge ? ", near the tight edge" : ""}${change}`;
   });

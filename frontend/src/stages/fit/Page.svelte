@@ -67,7 +67,7 @@
   }
   $effect(() =>
     keys.register([
-      { key: "Enter", says: "Fit: the piece is in, take the next valve", act: () => isIn() },
+      { key: "Enter", says: "Fit: the shim is in, take the next valve", act: () => isIn() },
     ]),
   );
 </script>
@@ -105,7 +105,7 @@
     {/if}
     {#if step.spare}
       <p class="border-now border-l-4 pl-3 leading-5">
-        Its piece is still in {step.from_valve}: close it with any spare piece before you turn on.
+        Its shim is still in {step.from_valve}: close it with any spare shim before you turn on.
       </p>
     {/if}
     <p class="text-note leading-5">
@@ -159,7 +159,7 @@
       {/if}
       {#if step.by_marking}
         <p class="text-soft text-sm">
-          Nobody has measured this piece yet. A minute now saves a round.
+          Nobody has measured this shim yet. A minute now saves a round.
         </p>
       {/if}
     {/if}
@@ -176,15 +176,20 @@
   {:else if steps.length}
     <p>{job.inHand} keeps its shim. Pick one of {steps.map((one) => one.valve).join(", ")}.</p>
   {:else if job.card.shafts_aside.length}
-    <p>No piece changes. What was taken off goes back by the list.</p>
+    <p>No shim changes. What was taken off goes back by the list.</p>
   {:else}
     <p>
-      No piece changes in this round. <a class="underline" href="/cards/{job.card.id}/choose"
+      No shim changes in this round. <a class="underline" href="/cards/{job.card.id}/choose"
         >Take the plan</a
       > first, or go on to sign.
     </p>
   {/if}
-  <NextStage card={job.card} stage="fit" lines={job.card.closing} />
+  <NextStage
+    card={job.card}
+    stage="fit"
+    lines={job.card.closing}
+    busy={job.card.bolts.some((one) => one.turned < one.turns)}
+  />
   {#if !steps.length}<Aside {job} />{/if}
   {#if job.card.closing.length && (job.card.machine.caps || job.card.machine.tensioner)}
     <p class="border-now border-l-4 pl-3 leading-5">

@@ -20,6 +20,7 @@
   let chosen = $state<string | null>(null);
   const bolts = $derived(laid.find((one) => one.name === chosen) ?? laid[0] ?? null);
   const many = $derived(bolts?.places.length ?? 0);
+  const shimsFirst = $derived(job.card?.fit.some((one) => !one.fitted) ?? false);
   const done = $derived(bolts !== null && bolts.turned >= bolts.turns);
   const stage = $derived(bolts && many ? Math.min(2, Math.floor(bolts.turned / many)) : 0);
   const at = $derived(bolts && many ? bolts.turned % many : 0);
@@ -190,7 +191,7 @@
       {#if !job.signed}
         <div class="mt-auto grid grid-cols-[1fr_auto] gap-1.5">
           <Button
-            kind={done ? "plain" : "now"}
+            kind={done || shimsFirst ? "plain" : "now"}
             class="min-h-12 text-lg"
             disabled={done}
             onclick={() => turn(bolts, 1)}>{done ? "Done" : `Turned, ${at + 1} of ${many}`}</Button

@@ -103,13 +103,13 @@
   <Entry
     {job}
     what={job.card.reference_first && job.card.round === 1
-      ? "Reference piece that goes in"
+      ? "Reference shim that goes in"
       : "Shim that is in"}
     hint="290 is the marking. 2.897 is measured. ?? where the marking is worn off."
   >
     <div class="flex flex-wrap items-center gap-2">
       <ToggleGroup
-        label="The piece is"
+        label="The shim is"
         value={job.entry.condition}
         items={["sound", "worn", "scrap"]}
         onchange={(condition) => (job.entry.condition = condition)}
@@ -117,7 +117,7 @@
       {#if stream.connected}
         <Button
           onclick={() => void close()}
-          title="The simulated micrometer closes on this valve's piece">Close the micrometer</Button
+          title="The simulated micrometer closes on this valve’s shim">Close the micrometer</Button
         >
       {/if}
     </div>

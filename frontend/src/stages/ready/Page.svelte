@@ -127,7 +127,7 @@
   >
     <Button kind={typed ? "plain" : "now"} href="/cards/{card.id}/{next}" class="min-h-12 text-lg">
       {card.reference_first
-        ? "Write the reference pieces down"
+        ? "Write the reference shims down"
         : bench
           ? "Turn the first camshaft"
           : "Turn to the first stop"}

@@ -46,10 +46,10 @@
 
 <Details class="border-line border-t pt-1.5" open={lines.length > 0}>
   <summary class="flex min-h-9 items-baseline justify-between font-[560]">
-    Used, for the bill <span class="text-soft text-note">{lines.length || "pieces alone"}</span>
+    Used, for the bill <span class="text-soft text-note">{lines.length || "shims alone"}</span>
   </summary>
   <p class="text-soft text-note leading-5">
-    Pieces that were bought stand on the sheet by themselves. A price nobody knows stays unknown.
+    Shims that were bought stand on the sheet by themselves. A price nobody knows stays unknown.
   </p>
   <ul>
     {#each lines as line, n (n)}

@@ -51,7 +51,7 @@ def fit_piece(
         raise NotReady(f"{valve} keeps its shim; nothing is fitted there.", field="valve")
     if fitted and status_of(on.card).valves[valve].overtaken:
         raise NotReady(
-            f"The piece for {valve} was decided on from other figures. Plan again first.",
+            f"The shim for {valve} was decided on from other figures. Plan again first.",
             field="overtaken",
         )
     if swapped:
@@ -76,7 +76,7 @@ def _refuse_swap(on: OnCard, valve: str, choice: Choice) -> None:
     takers = (record.choice for record in on.records.values())
     taken = any(one and one.from_valve == valve and one.source is Source.ENGINE for one in takers)
     if choice.source is not Source.COUNTER or taken:
-        why = "its old piece goes into another valve" if taken else "nothing is bought for it"
+        why = "its old shim goes into another valve" if taken else "nothing is bought for it"
         raise NotReady(f"{valve}: {why}, so nothing is swapped at the counter.", field="swapped")
 
 
@@ -99,7 +99,7 @@ def _refuse_wrong(
                 f"{said} gives {units.in_sum(after_nm)}, {how}: not this one?", field="measured"
             )
     if abs(in_hand_nm - wanted_nm) > far_nm:
-        raise NotReady(f"{said}: is it the right piece?", field="measured")
+        raise NotReady(f"{said}: is it the right shim?", field="measured")
 
 
 @act("lay-aside")

@@ -134,5 +134,5 @@ def become(
         if card.near_enough_nm is None:
             card.near_enough_nm = room_nm
     if not row.opens and any(piece.superseded_at is None for piece in card.rounds[-1].pieces):
-        raise NotReady("Pieces are out already: this is no check only any more.", field="kind")
+        raise NotReady("Shims are out already: this is no check only any more.", field="kind")
     card.kind = kind

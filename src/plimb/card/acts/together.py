@@ -116,4 +116,4 @@ def take_together(on: OnCard) -> None:
         if card.id == on.card.id:
             take_moves(on, of.plan, by_hand=True)
             return
-    raise NotReady("This card does not wait for pieces.", field="valve")
+    raise NotReady("This card does not wait for shims.", field="valve")

@@ -177,7 +177,7 @@ def _anything(proved: Sequence[Proved]) -> Iterator[Way]:
 def _swapped(on: Sequence[Proved]) -> str:
     a, b = on
     return (
-        f"{_said(on)}; the pieces differ by {a.units.in_sum(abs(a.new_nm - b.new_nm))} "
+        f"{_said(on)}; the shims differ by {a.units.in_sum(abs(a.new_nm - b.new_nm))} "
         f"({a.units.shim_figure(a.new_nm)} and {a.units.shim_figure(b.new_nm)})."
     )
 
@@ -185,7 +185,7 @@ def _swapped(on: Sequence[Proved]) -> str:
 def _marking(on: Sequence[Proved]) -> str:
     true_nm = on[0].new_nm - (on[0].residual_nm or 0)
     would_be = on[0].units.shim_figure(true_nm)
-    return f"{_said(on)}; the piece was never measured and would be {would_be}."
+    return f"{_said(on)}; the shim was never measured and would be {would_be}."
 
 
 def _held_open(on: Sequence[Proved]) -> str:
@@ -205,30 +205,30 @@ def _impossible(on: Sequence[Proved]) -> str:
     return (
         f"Worked back, {gap(one.proof.best_nm)} − ({shim(one.old_nm)} − {shim(one.new_nm)}) = "
         f"{gap(one.before_nm or 0)}, but {gap(one.found.high_nm)} was refused: one of the readings "
-        "or pieces is not what stands here."
+        "or shims is not what stands here."
     )
 
 
 def _in_ring(on: Sequence[Proved]) -> str:
     pieces = ", ".join(proof.units.shim_figure(proof.new_nm) for proof in on)
-    return f"{_said(on)}; that is what the pieces ({pieces}) give in one another’s places."
+    return f"{_said(on)}; that is what the shims ({pieces}) give in one another’s places."
 
 
 DOUBT = CauseKind(name="Within doubt", how_often=0.87, ways=lambda _proved: [((), NO_SHIFT, 0.0)])
 SWAPPED = CauseKind(
-    name="Two pieces changed places",
+    name="Two shims changed places",
     how_often=0.02,
     ways=_swaps,
     evidence=_swapped,
-    check=lambda on: f"Take the pieces of {on[0].valve} and {on[1].valve} out and read both.",
+    check=lambda on: f"Take the shims of {on[0].valve} and {on[1].valve} out and read both.",
 )
 CYCLE = CauseKind(
-    name="Pieces in each other’s places",
+    name="Shims in each other’s places",
     how_often=0.01,
     ways=_cycles,
     evidence=_in_ring,
     check=lambda on: (
-        f"Take the pieces of {', '.join(proof.valve for proof in on)} out and read them."
+        f"Take the shims of {', '.join(proof.valve for proof in on)} out and read them."
     ),
 )
 ALIKE_ALL = CauseKind(
@@ -253,7 +253,7 @@ MISREAD = CauseKind(
 IMPOSSIBLE = CauseKind(
     name="A gap that cannot have been",
     evidence=_impossible,
-    check=lambda _on: "Measure it again, and read the piece that came out once more.",
+    check=lambda _on: "Measure it again, and read the shim that came out once more.",
 )
 HELD_OPEN = CauseKind(
     name="Held open before",
@@ -280,11 +280,11 @@ CAM = CauseKind(
     put_right=True,
 )
 MARKING = CauseKind(
-    name="A piece not what its marking says",
+    name="A shim not what its marking says",
     how_often=0.05,
     ways=_markings,
     evidence=_marking,
-    check=lambda _on: "Take the piece out and measure it.",
+    check=lambda _on: "Take the shim out and measure it.",
 )
 WRONG_TDC = CauseKind(
     name="Measured at the wrong top dead centre",

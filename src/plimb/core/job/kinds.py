@@ -59,13 +59,13 @@ BENCH = KindOfJob(
 )
 HEAD_WORK = KindOfJob(
     label="after head work, in the machine",
-    means="Nothing is known: reference pieces go in and are written down, then the gaps.",
+    means="Nothing is known: reference shims go in and are written down, then the gaps.",
     stages=_FIRST_READ,
     reference=True,
 )
 HEAD_WORK_BENCH = KindOfJob(
     label="after head work, on the bench",
-    means="The head is off; reference pieces go in and are written down, then the gaps.",
+    means="The head is off; reference shims go in and are written down, then the gaps.",
     stages=_FIRST_READ,
     on_bench=True,
     reference=True,

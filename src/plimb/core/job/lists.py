@@ -214,7 +214,7 @@ ROWS: tuple[_Row, ...] = (
          "with a magnet before a shaft is turned again.", _on_bench),
     _row(SAFE, "gear", "Each camshaft is turned by its gear or a tool", "Its lobe set straight "
          "away from the follower that is measured; never turned against a blade.", _on_bench),
-    _row(SAFE, "reference", "A reference piece of known thickness under every follower", "Write "
+    _row(SAFE, "reference", "A reference shim of known thickness under every follower", "Write "
          "each down first, measured: without it there is no sum.", _reference),
     _rows(SAFE, lambda facts: facts.follower.ready),
     _row(SAFE, "decompressor", "Decompressor free of the valve", "Its lobe is not in the turning "
@@ -230,7 +230,7 @@ ROWS: tuple[_Row, ...] = (
     _rows(REACH, _caps_off, _shafts_out),
     _rows(REACH, _lift, _shafts_out),
     _rows(REACH, lambda facts: facts.follower.reach, _shims_reached),
-    _row(CLOSE, "count", "Every piece and tool counted, nothing left in the head", "A part that "
+    _row(CLOSE, "count", "Every shim and tool counted, nothing left in the head", "A part that "
          "is missing now is found before the engine is turned.", _shafts_out),
     _rows(CLOSE, _lay, _shafts_out),
     _row(CLOSE, "caps", "Caps in their own places, the right way round", "Drawn down evenly by "

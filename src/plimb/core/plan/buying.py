@@ -58,7 +58,7 @@ class Purchase:
         """Return which to take and by how much, what a swap makes of it, what has to wait."""
         said = [self._kit_or_singles()]
         if self.with_swaps is not None:
-            old = f"{self.swapped} old piece{'s' if self.swapped > 1 else ''}"
+            old = f"{self.swapped} old shim{'s' if self.swapped > 1 else ''}"
             said.append(f"With {old} given for as many new ones: {self.with_swaps:f}.")
         if self.to_order:
             sizes = ", ".join(self.units.shim_figure(size) for size in self.to_order)
@@ -75,11 +75,11 @@ class Purchase:
         if self.take_kit:
             return (
                 f"Take the kit: {self.kit:f} against {self.singles:f} for {pieces}, and "
-                f"{self.left_over} pieces stay for the drawer."
+                f"{self.left_over} shims stay for the drawer."
             )
         return (
             f"Take {pieces} for {self.singles:f}: the kit is {self.kit - self.singles:f} dearer, "
-            f"though {self.left_over} of its pieces would stay for the drawer."
+            f"though {self.left_over} of its shims would stay for the drawer."
         )
 
 

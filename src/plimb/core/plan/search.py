@@ -65,7 +65,7 @@ def decide(request: PlanRequest) -> tuple[Candidates, Solved]:
     forced = candidates.forced_out()
     if all_out is None:
         raise BadValue(
-            "The pieces decided on cannot all be had: two valves want one piece, or a piece is "
+            "The shims decided on cannot all be had: two valves want one shim, or a shim is "
             "not there. Take one of them back.",
             field="pins",
         )

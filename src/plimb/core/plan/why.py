@@ -157,7 +157,7 @@ def _for_now(why: Why) -> str:
     return (
         f"No gap was felt, so no sum can be trusted yet. {fit} "
         f"{why.thick(why.move.thickness_nm)} {'to fit' if bought else _place(why.move)} for now, "
-        "measure, and work back; the piece that stays is bought after that."
+        "measure, and work back; the shim that stays is bought after that."
     )
 
 
@@ -167,7 +167,7 @@ def _bought(why: Why) -> str:
     size = why.thick(hand.thickness_nm)
     said = {
         Fate.NONE_LANDS: f"Nothing {'else ' * (hand.own is not None)}at hand lands in range.",
-        Fate.NEW_WANTED: "Only new pieces are wanted.",
+        Fate.NEW_WANTED: "Only new shims are wanted.",
         Fate.SERVES: f"The {size} at hand serves {hand.valve}.",
         Fate.STAYS: f"The {size} that would do stays in {hand.valve}."
         if (hand.chance or 0) >= EVEN

@@ -65,8 +65,8 @@ WAYS: dict[Where, frozenset[Where]] = {
 def check_way(left: Location, reached: Location) -> None:
     """Refuse a move that cannot be; BadValue if nothing goes that way, or it is there already."""
     if left == reached:
-        raise BadValue(f"The piece is there already: {reached.words()}.", field="place")
+        raise BadValue(f"The shim is there already: {reached.words()}.", field="place")
     if reached.where not in WAYS[left.where]:
         raise BadValue(
-            f"A piece does not go from {left.words()} to {reached.words()}.", field="place"
+            f"A shim does not go from {left.words()} to {reached.words()}.", field="place"
         )

@@ -212,7 +212,7 @@ def _mean(readings: list[int]) -> int | None:
     if readings and max(readings) - min(readings) > ONE_PIECE_NM:
         raise BadValue(
             f"shim readings {show_mm(min(readings))} and {show_mm(max(readings))} are too far "
-            "apart to be one piece; zero the instrument and measure again.",
+            "apart to be one shim; zero the instrument and measure again.",
             field="shim",
         )
     return round(sum(readings) / len(readings)) if readings else None
