@@ -31,7 +31,8 @@ HARD = (
     "must measure", "go round again", "as left", "opens up", "wears far faster",
     "to have what is wanted", "a hand feels", "sure enough from", "tell the truth afterwards",
     "tells the truth afterwards", "not settled", "how far off is still right",
-    "close-rest", "instrument id",
+    "close-rest", "instrument id", "piece", "pieces", "the maker", "maker's", "maker’s",
+    "first stop", "the stops", "to its stop", "a stop of",
 )  # fmt: skip
 """Phrases that are riddles to somebody who is tired: docs/words.md has a better one for each."""
 

@@ -68,7 +68,7 @@ def test_every_sum_is_what_the_core_works_out() -> None:
             assert f"{show_mm(size)} gives {show_mm(gap.best_nm + shim - size)}" in lines
     ((said, lines),) = blocks("sums", "back")
     asked = dict(part.split("=") for part in said.split())
-    back = mm(asked["now"]) + mm(asked["piece"]) - mm(asked["before"])
+    back = mm(asked["now"]) + mm(asked["shim"]) - mm(asked["before"])
     assert f"= −{show_mm(-back)}: it was held open by {show_mm(-back)}" in lines
     ((thou, lines),) = blocks("sums", "thou")
     assert f"{thou} thou = {show_mm(parse_reading(thou, Unit.INCH).gap.best_nm)} mm" in lines
@@ -90,3 +90,33 @@ def test_every_assumption_and_check_value_is_the_cores() -> None:
         else:
             answer = show_mm(mm(shim) + mm(gap) - mm(asked))
         assert f"| {answer} " in row
+
+
+def test_forty_questions_of_beginners_are_answered_by_the_page_that_help_opens_there() -> None:
+    said = (BOOK.parents[1] / "frontend" / "src" / "App.svelte").read_text("utf-8")
+    helps = dict(re.findall(r'title: "([^"]+)", page: "([\w-]+)"', said))
+    helps |= {stage.value.title(): stage.value for stage in Stage}
+    rows = re.findall(r"^\| (.+\?) \| ([\w ]+) \| \[(.+)\]\(([\w-]+)\.md\) \|$",
+                      PAGES["questions"], re.M)  # fmt: skip
+    assert len(rows) >= 40
+    assert len(rows) == PAGES["questions"].count("\n| ") - 1
+    for question, asked_at, answer, page in rows:
+        plain = " ".join(re.sub(r"[*`]", "", PAGES[page]).split()).lower()
+        assert answer.lower() in plain, question
+        there = helps[asked_at]
+        assert page == there or f"]({page}.md" in PAGES[there], question
+
+
+WORDS = (
+    "in range", "too tight", "too loose", "not clear yet", "no gap", "allowed gap", "limits",
+    "position", "mark", "service check", "re-measure", "round", "manufacturer", "meter",
+    "parts counter", "shim", "temporary shim", "plan rules", "target", "feeler set", "guess",
+    "firing order", "chance", "kit", "swap", "stage", "card", "interval", "held open", "lean",
+)  # fmt: skip
+
+
+def test_the_glossary_has_the_words_that_the_screens_use() -> None:
+    explained = " ".join(PAGES["glossary"].split())
+    heads = {one.strip().lower() for bold in re.findall(r"\*\*(.+?)\*\*:", explained)
+             for one in bold.split(",")}  # fmt: skip
+    assert set(WORDS) <= heads

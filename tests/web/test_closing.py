@@ -195,7 +195,7 @@ def test_the_pdf_says_all_of_it_and_its_text_can_be_found(card: Any, served: Any
     for said in ("No. 11", "Corrie Offbeat 690", "Ostrel Hill Climb School", "page 77", "1 IN R",
                  "2.602 (marked 260)", "2.52", "0.152", "−0.002", "in range", "10.0 N·m",
                  "Ada Lund", "Cam caps", "Smooth", "at 24000 km", "Šárka", "at most 0.2",
-                 "maker's manual", fingerprint):  # fmt: skip
+                 "manufacturer's manual", fingerprint):  # fmt: skip
         assert said in text, said
 
 

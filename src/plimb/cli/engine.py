@@ -41,13 +41,13 @@ def turn(file: Path, method: str, as_json: bool) -> None:
     for number, stop in enumerate(plan.stops, 1):
         place = f"mark {stop.mark}" if stop.mark else "no mark, go by the lobes"
         at = "" if stop.degrees is None else f"{_plain(stop.degrees)}°, "
-        click.echo(f"Stop {number}: {at}{place}.")
+        click.echo(f"Position {number}: {at}{place}.")
         click.echo(f"  Measure {', '.join(stop.valves)}.")
         if stop.margin is not None and stop.margin < COMFORT:
             click.echo(
                 f"  Only {_plain(stop.margin)}° of room either way: stop exactly on the mark."
             )
-    click.echo(f"Turning from the first stop to the last: {_plain(plan.turning)}°.")
+    click.echo(f"Turning from the first position to the last: {_plain(plan.turning)}°.")
 
 
 @main.command()

@@ -145,7 +145,7 @@
               <PocketPanel state={state_} family_id={family.id} {pocket} />
             </section>
           {:else}
-            <p class="text-soft">Tap a pocket to see its pieces, count them or take one out.</p>
+            <p class="text-soft">Tap a pocket to see its shims, count them or take one out.</p>
           {/if}
           <section class="border-line border-t pt-2 text-note leading-6">
             <h2 class="text-lg">{family.name}</h2>

@@ -22,9 +22,9 @@
   type="button"
   onclick={onpick}
   aria-pressed={chosen}
-  aria-label="{pocket.nominal.mm}: {pocket.count} {pocket.count === 1
-    ? 'shim'
-    : 'shims'}{pocket.low ? ', low' : ''}{pocket.made ? '' : ', not made in this family'}"
+  aria-label="{pocket.nominal.mm}: {pocket.count} {pocket.count === 1 ? 'shim' : 'shims'}{pocket.low
+    ? ', low'
+    : ''}{pocket.made ? '' : ', not made in this family'}"
   class="relative flex h-[74px] min-w-0 flex-col border-r border-b px-1 pt-1 pb-0.5 {chosen
     ? 'border-now bg-wash outline-now z-10 outline-2'
     : 'border-line hover:bg-paper'} {empty ? '' : 'bg-sheet'}"

@@ -60,7 +60,7 @@
   {:else}
     <Button onclick={() => engine.addTiming()}>Enter the cam timing, if it is known</Button>
     <span class="text-soft text-note"
-      >Without it the stops come from a mild timing, and say so.</span
+      >Without it the positions come from a mild timing, and say so.</span
     >
   {/if}
   <MarkFields {engine} {file} />

@@ -22,8 +22,8 @@
 <fieldset>
   <legend class="border-ink mb-2 w-full border-b-2 text-lg font-[600]">Names</legend>
   <p class="text-soft pb-1 text-note leading-5">
-    Cylinder as the maker numbers it, IN or EX, left or right as the rider sits. A renamed valve
-    keeps its shim and its history.
+    Cylinder as the manufacturer numbers it, IN or EX, left or right as the rider sits. A renamed
+    valve keeps its shim and its history.
   </p>
   {@render names("valve", file.engine.valves, (from, to) => engine.rename(from, to))}
   <p class="text-soft pt-3">Camshafts, as the manual or the shop calls them</p>

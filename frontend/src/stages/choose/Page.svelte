@@ -95,8 +95,8 @@
   {/if}
   {#if planned.plan?.remembered.length && !job.signed}
     <p class="border-now border-l-4 pl-3 text-note leading-5">
-      Made with the shims that the record, or your memory, says are in. Have the shims at hand;
-      read each shim as it comes out, then take the plan.
+      Made with the shims that the record, or your memory, says are in. Have the shims at hand; read
+      each shim as it comes out, then take the plan.
     </p>
   {/if}
   {#if planned.refusal && !planned.plan}

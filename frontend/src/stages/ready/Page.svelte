@@ -63,7 +63,7 @@
         {/if}
         <Checklist {job} items={card.safety} />
         <p class="text-soft py-3 text-note">
-          The maker’s manual, local codes and licensed practice come before this list.
+          The manufacturer’s manual, local codes and licensed practice come before this list.
         </p>
       </section>
       <div>
@@ -130,7 +130,7 @@
         ? "Write the reference shims down"
         : bench
           ? "Turn the first camshaft"
-          : "Turn to the first stop"}
+          : "Turn to the first position"}
     </Button>
     <a
       href="/api/cards/{card.id}/blank.pdf"

@@ -216,8 +216,8 @@
     {#if sheet.unticked.length}<p>Not ticked: {sheet.unticked.join("; ")}.</p>{/if}
     {#if sheet.ticked.length}<p>Ticked while working: {sheet.ticked.join("; ")}.</p>{/if}
     <p>
-      The maker’s manual and the law of the place come before anything on this sheet. The spec is
-      for a cold engine.
+      The manufacturer’s manual and the law of the place come before anything on this sheet. The
+      spec is for a cold engine.
     </p>
   </div>
 </article>

@@ -106,7 +106,7 @@
             {#if stop.narrow}
               <li class="text-tight font-[560]">
                 Only {stop.margin}° of room either way: stop exactly on the mark, or measure these
-                at a stop of their own.
+                in a position of their own.
               </li>
             {/if}
           </ul>
@@ -120,10 +120,10 @@
   {#if !bench}
     <p class="text-soft text-note leading-5">
       {#if !card.turning.computed}
-        These are the marks as the maker gives them, entered with the engine.
+        These are the marks as the manufacturer gives them, entered with the engine.
       {:else if !card.turning.firing_known}
         Firing order not entered: each is measured at its own compression top dead centre. Enter the
-        firing order with the engine, or the maker’s marks, and fewer stops do.
+        firing order with the engine, or the manufacturer’s marks, and fewer positions do.
       {:else if card.turning.assumed}
         Worked out from the firing order and a mild cam timing that is assumed. The timing of this
         engine is not entered. The marks of the manual come first.

@@ -25,7 +25,7 @@ def changes(before: Engine, after: Engine, units: Units = MILLIMETRES) -> tuple[
     if before.rotation != after.rotation:
         said.append(f"It turns {after.rotation or 'in its own direction'}.")
     if before.cylinders != after.cylinders or before.marks != after.marks:
-        said.append("Its firing or its marks were corrected: the stops are worked out anew.")
+        said.append("Its firing or its marks were corrected: the positions are worked out anew.")
     return tuple(said)
 
 

@@ -93,7 +93,7 @@ BUCKET_OVER = FollowerKind(
 )  # fmt: skip
 
 BUCKET_GRADED = FollowerKind(
-    label="bucket without shim, itself the graded piece",
+    label="bucket without shim, itself in graded sizes",
     ready=(
         ("grade", "There is no shim: the gap is set by the bucket's own crown",
          "Never grind a bucket or lay anything under it; a whole bucket is changed."),

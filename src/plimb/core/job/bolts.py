@@ -57,7 +57,7 @@ class BoltGroup:
         if any(not (0 <= x <= 1 and 0 <= y <= 1) for x, y in self.places):
             raise BadValue("A bolt lies off the part's outline.", field="bolts")
         if self.order is not None and sorted(self.order) != list(range(len(self.places))):
-            raise BadValue("The maker's order names each bolt once.", field="order")
+            raise BadValue("The manufacturer's order names each bolt once.", field="order")
         torque = self.torque.strip() if self.figure else ""
         return replace(self, name=self.name.strip(), torque=torque, turned=0)
 

@@ -23,8 +23,8 @@ from plimb.core.measure.limits import Limits, Spec, Verdict
 from plimb.core.words import VERDICT_WORDS, percent
 
 CAUTION = (
-    "The maker's manual and the law of the place come before anything on this sheet. The spec is "
-    "for a cold engine."
+    "The manufacturer's manual and the law of the place come before anything on this sheet. "
+    "The spec is for a cold engine."
 )
 
 

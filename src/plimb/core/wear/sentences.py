@@ -49,7 +49,10 @@ def next_check_words(due: CheckForecast, measure: Measure) -> str:
         return f"Now: {due.first} may be at its minimum already; its last reading leaves that open."
     if due.why is CheckReason.WEAR:
         return f"Check by {at}: {due.first} may be at its minimum then."
-    return "Nothing says when: no maker's interval is entered, and too few checks to tell the wear."
+    return (
+        "Nothing says when: no manufacturer's interval is entered, "
+        "and too few checks to tell the wear."
+    )
 
 
 def valve_words(one: ValveForecast, measure: Measure, unit: Unit) -> str:
