@@ -242,8 +242,8 @@ ROWS: tuple[_Row, ...] = (
          "soon as it is turned.", _in_machine, _shafts_out),
     _rows(CLOSE, lambda facts: facts.follower.close, _shims_reached, _shafts_in),
     _rows(CLOSE, _turns, _anything),
-    _row(COVER, "cover", "Cover back: its gasket and seals sound or new, sealant where the manufacturer "
-         "asks", "Look once more for a rag in a hole.", _in_machine),
+    _row(COVER, "cover", "Cover back: its gasket and seals sound or new, sealant where the "
+         "manufacturer asks", "Look once more for a rag in a hole.", _in_machine),
     _row(COVER, "cover-torque", "Cover bolts to the manual's figure, crosswise", "Mostly 5 to "
          "12 N·m: pounds by inches taken for pounds by feet shear them.", _in_machine),
     _row(COVER, "rest", "Plugs, coils, hoses and tank back; oil that was drawn off is back on the "
