@@ -116,9 +116,9 @@ def test_from_an_empty_record_to_the_first_judged_reading(
     expect(page.get_by_label("Name of this machine")).to_be_focused()
     write(name if not phone else name[:4])
     pick("Cylinders", layout)
-    for label, many in (("Valves a cylinder", valves), ("Camshafts a bank", camshafts)):
-        if many is not None:
-            tap(page.get_by_role("group", name=label).get_by_text(many, exact=True))
+    asked = {"Valves a cylinder": valves, "Camshafts a bank": camshafts}
+    for label in filter(asked.get, asked):
+        tap(page.get_by_role("group", name=label).get_by_text(asked[label], exact=True))
     tap(page.get_by_label("Intake allowed gap, as printed"))
     write(intake)
     page.keyboard.press("Tab")
