@@ -211,7 +211,7 @@ FORMS: dict[str, Form] = {
 AFTER = {
     "a line after the signature": ("/api/cards/1/sheet",
                                    "(said) => said.amendments[0].endsWith('Chain is slack')"),
-    "the signature": ("/api/cards/1/sheet", "(said) => said.next_check.includes('24000')"
+    "the signature": ("/api/cards/1/sheet", "(said) => said.next_check.includes('24\u202f000')"
                       " && said.remarks === 'Runs well'"),
     "a correction with its reason": ("/api/cards/1/sheet", "(said) => said.lines.some((one) =>"
                                      " one.says.includes('Read wrongly'))"),

@@ -133,7 +133,7 @@ def test_a_corrected_engine_is_taken_over_and_the_card_put_right_by_hand(open_pa
     hand.type("or hours run", "41,5")
     hand.type("Technician", "Sanna")
     page.get_by_role("button", name="Put it right").click()
-    expect(page.get_by_text("After a seizure, at 18200 km, 41.5 h; Sanna.")).to_be_visible()
+    expect(page.get_by_text("After a seizure, at 18 200 km, 41.5 h; Sanna.")).to_be_visible()
     page.goto("/cards/1/feel")
     keyed(page.locator("#entry"), "17")
     page.locator("#entry").press("Enter")

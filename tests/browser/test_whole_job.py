@@ -141,8 +141,8 @@ def test_a_triple_goes_round_twice_and_is_signed(
     pdf.write_bytes(page.request.get(place).body())
     document = pypdfium2.PdfDocument(pdf)
     text = document[0].get_textpage().get_text_range()
-    for said in ("No. 3", "Round 2", "2.50", "2.40", "Edda Brannoch", "Cam caps", "24000"):
-        assert said in text, said
+    for said in ("No. 3", "Round 2", "2.50", "2.40", "Edda Brannoch", "Cam caps", "24 000"):
+        assert said in " ".join(text.split()), said
     assert len(document) <= 2  # what was not done stands at length on the second
     page.locator("#check-pdf").set_input_files(pdf)
     expect(page.get_by_text("The sheet agrees with the record as it stands.")).to_be_visible()

@@ -177,12 +177,12 @@ def test_the_engine_remembers_what_was_entered_where_it_was_met(database: Databa
 
 def test_miles_stay_miles_on_card_sheet_and_file(database: Database) -> None:
     job = Job(database, change=known, opened={"distance": 14000, "measure": Measure.MILES})
-    assert job.line("At") == "14000 miles"
+    assert job.line("At") == "14\u202f000 miles"
     with database.reading() as session:
         assert json.loads(card_text(session, job.card.id))["job"]["distance_mi"] == 14000
     job.act(sign_card, signed_by="Oda", remarks="as found", next_distance=28000)
-    assert job.sheet.next_check == "at 28000 miles"
-    assert read_shop(database).cards[0].next_check == "at 28000 miles"
+    assert job.sheet.next_check == "at 28\u202f000 miles"
+    assert read_shop(database).cards[0].next_check == "at 28\u202f000 miles"
 
 
 def test_the_next_check_is_by_distance_hours_or_a_day_that_lies_ahead(database: Database) -> None:
@@ -194,7 +194,7 @@ def test_the_next_check_is_by_distance_hours_or_a_day_that_lies_ahead(database: 
         sign_card, signed_by="Oda", remarks="x", next_distance=9000, next_hours="62,5",
         next_on=date(2027, 4, 1),
     )  # fmt: skip
-    assert job.sheet.next_check == "at 9000 km or at 62.5 h or by 2027-04-01"
+    assert job.sheet.next_check == "at 9\u202f000 km or at 62.5 h or by 1 Apr 2027"
 
 
 def test_side_checks_and_notes_stand_on_the_sheet_and_beside_the_next_ones(

@@ -176,7 +176,7 @@ def test_what_a_counter_counts_is_not_made_up(database: Database) -> None:
         seen = read_notebook(
             session, one.engine_id, "date,counter,valve,gap\n2024-01-01,31.5,IN L,15\n"
         )
-    assert seen.rows[0].words == "2024-01-01 at 31.5 h: IN L, gap 0.15 mm"
+    assert seen.rows[0].words == "1 Jan 2024 at 31.5 h: IN L, gap 0.15 mm"
 
 
 def test_a_notebook_without_a_row_that_can_be_read_is_refused(database: Database) -> None:

@@ -19,7 +19,7 @@ from plimb.core.measure.shorthand import parse_reading
 from plimb.core.measure.uncertainty import USUAL_DOUBT
 from plimb.core.shim.shim import parse_shim
 from plimb.core.wear.stack import Piece, Seen
-from plimb.core.words import Units
+from plimb.core.words import Units, day_words
 from plimb.files.engine_file import parsed_engine
 from plimb.files.table_csv import read_csv, write_csv
 from plimb.record.database import Database
@@ -147,7 +147,7 @@ def keep_notebook(
         for noted in read:
             if noted.on in there:
                 raise BadValue(
-                    f"There is a check of {noted.on:%Y-%m-%d} already: take its rows out of the "
+                    f"There is a check of {day_words(noted.on)} already: take its rows out of the "
                     "file, or take that check back first.",
                     field="text",
                 )
@@ -262,7 +262,7 @@ def _day(typed: str) -> date:
 
 def _words(one: _NotebookRow, engine: Engine, units: Units, measure: Measure) -> str:
     at = "" if one.at is None else f" at {one.at.normalize():f} {measure.words}"
-    said = [f"{one.on:%Y-%m-%d}{at}: {engine.names[one.key]}"]
+    said = [f"{day_words(one.on)}{at}: {engine.names[one.key]}"]
     seen = one.seen
     if seen.found is not None:
         said.append(f"gap {seen.found.words(units.gap)} {units.gap.of_gaps}")

@@ -30,6 +30,7 @@ from plimb.core.wear.stack import (
     past_of,
     runs_backwards,
 )
+from plimb.core.words import day_words
 from plimb.record.cards import get_card
 from plimb.record.database import Database
 from plimb.record.engines import newest_revision
@@ -157,7 +158,7 @@ def _beside(session: Session, past: EnginePast) -> tuple[str, ...]:
             continue
         checks = get_card(session, check.card, whole=False).checks
         if checks is not None and (lines := checks.lines()):
-            day = "" if check.on is None else f"{check.on:%Y-%m-%d}: "
+            day = "" if check.on is None else f"{day_words(check.on)}: "
             said.append(day + "; ".join(lines))
     return tuple(said)
 
@@ -181,7 +182,7 @@ def _cautions(past: EnginePast, seen: Forecast) -> tuple[str, ...]:
     for clearance in past.engine.clearances:
         found = other_pieces(past.checks, clearance.key)
         said += [
-            f"{clearance.id}: the shim found on {on:%Y-%m-%d} is not the one that was left in."
+            f"{clearance.id}: the shim found on {day_words(on)} is not the one that was left in."
             for on in found
             if on is not None
         ]

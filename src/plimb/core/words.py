@@ -1,6 +1,7 @@
 """How gaps, verdicts and chances are worded, each in one place for screen, sheet and file."""
 
 from dataclasses import dataclass
+from datetime import date, datetime
 
 from plimb.core.lengths import Unit, show_inch, show_mm, show_thou
 
@@ -13,6 +14,22 @@ VERDICT_WORDS = {
     None: "not proved",
 }
 """The word of each verdict; none for a valve that nobody proved."""
+
+
+def day_words(day: date) -> str:
+    """Return a day as it stands everywhere: 1 Dec 2026."""
+    return f"{day.day} {day:%b} {day.year}"
+
+
+def moment_words(moment: datetime) -> str:
+    """Return a day and its time: 1 Dec 2026, 14:05."""
+    return f"{day_words(moment)}, {moment:%H:%M}"
+
+
+def grouped(figure: int) -> str:
+    """Return a meter's figure with its thousands apart."""
+    return f"{figure:,}".replace(",", "\u202f")
+
 
 NEAR_CERTAIN = 0.995
 """A chance from here on is said to be near certain."""

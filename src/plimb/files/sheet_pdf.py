@@ -6,7 +6,7 @@ from plimb.core.job.sheet import CAUTION, Fact, Sheet, SheetRow
 from plimb.core.lengths import Unit
 from plimb.core.measure.gap import Gap
 from plimb.core.measure.limits import Verdict
-from plimb.core.words import Units, figure, signed
+from plimb.core.words import Units, day_words, figure, moment_words, signed
 from plimb.files.head_pdf import SpotNotes, draw_head
 from plimb.files.paper import LINE, MM, SOFT, WASH, Paper
 
@@ -71,7 +71,7 @@ def _head(paper: Paper, sheet: Sheet) -> None:
     """Set whose sheet it is, of which machine, which card and when."""
     top = paper.y
     wide = 48 * MM
-    day = f"{sheet.signed_at or sheet.opened_at:%Y-%m-%d}"
+    day = day_words(sheet.signed_at or sheet.opened_at)
     for nth, text in enumerate(("Valve clearances", f"card {sheet.card}", day)):
         paper.fitted(
             paper.l_margin + paper.epw - wide, top + 6 + nth * 11, text, 9, width=wide, align="R",
@@ -91,11 +91,11 @@ def _head(paper: Paper, sheet: Sheet) -> None:
 def _result(paper: Paper, sheet: Sheet) -> None:
     """Set what came of the job, and when to look again, on a ground of its own."""
     inner, pad = paper.epw - 8 * MM, 3 * MM
-    whose = sheet.signed_by and f"Signed by {sheet.signed_by}, {sheet.signed_at:%Y-%m-%d %H:%M} UTC"
+    signed = sheet.signed_at and f"Signed by {sheet.signed_by}, {moment_words(sheet.signed_at)} UTC"
     said = [(text, 12.5 if nth == len(sheet.result) - 1 else 10.0) for nth, text in
             enumerate(sheet.result)]  # fmt: skip
     last = below(
-        f"Next check {sheet.next_check}" if sheet.next_check else "", whose or "not signed"
+        f"Next check {sheet.next_check}" if sheet.next_check else "", signed or "not signed"
     )
     high = sum(paper.para(text, size, bold=True, width=inner, dry=True) for text, size in said)
     high += paper.para(last, 9.5, width=inner, dry=True) + 2 * pad + 2

@@ -8,6 +8,7 @@ from pathlib import Path
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from plimb.core.words import moment_words
 from plimb.record.journal import head_of
 from plimb.record.keys import ShopKey, is_signed, key_of
 from plimb.record.tables.card import CardRow
@@ -91,8 +92,8 @@ def seal_faults(session: Session, card: CardRow, fingerprint: str) -> Iterator[s
     )
     if latest is not None and entry.at < latest - CLOCK_SLACK:
         yield (
-            f"{name} was signed with the clock set back: {entry.at:%Y-%m-%d %H:%M}, and something "
-            f"was written before it at {latest:%Y-%m-%d %H:%M}"
+            f"{name} was signed with the clock set back: {moment_words(entry.at)}, and something "
+            f"was written before it at {moment_words(latest)}"
         )
 
 

@@ -14,6 +14,7 @@ from plimb.core.lengths import mm, show_mm
 from plimb.core.shim.family import Family
 from plimb.core.shim.location import DRAWER, GONE, Location, Where
 from plimb.core.shim.shim import Condition, ShimReading, parse_shim
+from plimb.core.words import moment_words
 from plimb.files.engine_file import parsed_engine
 from plimb.record.database import Database
 from plimb.record.engines import list_engines, newest_documents, newest_numbers
@@ -323,6 +324,6 @@ def piece_history(session: Session, shim_id: int) -> list[str]:
         return replace(at, valve=at.valve and known.get(at.valve, at.valve)).words()
 
     return [
-        f"{move.moved_at:%Y-%m-%d %H:%M} {place(move.left)} → {place(move.reached)}: {move.why}"
+        f"{moment_words(move.moved_at)} {place(move.left)} → {place(move.reached)}: {move.why}"
         for move in moves_of(session, get_shim(session, shim_id).id)
     ]

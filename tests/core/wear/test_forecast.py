@@ -134,7 +134,7 @@ def test_due_by_whatever_comes_first_and_on_the_day_that_its_use_says() -> None:
     signed = outlook_of(CLEARANCES, seen, Measure.KM, Promise(at=Decimal(14_000)), checks)
     assert (signed.by, signed.at) == (By.SIGNED, 14_000)
     day = outlook_of(CLEARANCES, seen, Measure.KM, Promise(on=date(2022, 4, 1)), checks)
-    assert (day.by, day.on, day.words) == (By.SIGNED, date(2022, 4, 1), "by 2022-04-01: as signed")
+    assert (day.by, day.on, day.words) == (By.SIGNED, date(2022, 4, 1), "by 1 Apr 2022: as signed")
     later = outlook_of(CLEARANCES, seen, Measure.KM, Promise(at=Decimal(99_000)), checks)
     assert later == due
     assert Outlook().when(date(2022, 1, 1)) is When.UNDATED

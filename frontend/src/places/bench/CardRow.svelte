@@ -3,6 +3,7 @@
   import type { Snippet } from "svelte";
   import type { CardLine } from "../../api/client";
   import HeadMini from "../../head/HeadMini.svelte";
+  import { dayWords } from "../../kit/days";
 
   let {
     card,
@@ -11,13 +12,6 @@
     beside,
     does,
   }: { card: CardLine; to: string; tall?: boolean; beside: string; does: Snippet } = $props();
-
-  const day = (moment: string): string =>
-    new Date(moment).toLocaleDateString("en-GB", {
-      day: "numeric",
-      month: "short",
-      year: "numeric",
-    });
 </script>
 
 <li class="border-line border-b">
@@ -34,7 +28,7 @@
       <span class="block truncate font-[620] {tall ? 'text-xl' : ''}">{card.label}</span>
       {#if tall}<span class="block">{card.reason}</span>{/if}
       <span class="text-soft block text-note"
-        >{card.signed_by ?? card.opened_by}, {day(card.signed_at ?? card.opened_at)}</span
+        >{card.signed_by ?? card.opened_by}, {dayWords(card.signed_at ?? card.opened_at)}</span
       >
     </span>
     <span class="text-note max-md:col-start-2">{beside}</span>

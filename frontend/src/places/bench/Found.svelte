@@ -5,6 +5,7 @@
   import { Button, Select } from "../../kit";
   import { Pages } from "../../state/pages.svelte";
   import CardRow from "./CardRow.svelte";
+  import { grouped } from "../../kit/numbers";
 
   let { like, of }: { like: string; of: Schemas["CardState"] | null } = $props();
 
@@ -65,7 +66,7 @@
       ? "No such card."
       : count === 1
         ? "1 card"
-        : `${count.toLocaleString("en-GB")} cards`}
+        : `${grouped(count)} cards`}
 </p>
 <ul>
   {#each pages.lines as card (card.id)}

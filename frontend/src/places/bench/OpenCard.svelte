@@ -11,6 +11,7 @@
   import { shopState } from "../../state/shop.svelte";
   import { opening } from "../../state/opening.svelte";
   import { route } from "../../state/route.svelte";
+  import { grouped } from "../../kit/numbers";
 
   let {
     open = $bindable(false),
@@ -94,7 +95,7 @@
         class="col-span-2"
         bind:value={like}
         type="search"
-        placeholder="its name, its owner, its plate; one of {count.toLocaleString('en-GB')}"
+        placeholder="its name, its owner, its plate; one of {grouped(count)}"
       />
     {/if}
     {#if found?.length === 0}

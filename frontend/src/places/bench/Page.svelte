@@ -11,6 +11,7 @@
   import OpenCard from "./OpenCard.svelte";
   import { opening } from "../../state/opening.svelte";
   import { shopState } from "../../state/shop.svelte";
+  import { grouped } from "../../kit/numbers";
 
   let asking = $state(false);
   if (opening.asked) {
@@ -198,7 +199,7 @@
           {/if}
           {#if open.length < shop.counts.open}
             <Button class="my-2" onclick={() => (all = "open")}
-              >All {shop.counts.open.toLocaleString("en-GB")} on the bench</Button
+              >All {grouped(shop.counts.open)} on the bench</Button
             >
           {/if}
           {#if signed.length}
@@ -216,7 +217,7 @@
             </ul>
             {#if signed.length < shop.counts.signed}
               <Button class="my-2" onclick={() => (all = "signed")}
-                >All {shop.counts.signed.toLocaleString("en-GB")} signed</Button
+                >All {grouped(shop.counts.signed)} signed</Button
               >
             {/if}
           {/if}
@@ -273,7 +274,7 @@
               <h2 class="text-lg">Due</h2>
               <a class="inline-flex min-h-11 items-center underline underline-offset-4" href="/due"
                 >{shop.counts.dated > shop.due.length
-                  ? `All ${shop.counts.dated.toLocaleString("en-GB")}`
+                  ? `All ${grouped(shop.counts.dated)}`
                   : "List and calendar"}</a
               >
             </div>

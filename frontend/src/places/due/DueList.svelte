@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Engines whose check is due, the earliest first, under what that means. */
   import type { Schemas } from "../../api/client";
+  import { dayWords } from "../../kit/days";
 
   let { due, narrow = false }: { due: readonly Schemas["DueOut"][]; narrow?: boolean } = $props();
 
@@ -34,7 +35,7 @@
             ? 'grid-cols-[6.5rem_minmax(0,1fr)]'
             : 'grid-cols-[7rem_minmax(0,14rem)_minmax(0,1fr)] max-md:grid-cols-[6.5rem_minmax(0,1fr)]'}"
         >
-          <span class="figures">{one.on ?? "–"}</span>
+          <span class="figures">{one.on ? dayWords(one.on) : "–"}</span>
           <span class="truncate font-[620]">{one.label}</span>
           <span class="text-note leading-5 {narrow ? 'col-span-2' : 'max-md:col-span-2'}"
             >{#if one.card}<b>On the bench now.</b>{/if}

@@ -6,6 +6,7 @@
   import { Button, PlaceFrame } from "../../kit";
   import { Pages } from "../../state/pages.svelte";
   import AddEngine from "../bench/AddEngine.svelte";
+  import { grouped } from "../../kit/numbers";
 
   let like = $state("");
   const pages = new Pages<EngineLine>(async (skip) => {
@@ -71,7 +72,7 @@
   </ul>
   {#if pages.more}
     <Button class="my-3" onclick={() => void pages.look(pages.lines.length)}
-      >More of {count?.toLocaleString("en-GB")}</Button
+      >More of {count === null ? "" : grouped(count)}</Button
     >
   {/if}
   <AddEngine bind:open={adding} />

@@ -3,6 +3,7 @@
   import { type Schemas, answer, api } from "../../api/client";
   import { Button, PlaceFrame } from "../../kit";
   import { Attempt } from "../../state/attempt.svelte";
+  import { momentWords } from "../../kit/days";
 
   let { kind, number }: { kind: string; number: number } = $props();
 
@@ -32,7 +33,6 @@
   const place = $derived(
     back[kind] ? `${back[kind]}/${number}` : kind === "piece" ? "/drawer" : "/shop",
   );
-  const moment = (at: string): string => `${at.slice(0, 10)} ${at.slice(11, 16)}`;
 </script>
 
 <PlaceFrame
@@ -50,7 +50,7 @@
       <li
         class="border-line grid grid-cols-[9.5rem_11rem_minmax(0,1fr)] gap-x-4 border-b py-1.5 leading-6 max-md:grid-cols-[minmax(0,1fr)_auto]"
       >
-        <span class="figures text-soft text-note max-md:order-2">{moment(one.at)}</span>
+        <span class="figures text-soft text-note max-md:order-2">{momentWords(one.at)}</span>
         <span class="truncate font-[560] {one.who ? '' : 'text-soft'}"
           >{one.who || "nobody said"}</span
         >

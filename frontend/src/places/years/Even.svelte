@@ -4,6 +4,7 @@
   import { line } from "d3-shape";
   import { preferences } from "../../state/preferences.svelte";
   import type { Years } from "./scale";
+  import { grouped } from "../../kit/numbers";
 
   let { years }: { years: Years } = $props();
 
@@ -30,9 +31,7 @@
   const called = (row: Row): string =>
     row.twins ? row.valves.join(" and ") : `${row.valves[0]} to ${row.valves.at(-1)}, all`;
   const words = (row: Row): string =>
-    row.checks
-      .map((one) => `${preferences.read(one.apart)} at ${one.at.toLocaleString("en-GB")}`)
-      .join(", ");
+    row.checks.map((one) => `${preferences.read(one.apart)} at ${grouped(one.at)}`).join(", ");
 </script>
 
 <div class="grid grid-cols-[repeat(auto-fill,minmax(min(100%,330px),1fr))] gap-x-6">

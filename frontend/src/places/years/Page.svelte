@@ -8,6 +8,8 @@
   import Line from "./Line.svelte";
   import Notebook from "./Notebook.svelte";
   import { spanOf, type Years } from "./scale";
+  import { dayWords } from "../../kit/days";
+  import { grouped } from "../../kit/numbers";
 
   let { id }: { id: number } = $props();
 
@@ -111,9 +113,9 @@
             {#each [...years.checks].reverse() as check, n (n)}
               <tr class="border-line border-b">
                 <td class="py-1.5 pr-4 whitespace-nowrap"
-                  >{check.on ?? "–"}{check.new_life ? " · head work" : ""}</td
+                  >{check.on ? dayWords(check.on) : "–"}{check.new_life ? " · head work" : ""}</td
                 >
-                <td class="pr-4">{check.at?.toLocaleString("en-GB") ?? "not noted"}</td>
+                <td class="pr-4">{check.at == null ? "not noted" : grouped(check.at)}</td>
                 {#each names as name (name)}
                   <td class="pr-4 whitespace-nowrap">{check.cells[name] ?? "–"}</td>
                 {/each}

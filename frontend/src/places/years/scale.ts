@@ -2,6 +2,7 @@
 import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import type { Schemas } from "../../api/client";
+import { grouped } from "../../kit/numbers";
 
 export type Years = Schemas["YearsOut"];
 export type ValveYears = Schemas["ValveYearsOut"];
@@ -87,7 +88,7 @@ export function draw(years: Years, one: ValveYears, span: number): Drawn {
     .y((dot) => y(best(dot)));
   return {
     x: (at) => x(at),
-    ticks: x.ticks(4).map((at) => ({ at, x: x(at), says: at.toLocaleString("en-GB") })),
+    ticks: x.ticks(4).map((at) => ({ at, x: x(at), says: grouped(at) })),
     path: through(withBreaks(one, years.lives, known)) ?? "",
     dots: one.dots.map((dot) => ({
       x: x(dot.at),

@@ -9,6 +9,7 @@
   import { Draft } from "../../state/draft.svelte";
   import { preferences } from "../../state/preferences.svelte";
   import { shopState } from "../../state/shop.svelte";
+  import { grouped } from "../../kit/numbers";
 
   let { job }: { job: Job } = $props();
 
@@ -35,7 +36,9 @@
   const kindIs = $derived(kinds.jobs.find((one) => one.value === card?.kind)?.label ?? "");
   const run = $derived(
     [
-      card?.distance == null ? "" : `${card.distance} ${card.measure === "mi" ? "miles" : "km"}`,
+      card?.distance == null
+        ? ""
+        : `${grouped(card.distance)} ${card.measure === "mi" ? "miles" : "km"}`,
       card?.hours == null ? "" : `${card.hours} h`,
     ]
       .filter(Boolean)

@@ -7,6 +7,7 @@
   import { GapMark } from "../../trade";
   import { VERDICT_WORDS } from "../../kit/verdicts";
   import { preferences } from "../../state/preferences.svelte";
+  import { dayWords } from "../../kit/days";
 
   let {
     sheet,
@@ -24,12 +25,6 @@
         .map((row) => [row.valve, gap(row.found)]),
     ),
   );
-  const day = (moment: string): string =>
-    new Date(moment).toLocaleDateString("en-GB", {
-      day: "numeric",
-      month: "long",
-      year: "numeric",
-    });
   const gap = (one: Sheet["rows"][number]["found"]): string => (one ? preferences.read(one) : "–");
 </script>
 
@@ -41,7 +36,7 @@
       {#if sheet.engine}<p class="text-soft">{sheet.engine}</p>{/if}
     </div>
     <p class="text-soft text-right">
-      <b>Valve clearances</b><br /><span class="figures">Card {sheet.card}</span><br />{day(
+      <b>Valve clearances</b><br /><span class="figures">Card {sheet.card}</span><br />{dayWords(
         sheet.signed_at ?? sheet.opened_at,
       )}
     </p>
@@ -55,7 +50,7 @@
     <p class="pt-1">
       {#if sheet.next_check}Next check <b class="figures">{sheet.next_check}</b> ·{/if}
       {#if sheet.signed_at}
-        Signed by <b>{sheet.signed_by}</b>, {day(sheet.signed_at)}
+        Signed by <b>{sheet.signed_by}</b>, {dayWords(sheet.signed_at)}
       {:else}not signed{/if}
     </p>
   </section>

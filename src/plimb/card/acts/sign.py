@@ -36,6 +36,7 @@ from plimb.core.job.sheet import (
 from plimb.core.job.stages import STAGE_NAMES, Stage
 from plimb.core.job.summary import ShopThings
 from plimb.core.lengths import show, show_mm
+from plimb.core.words import day_words, grouped, moment_words
 from plimb.files.starting_point import name_given
 from plimb.record.cards import get_card
 from plimb.record.database import Database
@@ -148,7 +149,7 @@ def read_sheet(session: Session, card_id: int) -> Sheet:
         signed_by=view.signed_by,
         signed_at=view.signed_at,
         amendments=tuple(
-            f"{amendment.written_at:%Y-%m-%d %H:%M} UTC, {amendment.written_by}: {amendment.text}"
+            f"{moment_words(amendment.written_at)} UTC, {amendment.written_by}: {amendment.text}"
             for amendment in view.amendments
         ),
         fingerprint=fingerprint_of(session, card),
@@ -202,7 +203,7 @@ def _corrections(card: CardRow) -> list[str]:
 
 def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
     run = [
-        f"{view.distance} {view.measure.words}" if view.distance is not None else "",
+        f"{grouped(view.distance)} {view.measure.words}" if view.distance is not None else "",
         f"{view.hours:f} h" if view.hours is not None else "",
     ]
     cold = view.conditions
@@ -220,7 +221,7 @@ def _facts(view: CardView, kept: ShopThings) -> tuple[Fact, ...]:
         *((("Why", view.reason),) if view.reason else ()),
         *((("At", ", ".join(filter(None, run))),) if any(run) else ()),
         *((("Came in", view.origin),) if view.origin else ()),
-        ("Opened", f"{view.opened_at:%Y-%m-%d}, {view.opened_by}"),
+        ("Opened", f"{day_words(view.opened_at)}, {view.opened_by}"),
         *((("Manual", view.source),) if view.source else ()),
         *((("State", ", ".join(filter(None, state))),) if any(state) else ()),
         ("Turned", TURNED[view.turning.method]),

@@ -11,6 +11,7 @@ from plimb.core.job.status import JobStatus
 from plimb.core.measure.blades import BladeSet
 from plimb.core.measure.limits import Verdict
 from plimb.core.shim.shim import Instrument
+from plimb.core.words import day_words, grouped
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -88,10 +89,10 @@ class NextCheck:
     def words(self) -> str:
         """Return it in words; empty where nobody set one."""
         at = [
-            "" if self.next_check_km is None else f"at {self.next_check_km} km",
-            "" if self.next_check_mi is None else f"at {self.next_check_mi} miles",
+            "" if self.next_check_km is None else f"at {grouped(self.next_check_km)} km",
+            "" if self.next_check_mi is None else f"at {grouped(self.next_check_mi)} miles",
             "" if self.next_check_hours is None else f"at {self.next_check_hours:f} h",
-            "" if self.next_check_on is None else f"by {self.next_check_on:%Y-%m-%d}",
+            "" if self.next_check_on is None else f"by {day_words(self.next_check_on)}",
         ]
         return " or ".join(filter(None, at))
 

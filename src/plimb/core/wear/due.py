@@ -10,8 +10,8 @@ from plimb.core.engine.engine import Clearance
 from plimb.core.engine.machine import Measure
 from plimb.core.wear.assortment import Want
 from plimb.core.wear.forecast import CheckReason, Forecast
-from plimb.core.wear.sentences import grouped
 from plimb.core.wear.stack import Check
+from plimb.core.words import day_words, grouped
 
 LEAST_DAYS = 30
 """From checks less apart nobody's usual use is told."""
@@ -84,7 +84,7 @@ class Outlook:
         at = "" if self.at is None else f"at {grouped(self.at)} {self.measure.words}"
         if self.by is By.NOW:
             return f"now: {self.first} was left too tight"
-        on = "" if self.on is None else f"{'about' if at else 'by'} {self.on:%Y-%m-%d}"
+        on = "" if self.on is None else f"{'about' if at else 'by'} {day_words(self.on)}"
         why = {
             By.SIGNED: "as signed",
             By.WEAR: f"{self.first} may be at its minimum then",

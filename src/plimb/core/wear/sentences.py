@@ -11,7 +11,7 @@ from plimb.core.lengths import Unit, show
 from plimb.core.measure.gap import Gap
 from plimb.core.wear.forecast import CheckForecast, CheckReason, Forecast, Reach, ValveForecast
 from plimb.core.wear.odd import Odd
-from plimb.core.words import figure
+from plimb.core.words import figure, grouped
 
 ODD_WORDS: Mapping[Odd, str] = {
     Odd.FAST: "wears far faster than its kind",
@@ -31,11 +31,6 @@ class Twins:
 
     valves: tuple[str, str]
     apart_nm: int
-
-
-def grouped(figure: int) -> str:
-    """Return a counter's figure with its thousands apart."""
-    return f"{figure:,}".replace(",", "\u202f")
 
 
 def next_check_words(due: CheckForecast, measure: Measure) -> str:
