@@ -82,6 +82,13 @@ export class Entry {
     this.column.drop();
   }
 
+  /** A reading of a valve on its way, with what stands there now. */
+  private waiting(valve: string, text: string, unit: Unit, stage = this.job.stage): Waiting {
+    const stood = this.job.valves.get(valve);
+    const seen = (stood && kindOf(stage).written?.(stood)) ?? "";
+    return { key: newKey(), stage, valve, text, unit, repeats: false, seen };
+  }
+
   /** Write down what is typed for the valve in hand; then the next. */
   async write(): Promise<boolean> {
     const { job } = this;
@@ -94,15 +101,10 @@ export class Entry {
     }
     const [stage, picks] = [job.stage, job.picks];
     const entry: Waiting = {
-      key: newKey(),
-      stage,
-      valve,
-      text,
-      unit: this.unit,
+      ...this.waiting(valve, text, this.unit),
       repeats: this.repeating,
       reason: kindOf(stage).purpose === "found" ? this.reason.trim() : "",
       condition: kindOf(stage).shims ? this.condition : undefined,
-      seen: this.written,
     };
     this.hush();
     this.sending = true;
@@ -141,10 +143,7 @@ export class Entry {
     for (const { valve, text } of lines) job.outbox.draft(stage, valve, text, unit);
     this.sending = true;
     for (const { valve, text } of lines) {
-      const stood = job.valves.get(valve);
-      const seen = (stood && kindOf(stage).written?.(stood)) ?? "";
-      const entry: Waiting = { key: newKey(), stage, valve, text, unit, repeats: false, seen };
-      if (kindOf(stage).shims) entry.condition = "sound";
+      const entry = this.waiting(valve, text, unit, stage);
       if ((await job.sending.carry(entry)) === "refused") {
         this.sending = false;
         job.pick(valve);
@@ -241,19 +240,9 @@ export class Entry {
     const text = valve ? this.suggestion(valve) : "";
     if (!valve || !text) return;
     const { stage } = job;
-    const kind = kindOf(stage);
     // it is offered in the unit that the reading was written in
-    const unit = kind.unit?.(valve) ?? preferences.unit;
-    const seen = kind.written?.(valve) ?? "";
-    const entry: Waiting = {
-      key: newKey(),
-      stage,
-      valve: valve.valve,
-      text,
-      unit,
-      repeats: false,
-      seen,
-    };
+    const unit = kindOf(stage).unit?.(valve) ?? preferences.unit;
+    const entry = this.waiting(valve.valve, text, unit);
     this.wroteLast = valve.valve;
     await job.sending.carry(entry);
     if (job.stage === stage && job.inHand === valve.valve && !this.draft) job.goOn(valve.valve);

@@ -7,12 +7,11 @@
     title,
     says,
     id,
-    open = false,
     children,
-  }: { title: string; says: string; id?: string; open?: boolean; children: Snippet } = $props();
+  }: { title: string; says: string; id?: string; children: Snippet } = $props();
 </script>
 
-<Details {open} class="fold border-line border-b">
+<Details class="border-line border-b">
   <summary class="hover:bg-sheet flex min-h-14 items-center gap-3 py-1">
     <svg viewBox="0 0 12 12" class="fold-mark h-3 w-3 shrink-0" aria-hidden="true">
       <path d="M3 1l6 5-6 5" fill="none" stroke="var(--ink)" stroke-width="1.8" />

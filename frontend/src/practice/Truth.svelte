@@ -17,6 +17,12 @@
       score = await answer(api.POST("/api/practice/{card_id}/truth", { params }));
     });
   }
+  /** What is said beside the true verdict: where another one was written down, why that is. */
+  function beside(one: Schemas["ReadOut"]): string {
+    if (one.honest) return ": your figure holds it, and more you could not know";
+    if (one.right) return "";
+    return one.said === "unsettled" ? ": outside your figure" : ": you judged otherwise";
+  }
   void load();
 </script>
 
@@ -75,13 +81,7 @@
                 <td class="figures py-2 pr-4">{one.error ? preferences.read(one.error) : ""}</td>
                 <td class="py-2 pr-4">{VERDICT_WORDS[one.said]}</td>
                 <td class="py-2 {one.right ? '' : 'font-[680]'}"
-                  >{VERDICT_WORDS[one.verdict]}{one.honest
-                    ? ": your figure holds it, and more you could not know"
-                    : one.right
-                      ? ""
-                      : one.said === "unsettled"
-                        ? ": outside your figure"
-                        : ": you judged otherwise"}</td
+                  >{VERDICT_WORDS[one.verdict]}{beside(one)}</td
                 >
               </tr>
             {/each}

@@ -143,7 +143,7 @@ _LINES: Mapping[str, Any] = {
 _PLAIN = {"shim": {"measured_nm", "thickness_nm", "marked"}, "blade": {"measured_nm", "nominal_nm"}}
 """What is said of these all the same."""
 _CALLED = {
-    "act": "sets", "reuse": "shims used again", "seen_to": "seen to", "wrench": "torque wrench",
+    "act": "sets", "reuse": "shims used again", "seen_to": "ticked", "wrench": "torque wrench",
     "hand_turns": "turns by hand", "rested_hours": "rested, hours", "temperature_c": "°C",
     "variant": "plan", "document": "", "doubt_nm": "good to", "place": "where",
     "left_at": "left", "put_away_at": "put away", "signed_at": "signed", "signed_by": "signed by",

@@ -91,11 +91,13 @@ def _head(paper: Paper, sheet: Sheet) -> None:
 def _result(paper: Paper, sheet: Sheet) -> None:
     """Set what came of the job, and when to look again, on a ground of its own."""
     inner, pad = paper.epw - 8 * MM, 3 * MM
-    signed = sheet.signed_at and f"Signed by {sheet.signed_by}, {moment_words(sheet.signed_at)} UTC"
+    signature = (
+        sheet.signed_at and f"Signed by {sheet.signed_by}, {moment_words(sheet.signed_at)} UTC"
+    )
     said = [(text, 12.5 if nth == len(sheet.result) - 1 else 10.0) for nth, text in
             enumerate(sheet.result)]  # fmt: skip
     last = below(
-        f"Next check {sheet.next_check}" if sheet.next_check else "", signed or "not signed"
+        f"Next check {sheet.next_check}" if sheet.next_check else "", signature or "not signed"
     )
     high = sum(paper.para(text, size, bold=True, width=inner, dry=True) for text, size in said)
     high += paper.para(last, 9.5, width=inner, dry=True) + 2 * pad + 2

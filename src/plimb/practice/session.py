@@ -36,7 +36,7 @@ from plimb.record.engines import newest_revision
 from plimb.shop.clock import utc_now
 from plimb.shop.engines import register_engine
 from plimb.shop.tools import add_instrument, save_blade_set
-from plimb.standins.simulated import Truth
+from plimb.standins.simulated import Feels, Truth
 from plimb.trials.card_hand import CardHand
 
 WHO = "Practice"
@@ -298,17 +298,15 @@ def _shows(lesson: Lesson, engine: Engine, seed: int) -> bool:
 
 def _drags(lesson: Lesson, truth: Truth, engine: Engine) -> bool:
     """Return whether at more than half of the gaps a blade of the set drags lightly."""
-    snug = 1.5 * lesson.world.feel_nm
-    rooms = [
-        min(
-            gap - blade.nominal_nm
-            for blade in blade_set(lesson.blades).blades
-            if gap >= blade.nominal_nm
+    blades = [blade.nominal_nm for blade in blade_set(lesson.blades).blades]
+    dragging = sum(
+        any(
+            lesson.world.feels(truth.gap_nm(clearance.id) - blade_nm) is Feels.DRAG
+            for blade_nm in blades
         )
         for clearance in engine.clearances
-        if (gap := truth.gap_nm(clearance.id)) > mm("0.05")
-    ]
-    return sum(snug / 3 <= room < snug for room in rooms) * 2 > len(engine.clearances)
+    )
+    return 2 * dragging > len(engine.clearances)
 
 
 class _OtherHand(CardHand):

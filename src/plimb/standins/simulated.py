@@ -55,6 +55,13 @@ class World:
     kinds_differ: float = 0.4
     rates_differ: float = 0.25
 
+    def feels(self, room_nm: float) -> Feels | None:
+        """Return how a blade goes that leaves so much room, None if it refuses."""
+        if room_nm < 0:
+            return None
+        snug = 1.5 * self.feel_nm
+        return Feels.TIGHT if room_nm < snug / 3 else Feels.DRAG if room_nm < snug else Feels.LOOSE
+
 
 CALLIPER = {"reads_nm": mm("0.008"), "rounds_nm": mm("0.01")}
 """What differs where shims are measured with a calliper."""
@@ -137,11 +144,7 @@ class SimulatedEngine:
         thick = sum(self._blade(nm) for nm in blades)
         if len(blades) > 1:
             thick += abs(self._hand.gauss(0, self.world.film_nm))
-        room = self._gap_felt(valve) - thick
-        if room < 0:
-            return None
-        snug = 1.5 * self.world.feel_nm
-        return Feels.TIGHT if room < snug / 3 else Feels.DRAG if room < snug else Feels.LOOSE
+        return self.world.feels(self._gap_felt(valve) - thick)
 
     def call(self, valve: str) -> int:
         """Call the gap to a hundredth of a millimetre, as a practised hand does."""

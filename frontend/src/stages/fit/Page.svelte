@@ -158,9 +158,7 @@
         </p>
       {/if}
       {#if step.by_marking}
-        <p class="text-soft text-sm">
-          Nobody has measured this shim yet. A minute now saves a round.
-        </p>
+        <p class="text-soft text-sm">This shim is not measured yet. A minute now saves a round.</p>
       {/if}
     {/if}
     {#if job.refusal}

@@ -49,7 +49,8 @@
     Used, for the bill <span class="text-soft text-note">{lines.length || "shims alone"}</span>
   </summary>
   <p class="text-soft text-note leading-5">
-    Shims that were bought stand on the sheet by themselves. A price nobody knows stays unknown.
+    Shims that were bought stand on the sheet by themselves. A price that is not entered stays
+    unknown.
   </p>
   <ul>
     {#each lines as line, n (n)}

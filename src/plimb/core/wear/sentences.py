@@ -21,7 +21,7 @@ ODD_WORDS: Mapping[Odd, str] = {
 ODD_CHECK: Mapping[Odd, str] = {
     Odd.FAST: "Look at its seat and face before the next check.",
     Odd.OPENS: "A cam, a follower or the shim may be worn, or a reading was wrong: measure twice.",
-    Odd.JUMPED: "Head work or another shim nobody wrote down, or a wrong reading: measure twice.",
+    Odd.JUMPED: "Head work or a shim that was not written down, or a wrong reading: measure twice.",
 }
 
 
