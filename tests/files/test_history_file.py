@@ -74,7 +74,7 @@ def test_the_command_says_it_to_people_and_to_programs(tmp_path: Path) -> None:
     file = tmp_path / "history.json"
     file.write_text(json.dumps(document()), "utf-8")
     said = CliRunner().invoke(forecast, [str(file)])
-    assert f"{VALVES[0]}: closes by 0.0033 mm in 1,000 km" in said.output
+    assert f"{VALVES[0]}: closes by 0.0033 mm in 1\u202f000 km" in said.output
     assert "Check by" in said.output
     answer = json.loads(CliRunner().invoke(forecast, [str(file), "--json"]).output)
     assert answer["measure"] == "km"

@@ -50,7 +50,7 @@ export interface StageKind {
 
 export const STAGES: readonly StageKind[] = [
   { stage: "ready", name: "Ready", means: "cold", whole: true },
-  { stage: "turn", name: "Turn", means: "to each stop", turns: true },
+  { stage: "turn", name: "Turn", means: "to each position", turns: true },
   {
     stage: "feel",
     name: "Feel",

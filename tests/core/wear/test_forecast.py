@@ -149,7 +149,7 @@ def test_what_is_said_is_true_by_the_figures() -> None:
     one = seen.by_name[FIRST.id]
     words = valve_words(one, Measure.MILES, Unit.MM)
     assert words.startswith(f"{FIRST.id}: closes by 0.0")
-    assert "in 1,000 miles" in words
+    assert "in 1\u202f000 miles" in words
     assert "far faster than its kind" in words
     for early, best, said in (
         (0, 0, "; likely at its minimum already"), (0, None, "; it may be at its minimum already"),

@@ -58,7 +58,9 @@ def valve_words(one: ValveForecast, measure: Measure, unit: Unit) -> str:
     way, ends = "closes", (rate.low_nm, rate.high_nm)
     if rate.best_nm < 0:
         way, ends = "opens", (-rate.high_nm, -rate.low_nm)
-    said = f"{one.valve}: {way} by {show(abs(rate.best_nm), unit)} in 1,000 {measure.words}"
+    said = (
+        f"{one.valve}: {way} by {show(abs(rate.best_nm), unit)} in {grouped(1000)} {measure.words}"
+    )
     said += f" ({figure(ends[0], unit)} to {figure(ends[1], unit)})"
     if reach is not None and reach.early is not None:
         said += f"; {_minimum_words(reach, measure)}"
@@ -112,7 +114,7 @@ def _wear_words(
             sides.append(f"{called} {way} by {show(abs(middle), unit)}")
     if not sides:
         return ""
-    said = f"In 1,000 {measure.words} the {' and the '.join(sides)}"
+    said = f"In {grouped(1000)} {measure.words} the {' and the '.join(sides)}"
     odd = [f"{valve.valve} {ODD_WORDS[valve.odd]}" for valve in seen.valves if valve.odd]
     return f"{said}; {', '.join(odd)}." if odd else f"{said}."
 
